@@ -1,0 +1,62 @@
+import type { Codec } from '../codec/codec.ts';
+import { choice, flag, numeric, text } from '../codec/scalars.ts';
+import { optional, record } from '../codec/structures.ts';
+
+/** One attribute of a gear class: how it is read, entered and shown. Lengths are metres, masses kilograms, forces newtons. */
+export type Field =
+  | {
+      readonly type: 'length' | 'small-length' | 'mass' | 'force' | 'number' | 'count';
+      readonly label: string;
+      readonly max: number;
+      readonly signed?: boolean;
+    }
+  | { readonly type: 'choice'; readonly label: string; readonly options: readonly string[] }
+  | { readonly type: 'flag' | 'text'; readonly label: string };
+
+export type FieldTable = { readonly [key: string]: Field };
+
+type FieldValue<F> = F extends { readonly type: 'choice'; readonly options: readonly (infer O)[] }
+  ? O
+  : F extends { readonly type: 'flag' }
+    ? boolean
+    : F extends { readonly type: 'text' }
+      ? string
+      : number;
+
+/** Every attribute may be unknown: a register is never complete, and a rule that lacks one says so. */
+export type AttributesOf<T extends FieldTable> = { readonly [K in keyof T]?: FieldValue<T[K]> };
+
+/** A length in metres shown in metres. */
+export const long = (label: string) => ({ type: 'length', label, max: 500 }) as const;
+/** A length in metres shown in millimetres. */
+export const small = (label: string) => ({ type: 'small-length', label, max: 2 }) as const;
+/** A position in metres, either sign. */
+export const position = (label: string) => ({ type: 'length', label, max: 20, signed: true }) as const;
+export const weight = (label: string) => ({ type: 'mass', label, max: 20_000 }) as const;
+export const tension = (label: string) => ({ type: 'force', label, max: 1e7 }) as const;
+export const plain = (label: string, max = 1000) => ({ type: 'number', label, max }) as const;
+export const whole = (label: string, max = 10_000) => ({ type: 'count', label, max }) as const;
+export const words = (label: string) => ({ type: 'text', label }) as const;
+export const yesNo = (label: string) => ({ type: 'flag', label }) as const;
+export const pick = <const O extends string>(label: string, options: readonly O[]) => ({ type: 'choice', label, options }) as const;
+
+function fieldCodec(field: Field): Codec<unknown> {
+  switch (field.type) {
+    case 'choice':
+      return choice(field.options);
+    case 'flag':
+      return flag;
+    case 'text':
+      return text({ maxLength: 200 });
+    case 'count':
+      return numeric({ min: 0, max: field.max, integer: true });
+    default:
+      return numeric(field.signed ? { min: -field.max, max: field.max } : { above: 0, max: field.max });
+  }
+}
+
+/** The reader of a class's attributes, made from its table. */
+export function attributesCodec<T extends FieldTable>(table: T): Codec<AttributesOf<T>> {
+  const fields = Object.fromEntries(Object.entries(table).map(([key, field]) => [key, optional(fieldCodec(field))]));
+  return record(fields) as unknown as Codec<AttributesOf<T>>;
+}

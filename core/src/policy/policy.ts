@@ -1,0 +1,103 @@
+import type { Codec, TypeOf } from '../codec/codec.ts';
+import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
+import { list, record } from '../codec/structures.ts';
+import { terminationKinds } from '../gear/gear-classes.ts';
+
+/** One figure of a table with the note of where it comes from. */
+const row = (least: number, most: number) => record({ value: numeric({ min: least, max: most }), source: text({ maxLength: 120 }) });
+const factorRow = row(0, 1);
+
+function table<const K extends string>(keys: readonly K[], item: Codec<TypeOf<typeof factorRow>>) {
+  return record(Object.fromEntries(keys.map((key) => [key, item])) as { readonly [P in K]: typeof item });
+}
+
+/** Uses that have a design factor. */
+export const factoredUses = [
+  'steel-hardware',
+  'snatch-block',
+  'ring-carabiner-plate',
+  'soft-good',
+  'winch-line-synthetic',
+  'winch-line-steel',
+  'stretch',
+  'chain',
+] as const;
+export type FactoredUse = (typeof factoredUses)[number];
+
+export const surfaces = ['hard-road', 'grass', 'wet-hard-sand', 'gravel', 'soft-dry-sand', 'shallow-mud', 'bog'] as const;
+export type Surface = (typeof surfaces)[number];
+export const depths = ['none', 'hubs', 'sills', 'roof'] as const;
+export type Depth = (typeof depths)[number];
+export const soils = ['sand', 'loam', 'silt', 'clay-or-bog'] as const;
+export const pulleyKinds = ['ball-or-roller-block', 'plain-bush-block', 'ring', 'carabiner'] as const;
+export const plainBends = ['synthetic-on-aluminium', 'synthetic-on-steel', 'synthetic-on-bark', 'wire-on-rollers'] as const;
+export const frictionSchools = ['by-wrap', 'flat', 'none'] as const;
+export const footings = ['firm', 'moist', 'wet'] as const;
+export const woods = ['hardwood', 'softwood'] as const;
+
+/** Points of a curve: ratio D/d to the share of strength that stays; rising, linear between, clamped outside. */
+const curve = record({
+  points: list(record({ ratio: numeric({ above: 0, max: 1000 }), value: numeric({ above: 0, max: 1 }) }), { min: 2, max: 40 }),
+  source: text({ maxLength: 120 }),
+});
+
+/** A team's tables and schools: immutable once used, replaced by a new version. */
+export const policyCodec = record({
+  id,
+  name: text(),
+  designFactors: table(factoredUses, row(1, 20)),
+  makerFactors: table(factoredUses, row(1, 20)),
+  trustMarkedWll: flag,
+  condition: table(['A', 'B', 'C', 'noneYoung', 'noneOld'], factorRow),
+  wetPolyamide: factorRow,
+  terminations: table(terminationKinds, factorRow),
+  hmpeTermination: record({ anyKnot: factorRow }),
+  bends: record({ fibre: curve, steelWire: curve, eyeOnTightPin: factorRow, fullFromWrapDeg: numeric({ above: 0, max: 180 }) }),
+  friction: record({
+    school: choice(frictionSchools),
+    flatPerPulley: factorRow,
+    pulleyEfficiency: table(pulleyKinds, factorRow),
+    plainBendFriction: table(plainBends, row(0, 2)),
+  }),
+  effort: record({
+    surfaceFraction: table(surfaces, factorRow),
+    mireMultiple: table(['hubs', 'sills', 'roof'], row(0, 10)),
+    rollingResistance: table(surfaces, factorRow),
+    suctionPa: table(soils, row(0, 1e6)),
+    lockedWheelFriction: table(surfaces, row(0, 2)),
+    turnedWheels: factorRow,
+    planningMargin: row(1, 5),
+    hubsContactM2: row(0, 100),
+    bellyShare: factorRow,
+  }),
+  winch: record({
+    stallFactor: row(1, 3),
+    reserveWrapsSteel: row(1, 50),
+    reserveWrapsSynthetic: row(1, 50),
+    leastPullPerWeight: row(0, 10),
+    fairleadRollerMaxDeg: row(1, 90),
+    fairleadHawseMaxDeg: row(1, 90),
+  }),
+  limits: record({
+    nearLimit: factorRow,
+    breakingMargin: row(1, 10),
+    ownLineMargin: row(1, 10),
+    nearBreaking: row(1, 10),
+    ownLineNear: row(1, 10),
+  }),
+  tree: record({
+    bendingStrengthPa: table(woods, row(1e6, 1e9)),
+    footing: table(footings, factorRow),
+    safetyFactor: row(1, 10),
+    capAt400mmN: row(0, 1e7),
+    capN: row(0, 1e7),
+    leastHeightM: row(0.01, 5),
+    highStrapM: row(0.1, 5),
+    thinM: row(0.01, 2),
+    tooThinM: row(0.01, 2),
+    maxLeanDeg: row(0, 90),
+    chokedFactor: factorRow,
+  }),
+  care: record({ softGoodsYears: row(1, 50), youngMonths: row(1, 60), damperExemptM: row(0, 50), zoneFactor: row(1, 5) }),
+});
+export type Policy = TypeOf<typeof policyCodec>;
