@@ -54,7 +54,7 @@ interface Pieces {
 }
 
 function withUnit({ text, value, unitText, settingDecided }: Pieces, dimension: Dimension): ParsedQuantity {
-  if (unitText.trim() === '') return fault(`“${text}” has no unit; write it out, for example ${EXAMPLES[dimension]}.`);
+  if (unitText.trim() === '') return fault(`“${text}” has no unit; a unit is expected, for example ${EXAMPLES[dimension]}.`);
   const unit = findUnit(unitText);
   if (unit === undefined)
     return fault(`“${unitText.trim()}” in “${text}” is not a unit known here; expected for example ${EXAMPLES[dimension]}.`);

@@ -39,9 +39,10 @@ function solveTaut(network: Network, motion: Motion, slack: ReadonlySet<number>,
     if ('coincident' in ropes) return { kind: 'coincident', nodes: ropes.coincident };
     const { residual, jacobian, size } = assemble(system, network, { places, ropes, tensions });
     last = size;
-    if (size < RESIDUAL_TOLERANCE || residual.length === 0) return finished(network, system, { places, ropes, tensions }, iteration, size);
+    // Also where balance is already reached: a singular matrix there means that something could still move freely.
     const outcome = solveLinear(jacobian, residual);
     if (outcome.kind === 'singular') return { kind: 'mechanism', nodes: [system.nameOfColumn(outcome.column)] };
+    if (size < RESIDUAL_TOLERANCE || residual.length === 0) return finished(network, system, { places, ropes, tensions }, iteration, size);
     const step = limited(residual, system);
     places = system.moved(places, residual, step);
     tensions = tensions.map((tension, index) => tension - step * (residual[system.freeNodes.length * 3 + index] as number));

@@ -1,0 +1,79 @@
+/** The door of core: what web, server and command line may use. SI units throughout (N, m, kg, s, rad). */
+
+export { strapBasket } from './anchors/strap-basket.ts';
+export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
+export { type Fault, type JsonSchema, type ReadResult, read } from './codec/codec.ts';
+export { isDay } from './codec/scalars.ts';
+export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts';
+export { type Effort, type EffortOutcome, estimatePull, type MethodId, type StuckVehicle } from './effort/estimate-pull.ts';
+export { evaluate, type Term } from './explanation/term.ts';
+export type { Field } from './gear/fields.ts';
+export { type GearClass, gearClasses, gearClassNames } from './gear/gear-classes.ts';
+export {
+  type GearFacts,
+  type GearOf,
+  type GearState,
+  type Grade,
+  gearFactsCodec,
+  gearStates,
+  grades,
+  readerOfAttributes,
+} from './gear/gear-facts.ts';
+export { inLineLengthM } from './gear/in-line-length.ts';
+export { roleClasses, roleWords } from './gear/role-classes.ts';
+export { type DangerCircle, dangerCircles } from './hazards/danger-zones.ts';
+export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
+export { explainPlace, type PlaceExplanation } from './judgement/explain-place.ts';
+export { counted, judge } from './judgement/judge.ts';
+export type { LimitContext } from './judgement/piece-limit.ts';
+export { pieceLimit } from './judgement/piece-limit.ts';
+export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
+export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
+export { rules } from './judgement/rule-list.ts';
+export { strandSentence } from './judgement/strand-sentence.ts';
+export { type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
+export { canonicalJson } from './policy/canonical-json.ts';
+export { type Depth, depths, footings, type Policy, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
+export { teamStandard } from './policy/team-standard.ts';
+export {
+  angle,
+  count,
+  type Figure,
+  force,
+  formatFigure,
+  length,
+  mass,
+  percent,
+  type ReaderUnits,
+  type RichText,
+  ratio,
+  rich,
+  smallLength,
+  write,
+} from './quantity/format.ts';
+export type { DecimalMark } from './quantity/parse-number.ts';
+export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
+export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
+export { addMonths, daysBetween } from './rating/calendar.ts';
+export { explainLimit } from './rating/explain-limit.ts';
+export { basisWords, type Mark, type MarkBasis, type MarkSource, markBases, markCodec, markSources, sourceWords } from './rating/mark.ts';
+export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
+export { useWords, usualUse } from './rating/usual-use.ts';
+export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
+export { type Case, caseCodec, RIG_FILE_FORMAT, RIG_FILE_VERSION, type RigFile, readRig, readRigFile, rigFileCodec } from './rig/case.ts';
+export { applyEdit, type Edit } from './rig/edits.ts';
+export { ahead, loadBody, slopeAlong, travelDirection } from './rig/places.ts';
+export { gearIdsOf, usesOf } from './rig/references.ts';
+export {
+  type Body,
+  type Chain,
+  type Line,
+  type PieceUse,
+  type Rig,
+  type Role,
+  rigCodec,
+  type Situation,
+  type TreeBody,
+  type VehicleBody,
+} from './rig/rig.ts';
+export { distance, type Vec3 } from './statics/vec3.ts';

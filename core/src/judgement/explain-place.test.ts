@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { evaluate } from '../explanation/term.ts';
+import { exampleCase } from '../testing/example-case.ts';
+import { explainPlace } from './explain-place.ts';
+import { judge } from './judge.ts';
+
+describe('how it was worked out', () => {
+  it.each([{}, { strap: 'TS-light' }, { layout: 'straight' as const }])(
+    'recomputes every figure of every place from its explanation alone: %o',
+    (options) => {
+      const subject = exampleCase(options);
+      for (const place of judge(subject).places) {
+        const explained = explainPlace(subject, place.id);
+        for (const [key, expected] of [
+          ['limit', place.wllN],
+          ['planned', place.plannedN],
+          ['greatest', place.greatestN],
+          ['breaking', place.mbsN],
+        ] as const) {
+          const term = explained?.[key];
+          if (expected === undefined) expect(term).toBeUndefined();
+          else {
+            if (!term) throw new Error(`${place.id} has no explanation of ${key}`);
+            expect(evaluate(term) / expected).toBeCloseTo(1, 9);
+            expect(term.figure.si / expected).toBeCloseTo(1, 9);
+          }
+        }
+      }
+    },
+  );
+  it('answers nothing for a place that is not there', () => {
+    expect(explainPlace(exampleCase(), 'nowhere')).toBeUndefined();
+  });
+});

@@ -1,0 +1,127 @@
+import { addMonths } from '../rating/calendar.ts';
+import type { Case } from '../rig/case.ts';
+import { assess } from './assess.ts';
+import type { Assessment } from './assessment.ts';
+import { pulleysAt, strandsAt } from './drawing-facts.ts';
+import { checkPlace, linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
+import { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './report.ts';
+import { type Answer, chosenUses, ownerName, ownerSubject, type Rule, type Severity, severities } from './rule.ts';
+import { rules } from './rule-list.ts';
+import { ageLimitDay } from './rules/soft-good-too-old.ts';
+
+/**
+ * Judges a case: solves the rig, checks every place against its limit, asks every rule, and draws the verdict from the
+ * findings alone. The report is plain data in SI units; the same case gives the same report in browser, server and command line.
+ */
+export function judge(subject: Case): Report {
+  return reportOf(assess(subject));
+}
+
+export function reportOf(assessment: Assessment): Report {
+  const checks = assessment.places.map((place) => checkPlace(place, assessment));
+  const findings = rules.flatMap((rule) => rule.check(assessment).flatMap((answer) => toFinding(rule, answer)));
+  const ordered = [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
+  const weakest = weakestOf(checks);
+  const limit = linePullLimit(assessment.places);
+  return {
+    kind: 'rig',
+    coreVersion: CORE_VERSION,
+    verdict: verdictOf(findings, weakest),
+    asOf: assessment.subject.asOf,
+    ...given('goodUntil', goodUntil(assessment)),
+    ...given('weakestPlaceId', weakest?.place.id),
+    ...given('linePullLimit', limit && { pullN: limit.pullN, placeId: limit.place.id }),
+    ...given('pullN', assessment.pullN),
+    ...given('plannedPullN', assessment.plannedPullN),
+    ...given('greatestPullN', assessment.greatestPullN),
+    ...given('advantage', assessment.advantage),
+    ...given('effort', assessment.effort.kind === 'estimated' ? assessment.effort : undefined),
+    drum: drumFigures(assessment),
+    strands: strandsAt(assessment),
+    pulleys: pulleysAt(assessment),
+    places: checks.map(placeFigures),
+    findings: ordered,
+  };
+}
+
+function given<K extends string, V>(key: K, value: V | undefined): { readonly [P in K]?: V } {
+  return (value === undefined ? {} : { [key]: value }) as { readonly [P in K]?: V };
+}
+
+function toFinding(rule: Rule, answer: Answer): readonly Finding[] {
+  if (answer.kind === 'not-found') return [];
+  const undecided = answer.kind === 'undecided';
+  return [
+    {
+      id: `${rule.code}@${answer.subject.id}`,
+      code: rule.code,
+      severity: rule.severity,
+      undecided,
+      subject: answer.subject,
+      title: undecided ? answer.question : answer.title,
+      detail: undecided ? [] : answer.detail,
+      why: rule.why,
+      ...(undecided && answer.questionId !== undefined ? { questionId: answer.questionId } : {}),
+      fixes: answer.fixes ?? [],
+    },
+  ];
+}
+
+/** What a finding counts as: an open question on a stop, fix or caution rule counts as a caution. */
+export function counted({ severity, undecided }: Finding): Severity {
+  return undecided && severity !== 'note' ? 'caution' : severity;
+}
+
+function verdictOf(findings: readonly Finding[], weakest: PlaceCheck | undefined): Verdict {
+  const worst = findings.map(counted);
+  if (worst.includes('stop')) return 'stop';
+  if (worst.includes('fix') || worst.includes('caution')) return 'watch';
+  return weakest?.place.judged ? 'clear-judged' : 'clear';
+}
+
+function placeFigures({ place, plannedN, greatestN, utilisation, breakingRatio, stopRatio }: PlaceCheck): PlaceFigures {
+  const piece = place.owner.kind === 'use' ? place.owner.piece : undefined;
+  return {
+    id: place.id,
+    kind: place.kind,
+    subject: ownerSubject(place),
+    ...given('gearId', piece?.id),
+    ...given('tag', piece?.tag),
+    name: piece?.name ?? ownerName(place),
+    where: place.where,
+    ...given('plannedN', plannedN),
+    ...given('greatestN', greatestN),
+    ...given('wllN', place.capacity?.wllN),
+    ...given('mbsN', place.kind === 'drum' ? undefined : place.capacity?.mbsN),
+    ...given('utilisation', utilisation),
+    ...given('breakingRatio', breakingRatio),
+    stopRatio,
+    judged: place.judged,
+    strands: place.strands.map(({ strand }) => strand),
+  };
+}
+
+function drumFigures({ drum }: Assessment): DrumFigures {
+  if (drum.kind === 'no-winch') return {};
+  const pulls = {
+    ratedN: drum.ratedN,
+    greatestN: drum.greatestN,
+    ...given('limitedBy', drum.limitedBy),
+    ...given('lineOutM', drum.lineOutM),
+  };
+  if (drum.kind !== 'known') return pulls;
+  return { ...pulls, layer: drum.layer, usableM: drum.usableM, wrapsLeft: drum.wrapsLeft, wrapsWanted: drum.wrapsWanted };
+}
+
+/** The earliest later day on which an inspection falls due, a first year ends or a soft good comes of age. */
+function goodUntil(assessment: Assessment): string | undefined {
+  const { asOf } = assessment.subject;
+  const days = chosenUses(assessment).flatMap(({ piece }) => [
+    piece.inspection?.nextDue,
+    piece.inspection === undefined && piece.firstUsedOn !== undefined
+      ? addMonths(piece.firstUsedOn, assessment.policy.care.youngMonths.value)
+      : undefined,
+    ageLimitDay(piece, assessment.policy),
+  ]);
+  return days.filter((day) => day !== undefined && day >= asOf).sort()[0];
+}

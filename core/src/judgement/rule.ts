@@ -1,0 +1,155 @@
+import type { GearClass } from '../gear/gear-classes.ts';
+import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
+import type { RichText } from '../quantity/format.ts';
+import type { Edit } from '../rig/edits.ts';
+import { usesOf } from '../rig/references.ts';
+import type { PieceUse } from '../rig/rig.ts';
+import { gearOf } from '../rig/rig-network.ts';
+import type { Assessment, Place } from './assessment.ts';
+
+export const severities = ['stop', 'fix', 'caution', 'note'] as const;
+export type Severity = (typeof severities)[number];
+
+/** What a finding is about, by stable id. */
+export interface Subject {
+  readonly kind: 'use' | 'body' | 'point' | 'strand' | 'rig';
+  readonly id: string;
+}
+
+/** What a person can do about it with one button. */
+export type Fix =
+  | { readonly kind: 'edits'; readonly label: string; readonly edits: readonly Edit[] }
+  /** Choose another piece for this place; the picker knows the register. */
+  | { readonly kind: 'choose-piece'; readonly label: string; readonly useId: string }
+  | { readonly kind: 'add-damper'; readonly label: string; readonly lineId: string; readonly strand: number }
+  /** Fill in what is missing on the piece's own page. */
+  | { readonly kind: 'open-piece'; readonly label: string; readonly gearId: string };
+
+/** A rule's answer about one subject. */
+export type Answer =
+  | {
+      readonly kind: 'found';
+      readonly subject: Subject;
+      readonly title: RichText;
+      readonly detail: RichText;
+      readonly fixes?: readonly Fix[];
+    }
+  | { readonly kind: 'not-found'; readonly subject: Subject }
+  | {
+      readonly kind: 'undecided';
+      readonly subject: Subject;
+      /** What somebody has to say or look up, as one sentence. */
+      readonly question: RichText;
+      /** Set when a yes or no settles it; stored in the rig's answers under this id. */
+      readonly questionId?: string;
+      readonly fixes?: readonly Fix[];
+    };
+
+export interface Rule {
+  readonly code: string;
+  readonly severity: Severity;
+  /** Whether a team may lower its severity by policy. */
+  readonly softenable: boolean;
+  /** One plain sentence of why. */
+  readonly why: string;
+  /** The facts it reads. */
+  readonly needs: string;
+  readonly check: (assessment: Assessment) => readonly Answer[];
+}
+
+export const rigSubject: Subject = { kind: 'rig', id: 'rig' };
+export const useSubject = (use: PieceUse): Subject => ({ kind: 'use', id: use.id });
+export const notFound = (subject: Subject): Answer => ({ kind: 'not-found', subject });
+
+/** The subject that a place belongs to. */
+export function ownerSubject({ owner }: Place): Subject {
+  return owner.kind === 'use' ? useSubject(owner.use) : { kind: 'body', id: owner.bodyId };
+}
+
+/** The owner's name as people say it. */
+export function ownerName({ owner }: Place): string {
+  if (owner.kind === 'body') return owner.label;
+  return owner.piece ? pieceName(owner.piece) : 'the piece not yet chosen';
+}
+
+export function pieceName(piece: GearFacts): string {
+  return `${piece.tag} ${piece.name}`;
+}
+
+export interface ChosenUse {
+  readonly use: PieceUse;
+  readonly piece: GearFacts;
+}
+
+/** Every use that has a piece, in the rig's order. */
+export function chosenUses({ rig, gear }: Assessment): readonly ChosenUse[] {
+  return usesOf(rig).flatMap(({ use }) => {
+    const piece = gearOf(use, gear);
+    return piece ? [{ use, piece }] : [];
+  });
+}
+
+/** Every use whose piece is of one class. */
+export function usesOfClass<K extends GearClass>(
+  assessment: Assessment,
+  kind: K,
+): readonly { readonly use: PieceUse; readonly piece: GearOf<K> }[] {
+  return chosenUses(assessment).filter(({ piece }) => piece.kind === kind) as unknown as readonly { use: PieceUse; piece: GearOf<K> }[];
+}
+
+/** Neighbours of a use in its chain, body side first. */
+export function neighbours(
+  { rig, gear }: Assessment,
+  use: PieceUse,
+): { readonly inner: ChosenUse | undefined; readonly outer: ChosenUse | undefined } {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const index = chain?.pieces.findIndex(({ id }) => id === use.id) ?? -1;
+  const at = (place: number): ChosenUse | undefined => {
+    const other = chain?.pieces[place];
+    const piece = other && gearOf(other, gear);
+    return other && piece ? { use: other, piece } : undefined;
+  };
+  return { inner: at(index - 1), outer: at(index + 1) };
+}
+
+export interface TickedQuestion {
+  readonly code: string;
+  readonly subject: Subject;
+  readonly question: RichText;
+  readonly ifNo: { readonly title: RichText; readonly detail: RichText };
+}
+
+/** A fact that only somebody at the rig can confirm: yes clears it, no finds it, silence leaves it undecided. */
+export function ticked({ rig }: Assessment, { code, subject, question, ifNo }: TickedQuestion): Answer {
+  const questionId = `${code}.${subject.id}`;
+  const answer = rig.answers[questionId];
+  if (answer === 'yes') return notFound(subject);
+  if (answer === 'no')
+    return {
+      kind: 'found',
+      subject,
+      ...ifNo,
+      fixes: [{ kind: 'edits', label: 'Done now', edits: [{ kind: 'answer', questionId, answer: 'yes' }] }],
+    };
+  return { kind: 'undecided', subject, question, questionId };
+}
+
+export interface Fault {
+  readonly title: RichText;
+  readonly detail: RichText;
+  readonly fixes?: readonly Fix[];
+}
+
+/** One answer per use: a fault where the test names one. */
+export function answerUses<P extends GearFacts>(
+  uses: readonly { readonly use: PieceUse; readonly piece: P }[],
+  test: (chosen: { readonly use: PieceUse; readonly piece: P }) => Fault | undefined,
+): readonly Answer[] {
+  return uses.map((chosen) => {
+    const fault = test(chosen);
+    return fault ? { kind: 'found', subject: useSubject(chosen.use), ...fault } : notFound(useSubject(chosen.use));
+  });
+}
+
+export const chooseAnother = (use: PieceUse, label = 'Choose another piece'): Fix => ({ kind: 'choose-piece', label, useId: use.id });
+export const openPiece = (piece: GearFacts, label: string): Fix => ({ kind: 'open-piece', label, gearId: piece.id });

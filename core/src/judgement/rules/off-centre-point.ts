@@ -1,0 +1,27 @@
+import { length, rich } from '../../quantity/format.ts';
+import { answerUses, pieceName, type Rule, usesOfClass } from '../rule.ts';
+
+/** Beyond this share of the vehicle's width from its centre line a single point turns it noticeably. */
+const SHARE = 0.15;
+
+export const offCentrePoint: Rule = {
+  code: 'off-centre-point',
+  severity: 'note',
+  softenable: true,
+  why: 'A pull beside the centre line turns the vehicle as it comes.',
+  needs: 'where the point sits on the vehicle',
+  check: (assessment) =>
+    answerUses(usesOfClass(assessment, 'recovery-point'), ({ use, piece }) => {
+      const chain = assessment.rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+      const point = assessment.rig.points.find(({ id }) => id === chain?.from.pointId);
+      const body = assessment.rig.bodies.find(({ id }) => id === point?.bodyId);
+      if (point?.place.kind !== 'on-vehicle' || body?.kind !== 'vehicle') return undefined;
+      const off = Math.abs(point.place.leftM);
+      return off > body.widthM * SHARE
+        ? {
+            title: rich`${pieceName(piece)} sits ${length(off)} off the centre line`,
+            detail: rich`The vehicle will turn towards the other side; steer for it, or use a bridle on two points.`,
+          }
+        : undefined;
+    }),
+};

@@ -1,0 +1,24 @@
+import { rich } from '../../quantity/format.ts';
+import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../rule.ts';
+
+export const pieceUsedTwice: Rule = {
+  code: 'piece-used-twice',
+  severity: 'stop',
+  softenable: false,
+  why: 'One piece cannot be in two places of one rig.',
+  needs: 'the piece chosen for every place',
+  check: (assessment) => {
+    const seen = new Set<string>();
+    return answerUses(chosenUses(assessment), ({ use, piece }) => {
+      if (!seen.has(piece.id)) {
+        seen.add(piece.id);
+        return undefined;
+      }
+      return {
+        title: rich`${pieceName(piece)} is used twice`,
+        detail: rich`Choose another for one of its places.`,
+        fixes: [chooseAnother(use)],
+      };
+    });
+  },
+};

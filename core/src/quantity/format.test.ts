@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import { angle, force, formatFigure, length, mass, percent, rich, smallLength, write } from './format.ts';
+
+describe('figures in the reader’s unit', () => {
+  it('writes one force in three units', () => {
+    expect(formatFigure(force(25_497), 'kN')).toBe('25.5 kN');
+    expect(formatFigure(force(25_497), 't')).toBe('2.60 tf');
+    expect(formatFigure(force(25_497), 'lbf')).toBe('5\u202f730 lbf');
+  });
+  it('writes the others with their units', () => {
+    const line = rich`${mass(2600)}, ${length(14.25)}, ${smallLength(0.0105)}, ${percent(0.553)}, ${angle(Math.PI / 6)}`;
+    expect(write(line)).toBe('2\u202f600 kg, 14.3 m, 10.5 mm, 55 %, 30°');
+    expect(write(line, 'lbf')).toBe('5\u202f732 lb, 46.8 ft, 0.41 in, 55 %, 30°');
+  });
+  it('marks negatives, but never a negative zero', () => {
+    expect(formatFigure(force(-1500))).toBe('−1.5 kN');
+    expect(formatFigure(force(-0.001))).toBe('0.0 kN');
+  });
+});

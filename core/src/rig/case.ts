@@ -1,0 +1,49 @@
+import { type Fault, type ReadResult, read, type TypeOf } from '../codec/codec.ts';
+import { choice, day, numeric, text } from '../codec/scalars.ts';
+import { list, optional, record, tagged } from '../codec/structures.ts';
+import { gearFactsCodec } from '../gear/gear-facts.ts';
+import { policyCodec } from '../policy/policy.ts';
+import { referenceFaults } from './references.ts';
+import { rigCodec } from './rig.ts';
+
+const rigCase = record({
+  kind: choice(['rig']),
+  name: text(),
+  /** The day on which states, dues and ages are read. */
+  asOf: day,
+  rig: rigCodec,
+  /** The facts of every piece the rig uses. */
+  gear: list(gearFactsCodec, { max: 500 }),
+  policy: policyCodec,
+});
+
+/** What core judges. Stretch pulls, tows, lowerings and re-spoolings will be further kinds. */
+export const caseCodec = tagged({ rig: rigCase });
+export type Case = TypeOf<typeof caseCodec>;
+
+export const RIG_FILE_FORMAT = 'wainrope.rig';
+export const RIG_FILE_VERSION = 1;
+
+export const rigFileCodec = record({
+  format: choice([RIG_FILE_FORMAT]),
+  version: numeric({ min: RIG_FILE_VERSION, max: RIG_FILE_VERSION, integer: true }),
+  case: caseCodec,
+  note: optional(text({ maxLength: 2000 })),
+});
+export type RigFile = TypeOf<typeof rigFileCodec>;
+
+/** Reads a rig file from parsed JSON: fields first, then that every id named in it exists and is used as what it is. */
+export function readRigFile(value: unknown): ReadResult<RigFile> {
+  const result = read(rigFileCodec, value);
+  if (!result.ok) return result;
+  const faults = referenceFaults(result.value.case.rig, new Set(result.value.case.gear.map(({ id }) => id)), 'case');
+  return faults.length > 0 ? { ok: false, faults } : result;
+}
+
+/** Reads a rig alone, as an editor keeps it; `known` holds the ids of the pieces it may use. */
+export function readRig(value: unknown, known: ReadonlySet<string>, path = 'rig'): ReadResult<TypeOf<typeof rigCodec>> {
+  const result = read(rigCodec, value, path);
+  if (!result.ok) return result;
+  const faults: readonly Fault[] = referenceFaults(result.value, known, path === 'rig' ? '' : path.replace(/\.?rig$/, ''));
+  return faults.length > 0 ? { ok: false, faults } : result;
+}

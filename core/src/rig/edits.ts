@@ -1,0 +1,115 @@
+import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Situation } from './rig.ts';
+
+/** The one vocabulary in which a rig is changed: by hand, by a fix, by undo. Things are named by id, never by position. */
+export type Edit =
+  | { readonly kind: 'choose-piece'; readonly useId: string; readonly gearId: string | undefined }
+  | { readonly kind: 'change-use'; readonly useId: string; readonly use: PieceUse }
+  | { readonly kind: 'move-body'; readonly bodyId: string; readonly xM: number; readonly yM: number }
+  | { readonly kind: 'change-body'; readonly body: Body }
+  | { readonly kind: 'change-point'; readonly point: RigPoint }
+  | { readonly kind: 'change-ground'; readonly ground: Rig['ground'] }
+  | { readonly kind: 'change-situation'; readonly situation: Situation }
+  | { readonly kind: 'change-load'; readonly load: Rig['load'] }
+  | { readonly kind: 'choose-pull'; readonly chosenPull: Rig['chosenPull'] }
+  | { readonly kind: 'state-limiter'; readonly limiter: Rig['limiter'] }
+  | { readonly kind: 'place-dampers'; readonly dampers: Rig['dampers'] }
+  | { readonly kind: 'answer'; readonly questionId: string; readonly answer: 'yes' | 'no' | undefined }
+  | { readonly kind: 'lay-lines'; readonly points: readonly RigPoint[]; readonly chains: readonly Chain[]; readonly lines: readonly Line[] }
+  | { readonly kind: 'replace-rig'; readonly rig: Rig };
+
+export interface Edited {
+  readonly rig: Rig;
+  /** The edit that takes this one back. */
+  readonly inverse: Edit;
+}
+
+/** Applies one edit. An edit that names something that is not there changes nothing and is its own inverse. */
+export function applyEdit(rig: Rig, edit: Edit): Edited {
+  switch (edit.kind) {
+    case 'choose-piece':
+      return choosePiece(rig, edit.useId, edit.gearId);
+    case 'change-use':
+      return changeUse(rig, edit.useId, () => edit.use);
+    case 'move-body':
+      return changeBody(rig, edit.bodyId, (body) => ({ ...body, xM: edit.xM, yM: edit.yM }));
+    case 'change-body':
+      return changeBody(rig, edit.body.id, () => edit.body);
+    case 'change-point':
+      return changePoint(rig, edit.point);
+    case 'change-ground':
+      return { rig: { ...rig, ground: edit.ground }, inverse: { kind: 'change-ground', ground: rig.ground } };
+    case 'change-situation':
+      return { rig: { ...rig, situation: edit.situation }, inverse: { kind: 'change-situation', situation: rig.situation } };
+    case 'change-load':
+      return { rig: { ...rig, load: edit.load }, inverse: { kind: 'change-load', load: rig.load } };
+    case 'choose-pull':
+      return { rig: setOrDrop(rig, 'chosenPull', edit.chosenPull), inverse: { kind: 'choose-pull', chosenPull: rig.chosenPull } };
+    case 'state-limiter':
+      return { rig: setOrDrop(rig, 'limiter', edit.limiter), inverse: { kind: 'state-limiter', limiter: rig.limiter } };
+    case 'place-dampers':
+      return { rig: { ...rig, dampers: edit.dampers }, inverse: { kind: 'place-dampers', dampers: rig.dampers } };
+    case 'answer':
+      return answer(rig, edit.questionId, edit.answer);
+    case 'lay-lines':
+      return {
+        rig: { ...rig, points: edit.points, chains: edit.chains, lines: edit.lines },
+        inverse: { kind: 'lay-lines', points: rig.points, chains: rig.chains, lines: rig.lines },
+      };
+    case 'replace-rig':
+      return { rig: edit.rig, inverse: { kind: 'replace-rig', rig } };
+    default: {
+      const never: never = edit;
+      return never;
+    }
+  }
+}
+
+function setOrDrop<K extends 'chosenPull' | 'limiter'>(rig: Rig, key: K, value: Rig[K]): Rig {
+  const { [key]: _dropped, ...rest } = rig;
+  return (value === undefined ? rest : { ...rest, [key]: value }) as Rig;
+}
+
+function choosePiece(rig: Rig, useId: string, gearId: string | undefined): Edited {
+  return changeUse(rig, useId, ({ gearId: _before, ...use }) => (gearId === undefined ? use : { ...use, gearId }));
+}
+
+function changeUse(rig: Rig, useId: string, change: (use: PieceUse) => PieceUse): Edited {
+  let before: PieceUse | undefined;
+  const map = (use: PieceUse): PieceUse => {
+    if (use.id !== useId) return use;
+    before = use;
+    return change(use);
+  };
+  const next: Rig = {
+    ...rig,
+    lines: rig.lines.map((line) => ({ ...line, drive: { ...line.drive, use: map(line.drive.use) }, ropes: line.ropes.map(map) })),
+    chains: rig.chains.map((chain) => ({ ...chain, pieces: chain.pieces.map(map) })),
+  };
+  return before === undefined
+    ? { rig, inverse: { kind: 'replace-rig', rig } }
+    : { rig: next, inverse: { kind: 'change-use', useId, use: before } };
+}
+
+function changeBody(rig: Rig, bodyId: string, change: (body: Body) => Body): Edited {
+  const before = rig.bodies.find(({ id }) => id === bodyId);
+  if (before === undefined) return { rig, inverse: { kind: 'replace-rig', rig } };
+  return {
+    rig: { ...rig, bodies: rig.bodies.map((body) => (body === before ? change(body) : body)) },
+    inverse: { kind: 'change-body', body: before },
+  };
+}
+
+function changePoint(rig: Rig, point: RigPoint): Edited {
+  const before = rig.points.find(({ id }) => id === point.id);
+  if (before === undefined) return { rig, inverse: { kind: 'replace-rig', rig } };
+  return {
+    rig: { ...rig, points: rig.points.map((entry) => (entry === before ? point : entry)) },
+    inverse: { kind: 'change-point', point: before },
+  };
+}
+
+function answer(rig: Rig, questionId: string, given: 'yes' | 'no' | undefined): Edited {
+  const { [questionId]: before, ...rest } = rig.answers;
+  const answers = given === undefined ? rest : { ...rest, [questionId]: given };
+  return { rig: { ...rig, answers }, inverse: { kind: 'answer', questionId, answer: before } };
+}

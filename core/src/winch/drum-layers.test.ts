@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  type Drum,
+  drumState,
+  isOverfull,
+  layerDiameterM,
+  ratedPullOnLayer,
+  reserveM,
+  ropeOnLayerM,
+  wrapsPerLayer,
+} from './drum-layers.ts';
+
+const drum: Drum = { coreDiameterM: 0.064, widthM: 0.224, ropeDiameterM: 0.01, ropeLengthM: 28 };
+
+describe('layers on a drum', () => {
+  it('follows the worked example: 22 wraps, D₁ 74 mm, 5.11 m on the first layer', () => {
+    expect(wrapsPerLayer(drum)).toBe(22);
+    expect(layerDiameterM(drum, 1)).toBeCloseTo(0.074, 12);
+    expect(ropeOnLayerM(drum, 1)).toBeCloseTo(22 * Math.PI * 0.074, 12);
+    expect(ratedPullOnLayer(drum, 42_000, 3)).toBeCloseTo((42_000 * 0.074) / 0.114, 9);
+  });
+  it('forgives rounding when the wraps fit exactly', () => {
+    expect(wrapsPerLayer({ ...drum, widthM: 0.3, ropeDiameterM: 0.1 })).toBe(3);
+  });
+  it('works on the top layer with nothing out and on the first with nearly all out', () => {
+    expect(drumState(drum, 0)?.layer).toBe(4);
+    expect(drumState(drum, 27.9)).toMatchObject({ layer: 1 });
+    expect(drumState(drum, 28)?.wrapsLeft).toBe(0);
+    expect(drumState(drum, 28.001)).toBeUndefined();
+  });
+  it('counts wraps as an independent walk round the drum does', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 28, noNaN: true }), (out) => {
+        let left = 28 - out;
+        let wraps = 0;
+        for (let turn = 0; left > 1e-12 && turn < 200; turn++) {
+          const around = Math.PI * layerDiameterM(drum, Math.floor(turn / 22) + 1);
+          const share = Math.min(1, left / around);
+          wraps += share;
+          left -= share * around;
+        }
+        expect(drumState(drum, out)?.wrapsLeft).toBeCloseTo(wraps, 9);
+      }),
+      { seed: 21 },
+    );
+  });
+  it('keeps reserve wraps on the first layer, the rest on the second', () => {
+    expect(reserveM(drum, 10)).toBeCloseTo(10 * Math.PI * 0.074, 12);
+    expect(reserveM(drum, 25)).toBeCloseTo(Math.PI * (22 * 0.074 + 3 * 0.094), 12);
+  });
+  it('is over-full when the rope needs the flange’s last layer', () => {
+    expect(isOverfull(drum, 0.164)).toBe(false);
+    expect(isOverfull(drum, 0.163)).toBe(true);
+  });
+});

@@ -1,0 +1,67 @@
+/** Drum and rope, all in metres, above 0. */
+export interface Drum {
+  readonly coreDiameterM: number;
+  readonly widthM: number;
+  readonly ropeDiameterM: number;
+  readonly ropeLengthM: number;
+}
+
+/** Turns that lie side by side: floor(b/d), forgiving 1e-9 of rounding. */
+export function wrapsPerLayer({ widthM, ropeDiameterM }: Drum): number {
+  return Math.floor(widthM / ropeDiameterM + 1e-9);
+}
+
+/** Mean diameter of layer n (1 innermost): D_n = d₀ + (2n − 1)·d. */
+export function layerDiameterM({ coreDiameterM, ropeDiameterM }: Drum, layer: number): number {
+  return coreDiameterM + (2 * layer - 1) * ropeDiameterM;
+}
+
+/** Rope on one full layer: w·π·D_n. */
+export function ropeOnLayerM(drum: Drum, layer: number): number {
+  return wrapsPerLayer(drum) * Math.PI * layerDiameterM(drum, layer);
+}
+
+export interface DrumState {
+  /** The lowest layer that holds what is left on the drum; the line leaves from it. */
+  readonly layer: number;
+  readonly ropeLeftM: number;
+  readonly wrapsLeft: number;
+}
+
+/** Layers beyond this are no drum that exists; it bounds the search. */
+const MOST_LAYERS = 1000;
+
+/** The drum's state with `lineOutM` metres out, 0…rope length. Undefined where the rope is wider than the drum or too little is left. */
+export function drumState(drum: Drum, lineOutM: number): DrumState | undefined {
+  const wraps = wrapsPerLayer(drum);
+  const ropeLeftM = drum.ropeLengthM - lineOutM;
+  if (wraps < 1 || ropeLeftM < 0 || lineOutM < 0) return undefined;
+  let below = 0;
+  for (let layer = 1; layer <= MOST_LAYERS; layer++) {
+    const here = ropeOnLayerM(drum, layer);
+    if (ropeLeftM <= below + here * (1 + 1e-12)) {
+      const turns = (ropeLeftM - below) / (Math.PI * layerDiameterM(drum, layer));
+      return { layer, ropeLeftM, wrapsLeft: (layer - 1) * wraps + turns };
+    }
+    below += here;
+  }
+  return undefined;
+}
+
+/** Rated pull on layer n: F₁·D₁/D_n, newtons. */
+export function ratedPullOnLayer(drum: Drum, firstLayerPullN: number, layer: number): number {
+  return (firstLayerPullN * layerDiameterM(drum, 1)) / layerDiameterM(drum, layer);
+}
+
+/** Rope that `wraps` turns keep on the drum: wraps on layer 1, those beyond a full layer on layer 2. Metres. */
+export function reserveM(drum: Drum, wraps: number): number {
+  const onFirst = Math.min(wraps, wrapsPerLayer(drum));
+  return Math.PI * (onFirst * layerDiameterM(drum, 1) + (wraps - onFirst) * layerDiameterM(drum, 2));
+}
+
+/** Whether the whole rope needs more layers than (flange − d₀)/(2d) − 1. */
+export function isOverfull(drum: Drum, flangeDiameterM: number): boolean {
+  const full = drumState(drum, 0);
+  if (full === undefined) return true;
+  return full.layer > (flangeDiameterM - drum.coreDiameterM) / (2 * drum.ropeDiameterM) - 1 + 1e-9;
+}
