@@ -174,7 +174,7 @@ export const gearClasses = {
     prefix: 'CH',
     use: 'chain',
     soft: false,
-    fields: { linkDiameterM: small('Link diameter'), lengthM: long('Length'), grade: words('Grade'), massKg: weight('Mass') },
+    fields: { linkDiameterM: small('Link diameter'), lengthM: long('Length'), chainGrade: words('Chain grade'), massKg: weight('Mass') },
   },
   'winch-hook': {
     label: 'Winch hook',
@@ -339,7 +339,7 @@ export const gearClasses = {
     prefix: 'D',
     use: 'none',
     soft: true,
-    fields: { massKg: weight('Mass'), made: pick('Made or improvised', ['made', 'improvised'] as const) },
+    fields: { massKg: weight('Mass'), damperKind: pick('Made or improvised', ['made', 'improvised'] as const) },
   },
   chocks: { label: 'Wheel chocks', plural: 'Wheel chocks', prefix: 'CK', use: 'none', soft: false, fields: tool },
   gloves: { label: 'Gloves', plural: 'Gloves', prefix: 'GL', use: 'none', soft: true, fields: tool },

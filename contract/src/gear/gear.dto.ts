@@ -1,0 +1,117 @@
+import {
+  type GearClass,
+  type GearState,
+  type Grade,
+  gearClassNames,
+  gearStates,
+  grades,
+  type MarkBasis,
+  type MarkSource,
+  markBases,
+  markSources,
+} from '@wainrope/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+const dayMessage = { message: '$property: a date such as 2026-05-31 is expected, not “$value”.' };
+
+/** A rating as typed: the words on the tag, and what the person says about them. */
+export class MarkInput {
+  @IsString() @Length(1, 120, { message: 'The mark must have 1 to 120 characters.' }) asWritten!: string;
+  /** Left out: what the words say, else unstated. */
+  @IsOptional() @IsIn(markBases) basis?: MarkBasis;
+  @IsIn(markSources) source!: MarkSource;
+}
+
+export class MarkReading {
+  @IsString() unit!: string;
+  @IsNumber() forceN!: number;
+}
+
+export class MarkView {
+  @IsString() asWritten!: string;
+  @IsIn(markBases) basis!: MarkBasis;
+  @IsIn(markSources) source!: MarkSource;
+  @IsBoolean() settingDecided!: boolean;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => MarkReading) readings!: MarkReading[];
+}
+
+export class InspectionView {
+  @IsString() on!: string;
+  @IsIn(grades) grade!: Grade;
+  @IsOptional() @IsString() nextDue?: string;
+  @IsOptional() @IsString() by?: string;
+}
+
+/** What a person enters about a piece. Attributes follow the class’s field table, in SI units. */
+export class GearInput {
+  @IsString() @Matches(/^\S(.{0,38}\S)?$/, { message: 'The tag must have 1 to 40 characters and no space at its ends.' }) tag!: string;
+  @IsIn(gearClassNames, { message: 'Choose a class.' }) kind!: GearClass;
+  @IsString() @Length(1, 120, { message: 'The name must have 1 to 120 characters.' }) name!: string;
+  @IsIn(gearStates) state!: GearState;
+  @IsArray()
+  @ArrayMaxSize(4, { message: 'At most 4 marks fit on one piece.' })
+  @ValidateNested({ each: true })
+  @Type(() => MarkInput)
+  marks!: MarkInput[];
+  @IsObject() attributes!: object;
+  @IsInt() @Min(0) @Max(1_000_000) overloadsSinceInspection!: number;
+  @IsOptional() @IsString() @MaxLength(120) maker?: string;
+  @IsOptional() @IsString() @MaxLength(120) model?: string;
+  @IsOptional() @IsString() @MaxLength(120) owner?: string;
+  @IsOptional() @IsUUID() kitId?: string;
+  @IsOptional() @IsUUID() vehicleId?: string;
+  @IsOptional() @Matches(DAY, dayMessage) madeOn?: string;
+  @IsOptional() @Matches(DAY, dayMessage) boughtOn?: string;
+  @IsOptional() @Matches(DAY, dayMessage) firstUsedOn?: string;
+  @IsOptional() @Matches(DAY, dayMessage) renewedUntil?: string;
+  @IsOptional() @IsString() @MaxLength(2000, { message: 'The note must have at most 2000 characters.' }) note?: string;
+}
+
+/** A new piece carries its id, so that sending it twice makes one piece. */
+export class GearCreate extends GearInput {
+  @IsUUID() gearId!: string;
+}
+
+/** A change names the version it was made from; a stale one is answered with a conflict. */
+export class GearChange extends GearInput {
+  @IsInt() @Min(1) rowVersion!: number;
+}
+
+export class GearView extends GearInput {
+  @IsUUID() gearId!: string;
+  @IsInt() rowVersion!: number;
+  /** Rises only when something that is judged has changed. */
+  @IsInt() factsRevision!: number;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => MarkView) declare marks: MarkView[];
+  @IsOptional() @ValidateNested() @Type(() => InspectionView) inspection?: InspectionView;
+}
+
+/** One page of the register, in tag order; `next` continues it. */
+export class GearPage {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => GearView) items!: GearView[];
+  @IsOptional() @IsString() next?: string;
+}
+
+export class GearPageQuery {
+  @IsOptional() @IsString() @MaxLength(40) after?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(1000) limit?: number;
+}

@@ -1,0 +1,32 @@
+/** The words that web and server exchange. */
+import 'reflect-metadata';
+
+export {
+  GearChange,
+  GearCreate,
+  GearInput,
+  GearPage,
+  GearPageQuery,
+  GearView,
+  InspectionView,
+  MarkInput,
+  MarkReading,
+  MarkView,
+} from './gear/gear.dto.ts';
+export { attributeFaults, gearFactsOf } from './gear/gear-facts-of.ts';
+export {
+  ColumnChoice,
+  IMPORT_MAX_ROWS,
+  ImportCommit,
+  ImportFault,
+  ImportPreview,
+  ImportRequest,
+  ImportResult,
+  ImportRowView,
+} from './gear/import.dto.ts';
+export { FreshReport, PlanCreate, PlanList, PlanSave, PlanSummary, PlanView, RigFileView, SavedReport } from './plans/plan.dto.ts';
+export type { Problem } from './problem.ts';
+export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';
+export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegisterRow } from './register/read-row.ts';
+export { writeAttribute, writeRegisterRow } from './register/write-row.ts';
+export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';

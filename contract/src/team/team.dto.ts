@@ -1,0 +1,44 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsIn, IsNumber, IsObject, IsOptional, IsString, IsUUID, ValidateNested } from 'class-validator';
+
+export const personRoles = ['coordinator', 'gear-keeper', 'member', 'reader'] as const;
+
+export class PersonView {
+  @IsUUID() personId!: string;
+  @IsString() name!: string;
+  @IsIn(personRoles) role!: (typeof personRoles)[number];
+}
+
+export class KitView {
+  @IsUUID() kitId!: string;
+  @IsString() name!: string;
+}
+
+export class VehicleView {
+  @IsUUID() vehicleId!: string;
+  @IsString() name!: string;
+  @IsString() model!: string;
+  @IsNumber() massKg!: number;
+  @IsNumber() lengthM!: number;
+  @IsNumber() widthM!: number;
+}
+
+export class PolicyView {
+  @IsUUID() policyVersionId!: string;
+  @IsString() contentHash!: string;
+  /** Core’s policy document. */
+  @IsObject() content!: object;
+}
+
+/** Everything a page needs to begin: team, actor, kits, vehicles, policy, and the server’s day. */
+export class TeamView {
+  @IsUUID() teamId!: string;
+  @IsString() name!: string;
+  @IsIn(['.', ',']) decimalMark!: '.' | ',';
+  @IsString() today!: string;
+  @ValidateNested() @Type(() => PersonView) actor!: PersonView;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => KitView) kits!: KitView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleView) vehicles!: VehicleView[];
+  @ValidateNested() @Type(() => PolicyView) policy!: PolicyView;
+  @IsOptional() @IsString() demo?: string;
+}
