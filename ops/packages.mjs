@@ -1,0 +1,65 @@
+// @ts-check
+// npm packages and builds, made anew only when what they come from has changed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Problem, ROOT } from './postgres.mjs';
+
+const CACHE = join(ROOT, '.cache');
+
+/** @param {string} name @param {string} stamp */
+function isFresh(name, stamp) {
+  const file = join(CACHE, name);
+  return existsSync(file) && readFileSync(file, 'utf8') === stamp;
+}
+
+/** @param {string} name @param {string} stamp */
+function remember(name, stamp) {
+  mkdirSync(CACHE, { recursive: true });
+  writeFileSync(join(CACHE, name), stamp);
+}
+
+/** @param {string} command @param {readonly string[]} args @param {string} what */
+export function run(command, args, what) {
+  const done = spawnSync(command, args, { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], maxBuffer: 64e6 });
+  if (done.status !== 0) throw new Problem(`${what} failed:\n${`${done.stdout}\n${done.stderr}`.trim().slice(-4000)}`);
+}
+
+/** Installs exactly what the lock file says. */
+export function ensurePackages() {
+  const stamp = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(join(ROOT, 'node_modules/.package-lock.json')) && isFresh('packages', stamp)) return;
+  console.log('Installing npm packages …');
+  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'npm ci');
+  remember('packages', stamp);
+}
+
+/** Paths, sizes and times of all sources below some folders. @param {readonly string[]} folders */
+function sourcesStamp(folders) {
+  const hash = createHash('sha256');
+  const walk = (/** @type {string} */ folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) {
+        if (entry.name !== 'dist' && entry.name !== 'node_modules') walk(path);
+      } else if (!entry.name.endsWith('.tsbuildinfo')) hash.update(path).update(readFileSync(path));
+    }
+  };
+  for (const folder of folders) walk(join(ROOT, folder));
+  for (const file of ['tsconfig.base.json', 'package-lock.json']) hash.update(readFileSync(join(ROOT, file)));
+  return hash.digest('hex');
+}
+
+/** Builds core, contract, server, command line and pages where their sources have changed. */
+export function ensureBuild() {
+  const stamp = sourcesStamp(['core', 'contract', 'server', 'cli', 'web']);
+  const outputs = ['server/dist/main.js', 'web/dist/index.html', 'cli/dist/main.js'];
+  if (isFresh('build', stamp) && outputs.every((file) => existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).size > 0)) return;
+  console.log('Building …');
+  run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'core', 'contract', 'server', 'cli'], 'Building server and command line');
+  run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], 'Building the pages');
+  remember('build', stamp);
+}

@@ -1,0 +1,72 @@
+import 'reflect-metadata';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { SwaggerModule } from '@nestjs/swagger';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.ts';
+import { nestLog, requestLog } from './http/logging.ts';
+import { openApiDocument } from './http/openapi.ts';
+import { problemMiddleware } from './http/problem.filter.ts';
+import { ProblemException } from './http/problem.ts';
+import { validation } from './http/validation.ts';
+import { webFiles } from './http/web-files.ts';
+
+const SELF = ["'self'"];
+/** Only this server's own files; no inline script anywhere. */
+const security = helmet({
+  strictTransportSecurity: false,
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: SELF,
+      scriptSrc: SELF,
+      styleSrc: SELF,
+      imgSrc: ["'self'", 'data:'],
+      fontSrc: SELF,
+      connectSrc: SELF,
+      workerSrc: SELF,
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: SELF,
+      frameAncestors: ["'none'"],
+    },
+  },
+});
+/** The API's own reading page ships inline styles, but no inline script. */
+const docsSecurity = helmet({
+  strictTransportSecurity: false,
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: { defaultSrc: SELF, scriptSrc: SELF, styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:'] },
+  },
+});
+
+/** Bodies other than JSON are refused before anything reads them. */
+function jsonOnly(request: Request, _response: Response, next: NextFunction): void {
+  const hasBody = request.headers['content-length'] !== undefined && request.headers['content-length'] !== '0';
+  if (hasBody && !request.is('application/json'))
+    next(new ProblemException({ status: 415, title: 'Wrong content type', detail: 'Send application/json.' }));
+  else next();
+}
+
+/** The whole server, not yet listening. `webFolder` holds the built pages. */
+export async function createApplication(webFolder: string): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule, { bodyParser: false, logger: nestLog, abortOnError: false });
+  app.disable('x-powered-by');
+  app.use(requestLog);
+  app.use('/api/docs', docsSecurity);
+  app.use((request: Request, response: Response, next: NextFunction) =>
+    request.path.startsWith('/api/docs') ? next() : security(request, response, next),
+  );
+  app.use('/api/v1', jsonOnly);
+  app.use('/api/v1/gear/import', express.json({ limit: '9mb' }));
+  app.use('/api/v1', express.json({ limit: '1mb' }));
+  for (const handler of webFiles(webFolder)) app.use(handler);
+  app.setGlobalPrefix('api/v1');
+  app.useGlobalPipes(validation);
+  SwaggerModule.setup('api/docs', app, () => openApiDocument(app), { jsonDocumentUrl: 'api/docs/openapi.json' });
+  await app.init();
+  app.use(problemMiddleware);
+  return app;
+}

@@ -1,0 +1,19 @@
+import { Kysely, Migrator, PostgresDialect } from 'kysely';
+import pg from 'pg';
+import * as registerAndPlans from './migrations/0001-register-and-plans.ts';
+
+/** Numbered and append-only: a migration that has run anywhere is never edited. */
+const migrations = { '0001-register-and-plans': registerAndPlans };
+
+/** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */
+export async function migrate(ownerUrl: string): Promise<readonly string[]> {
+  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: ownerUrl, max: 1 }) }) });
+  try {
+    const migrator = new Migrator({ db, provider: { getMigrations: async () => migrations } });
+    const { error, results } = await migrator.migrateToLatest();
+    if (error) throw error;
+    return (results ?? []).map(({ migrationName }) => migrationName);
+  } finally {
+    await db.destroy();
+  }
+}

@@ -1,0 +1,47 @@
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Kysely, PostgresDialect, sql, type Transaction } from 'kysely';
+import pg from 'pg';
+import type { Database } from './schema.ts';
+
+/** Days as text, never as moments in some time zone. */
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
+
+export type TeamTransaction = Transaction<Database>;
+
+/** The serving role's access: every query runs inside a transaction that names its team, which row-level security reads. */
+@Injectable()
+export class TeamDatabase implements OnModuleDestroy {
+  private readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10 });
+  private readonly db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: this.pool }) });
+
+  constructor() {
+    // An idle connection that the database closes is replaced on next use; without a listener it would end the process.
+    this.pool.on('error', () => undefined);
+  }
+
+  /** Runs `work` in one transaction that sees only `teamId`'s rows. */
+  async inTeam<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    return this.db.transaction().execute(async (trx) => {
+      await sql`select set_config('wainrope.team_id', ${teamId}, true)`.execute(trx);
+      return work(trx);
+    });
+  }
+
+  /** Tables outside every team, listed in the schema: at present the local actor. */
+  async outsideTeams<T>(work: (db: Kysely<Database>) => Promise<T>): Promise<T> {
+    return work(this.db);
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.db.destroy();
+  }
+}
+
+function requiredUrl(): string {
+  const url = process.env.WAINROPE_DATABASE_URL;
+  if (!url)
+    throw new Error(
+      'WAINROPE_DATABASE_URL is not set: the address of the database for the serving role, for example postgres://wainrope_app:…@127.0.0.1:5432/wainrope',
+    );
+  return url;
+}

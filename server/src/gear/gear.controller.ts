@@ -1,0 +1,70 @@
+import { Body, Controller, Get, Header, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiProduces } from '@nestjs/swagger';
+import {
+  GearChange,
+  GearCreate,
+  GearPage,
+  GearPageQuery,
+  GearView,
+  ImportCommit,
+  ImportPreview,
+  ImportRequest,
+  ImportResult,
+} from '@wainrope/contract';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { GearService } from './gear.service.ts';
+import { RegisterImportService } from './register-import.service.ts';
+
+@Controller('gear')
+export class GearController {
+  constructor(
+    private readonly service: GearService,
+    private readonly files: RegisterImportService,
+  ) {}
+
+  @Get()
+  @ApiOkResponse({ type: GearPage })
+  listGear(@CurrentActor() actor: Actor, @Query() query: GearPageQuery): Promise<GearPage> {
+    return this.service.page(actor, query);
+  }
+
+  @Get('export.csv')
+  @ApiProduces('text/csv')
+  @Header('Content-Type', 'text/csv; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="register.csv"')
+  exportGear(@CurrentActor() actor: Actor): Promise<string> {
+    return this.files.exportCsv(actor);
+  }
+
+  @Get(':gearId')
+  @ApiOkResponse({ type: GearView })
+  getGear(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string): Promise<GearView> {
+    return this.service.get(actor, gearId);
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: GearView })
+  createGear(@CurrentActor() actor: Actor, @Body() input: GearCreate): Promise<GearView> {
+    return this.service.create(actor, input);
+  }
+
+  @Put(':gearId')
+  @ApiOkResponse({ type: GearView })
+  changeGear(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string, @Body() input: GearChange): Promise<GearView> {
+    return this.service.change(actor, gearId, input);
+  }
+
+  @Post('import/preview')
+  @HttpCode(200)
+  @ApiOkResponse({ type: ImportPreview })
+  previewImport(@CurrentActor() actor: Actor, @Body() input: ImportRequest): Promise<ImportPreview> {
+    return this.files.preview(actor, input);
+  }
+
+  @Post('import')
+  @HttpCode(200)
+  @ApiOkResponse({ type: ImportResult })
+  importGear(@CurrentActor() actor: Actor, @Body() input: ImportCommit): Promise<ImportResult> {
+    return this.files.commit(actor, input);
+  }
+}

@@ -1,0 +1,71 @@
+import type { GearView, MarkView } from '@wainrope/contract';
+import { type GearClass, type GearState, type Grade, type Mark, type MarkBasis, type MarkSource, markCodec, read } from '@wainrope/core';
+import type { Selectable } from 'kysely';
+import type { GearMarkTable, GearTable, InspectionTable } from '../database/schema.ts';
+
+export type GearRow = Selectable<GearTable>;
+export type MarkRow = Selectable<GearMarkTable>;
+export type InspectionRow = Pick<Selectable<InspectionTable>, 'gear_id' | 'inspected_on' | 'grade' | 'next_due_on' | 'inspector'>;
+
+const given = <K extends string, V>(key: K, value: V | null | undefined) =>
+  value === null || value === undefined ? {} : ({ [key]: value } as { [P in K]: V });
+
+/** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
+export function gearView(row: GearRow, marks: readonly MarkRow[], inspection: InspectionRow | undefined): GearView {
+  return {
+    gearId: row.gear_id,
+    tag: row.tag,
+    kind: row.kind as GearClass,
+    name: row.name,
+    state: row.state as GearState,
+    marks: marks.map(markView),
+    attributes: row.attributes as object,
+    overloadsSinceInspection: row.overloads_since_inspection,
+    ...given('maker', row.maker),
+    ...given('model', row.model),
+    ...given('owner', row.owner),
+    ...given('kitId', row.kit_id),
+    ...given('vehicleId', row.vehicle_id),
+    ...given('madeOn', row.made_on),
+    ...given('boughtOn', row.bought_on),
+    ...given('firstUsedOn', row.first_used_on),
+    ...given('renewedUntil', row.renewed_until),
+    ...given('note', row.note),
+    ...(inspection && {
+      inspection: {
+        on: inspection.inspected_on,
+        grade: inspection.grade as Grade,
+        ...given('nextDue', inspection.next_due_on),
+        ...given('by', inspection.inspector),
+      },
+    }),
+    rowVersion: row.row_version,
+    factsRevision: row.facts_revision,
+  };
+}
+
+function markView({ as_written, basis, source, setting_decided, readings }: MarkRow): MarkView {
+  return {
+    asWritten: as_written,
+    basis: basis as MarkBasis,
+    source: source as MarkSource,
+    settingDecided: setting_decided,
+    readings: readings as MarkView['readings'],
+  };
+}
+
+export function markRows(key: { readonly team_id: string; readonly gear_id: string }, marks: readonly Mark[]) {
+  return marks.map((mark, index) => {
+    const checked = read(markCodec, mark);
+    if (!checked.ok) throw new Error(`Broken invariant: mark ${mark.asWritten}: ${checked.faults[0]?.message}`);
+    return {
+      ...key,
+      mark_no: index + 1,
+      as_written: mark.asWritten,
+      basis: mark.basis,
+      source: mark.source,
+      setting_decided: mark.settingDecided,
+      readings: JSON.stringify(mark.readings),
+    };
+  });
+}

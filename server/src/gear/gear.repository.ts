@@ -1,0 +1,150 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { GearView } from '@wainrope/contract';
+import type { Mark } from '@wainrope/core';
+import { type Insertable, sql } from 'kysely';
+import type { Actor } from '../actor/actor.ts';
+import type { GearTable } from '../database/schema.ts';
+import type { TeamTransaction } from '../database/team-database.ts';
+import { type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
+
+export type GearColumns = Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>;
+
+export interface NewInspection {
+  readonly gearId: string;
+  readonly on: string;
+  readonly grade: string;
+  readonly nextDue?: string;
+  readonly by?: string;
+}
+
+/** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
+const CHUNK = 500;
+
+function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
+  return Array.from({ length: Math.ceil(entries.length / CHUNK) }, (_, index) => entries.slice(index * CHUNK, (index + 1) * CHUNK));
+}
+
+@Injectable()
+export class GearRepository {
+  /** One page in tag order, after a tag. */
+  async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly GearView[]> {
+    let query = trx.selectFrom('gear').selectAll();
+    if (after !== undefined) query = query.where(sql<boolean>`lower(tag) collate "C" > ${after.toLowerCase()} collate "C"`);
+    return this.withDetails(trx, await query.orderBy(sql`lower(tag) collate "C"`).limit(limit).execute());
+  }
+
+  async byIds(trx: TeamTransaction, ids: readonly string[]): Promise<readonly GearView[]> {
+    if (ids.length === 0) return [];
+    return this.withDetails(
+      trx,
+      await trx
+        .selectFrom('gear')
+        .selectAll()
+        .where('gear_id', 'in', [...ids])
+        .execute(),
+    );
+  }
+
+  async all(trx: TeamTransaction): Promise<readonly GearView[]> {
+    return this.withDetails(trx, await trx.selectFrom('gear').selectAll().orderBy(sql`lower(tag) collate "C"`).execute());
+  }
+
+  async byId(trx: TeamTransaction, gearId: string): Promise<GearView | undefined> {
+    return (await this.byIds(trx, [gearId]))[0];
+  }
+
+  /** The same, and nobody else may change the piece until this transaction ends. */
+  async byIdLocked(trx: TeamTransaction, gearId: string): Promise<GearView | undefined> {
+    const rows = await trx.selectFrom('gear').selectAll().where('gear_id', '=', gearId).forUpdate().execute();
+    return (await this.withDetails(trx, rows))[0];
+  }
+
+  async idOfTag(trx: TeamTransaction, tag: string): Promise<string | undefined> {
+    const row = await trx.selectFrom('gear').select('gear_id').where(sql<boolean>`lower(tag) = ${tag.toLowerCase()}`).executeTakeFirst();
+    return row?.gear_id;
+  }
+
+  private async withDetails(trx: TeamTransaction, rows: readonly GearRow[]): Promise<readonly GearView[]> {
+    if (rows.length === 0) return [];
+    const ids = rows.map(({ gear_id }) => gear_id);
+    const marks = await trx
+      .selectFrom('gear_mark')
+      .selectAll()
+      .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
+      .orderBy('mark_no')
+      .execute();
+    const latest = await sql<InspectionRow>`
+      select distinct on (gear_id) gear_id, inspected_on, grade, next_due_on, inspector from inspection
+      where gear_id = any(${ids}::uuid[]) order by gear_id, inspected_on desc, recorded_no desc`.execute(trx);
+    const marksOf = groupByGear(marks);
+    const inspectionOf = new Map(latest.rows.map((row) => [row.gear_id, row]));
+    return rows.map((row) => gearView(row, marksOf.get(row.gear_id) ?? [], inspectionOf.get(row.gear_id)));
+  }
+
+  async insert(
+    trx: TeamTransaction,
+    actor: Actor,
+    pieces: readonly { readonly gearId: string; readonly columns: GearColumns; readonly marks: readonly Mark[] }[],
+  ): Promise<void> {
+    const { teamId: team_id, personId: changed_by } = actor;
+    for (const part of chunks(pieces)) {
+      await trx
+        .insertInto('gear')
+        .values(
+          part.map(({ gearId, columns }) => ({ ...columns, team_id, gear_id: gearId, row_version: 1, facts_revision: 1, changed_by })),
+        )
+        .execute();
+      const marks = part.flatMap(({ gearId, marks: all }) => markRows({ team_id, gear_id: gearId }, all));
+      if (marks.length > 0) await trx.insertInto('gear_mark').values(marks).execute();
+    }
+  }
+
+  /** Replaces a piece's columns and marks, and counts its versions on. */
+  async replace(
+    trx: TeamTransaction,
+    actor: Actor,
+    piece: { readonly gearId: string; readonly columns: GearColumns; readonly marks: readonly Mark[]; readonly factsChanged: boolean },
+  ): Promise<void> {
+    const { gearId, columns, marks, factsChanged } = piece;
+    await trx
+      .updateTable('gear')
+      .set((eb) => ({
+        ...columns,
+        row_version: eb('row_version', '+', 1),
+        facts_revision: eb('facts_revision', '+', factsChanged ? 1 : 0),
+        changed_by: actor.personId,
+      }))
+      .where('gear_id', '=', gearId)
+      .execute();
+    await trx.deleteFrom('gear_mark').where('gear_id', '=', gearId).execute();
+    const rows = markRows({ team_id: actor.teamId, gear_id: gearId }, marks);
+    if (rows.length > 0) await trx.insertInto('gear_mark').values(rows).execute();
+  }
+
+  async addInspections(trx: TeamTransaction, actor: Actor, inspections: readonly NewInspection[]): Promise<void> {
+    for (const part of chunks(inspections)) {
+      await trx
+        .insertInto('inspection')
+        .values(
+          part.map(({ gearId, on, grade, nextDue, by }) => ({
+            team_id: actor.teamId,
+            inspection_id: randomUUID(),
+            gear_id: gearId,
+            inspected_on: on,
+            grade,
+            next_due_on: nextDue ?? null,
+            inspector: by ?? null,
+            recorded_by: actor.personId,
+          })),
+        )
+        .execute();
+    }
+  }
+}
+
+function groupByGear<T extends { readonly gear_id: string }>(rows: readonly T[]): ReadonlyMap<string, readonly T[]> {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) groups.set(row.gear_id, [...(groups.get(row.gear_id) ?? []), row]);
+  return groups;
+}

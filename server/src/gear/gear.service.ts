@@ -1,0 +1,147 @@
+import { Injectable } from '@nestjs/common';
+import {
+  attributeFaults,
+  type GearChange,
+  type GearCreate,
+  type GearInput,
+  type GearPage,
+  type GearPageQuery,
+  type GearView,
+  gearFactsOf,
+} from '@wainrope/contract';
+import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark } from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { TeamRepository } from '../team/team.repository.ts';
+import { type GearColumns, GearRepository } from './gear.repository.ts';
+
+const PAGE = 200;
+
+@Injectable()
+export class GearService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: GearRepository,
+    private readonly teams: TeamRepository,
+  ) {}
+
+  async page(actor: Actor, { after, limit = PAGE }: GearPageQuery): Promise<GearPage> {
+    const items = await this.database.inTeam(actor.teamId, (trx) =>
+      this.repository.page(trx, { limit: limit + 1, ...(after !== undefined && { after }) }),
+    );
+    const shown = items.slice(0, limit);
+    const next = items.length > limit ? shown.at(-1)?.tag : undefined;
+    return { items: [...shown], ...(next !== undefined && { next }) };
+  }
+
+  async get(actor: Actor, gearId: string): Promise<GearView> {
+    const found = await this.database.inTeam(actor.teamId, (trx) => this.repository.byId(trx, gearId));
+    if (!found) throw notFound('piece', gearId);
+    return found;
+  }
+
+  /** Sent twice with one id, it makes one piece. */
+  async create(actor: Actor, { gearId, ...input }: GearCreate): Promise<GearView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const existing = await this.repository.byId(trx, gearId);
+      if (existing) return existing;
+      const marks = await this.checked(trx, input);
+      await this.refuseTakenTag(trx, input.tag);
+      await this.repository.insert(trx, actor, [{ gearId, columns: columnsOf(input), marks }]);
+      return this.found(trx, gearId);
+    });
+  }
+
+  async change(actor: Actor, gearId: string, { rowVersion, ...input }: GearChange): Promise<GearView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const before = await this.repository.byIdLocked(trx, gearId);
+      if (!before) throw notFound('piece', gearId);
+      if (before.rowVersion !== rowVersion) throw conflict(`${before.tag} was changed while you worked on it.`, before);
+      const marks = await this.checked(trx, input);
+      await this.refuseTakenTag(trx, input.tag, gearId);
+      await this.repository.replace(trx, actor, {
+        gearId,
+        columns: columnsOf(input),
+        marks,
+        factsChanged: factsChange(before, { ...before, ...input, marks: marks.map(viewed) }),
+      });
+      return this.found(trx, gearId);
+    });
+  }
+
+  private async found(trx: TeamTransaction, gearId: string): Promise<GearView> {
+    const view = await this.repository.byId(trx, gearId);
+    if (!view) throw new Error(`Broken invariant: piece ${gearId} vanished inside its transaction`);
+    return view;
+  }
+
+  private async refuseTakenTag(trx: TeamTransaction, tag: string, own?: string): Promise<void> {
+    const taken = await this.repository.idOfTag(trx, tag);
+    if (taken !== undefined && taken !== own)
+      throw invalid([{ path: 'tag', message: `The tag ${tag} is already on another piece; choose a free one.` }]);
+  }
+
+  /** Everything beyond the shape: attributes by class, marks by their words, days, kit and vehicle. */
+  private async checked(trx: TeamTransaction, input: GearInput): Promise<readonly Mark[]> {
+    const { decimal_mark } = await this.teams.team(trx);
+    const faults: FieldFault[] = [...attributeFaults(input.kind, input.attributes), ...dayFaults(input)];
+    if (input.kitId && !(await this.teams.kits(trx)).some(({ kit_id }) => kit_id === input.kitId))
+      faults.push({ path: 'kitId', message: 'This kit is not known.' });
+    if (input.vehicleId && !(await this.teams.vehicles(trx)).some(({ vehicle_id }) => vehicle_id === input.vehicleId))
+      faults.push({ path: 'vehicleId', message: 'This vehicle is not known.' });
+    const marks = readMarks(input, decimal_mark, faults);
+    if (faults.length > 0) throw invalid(faults);
+    return marks;
+  }
+}
+
+function readMarks(input: GearInput, decimal: DecimalMark, faults: FieldFault[]): readonly Mark[] {
+  return input.marks.flatMap(({ asWritten, basis, source }, index) => {
+    const parsed = parseMark(asWritten, { source, decimal, ...(basis && { basis }) });
+    if (parsed.kind === 'mark') return [parsed.mark];
+    faults.push({ path: `marks[${index}].asWritten`, message: parsed.message });
+    return [];
+  });
+}
+
+function dayFaults(input: GearInput): readonly FieldFault[] {
+  return (['madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil'] as const).flatMap((path) => {
+    const day = input[path];
+    return day === undefined || isDay(day) ? [] : [{ path, message: `${day} is not a day of the calendar.` }];
+  });
+}
+
+const viewed = ({ asWritten, basis, source, settingDecided, readings }: Mark) => ({
+  asWritten,
+  basis,
+  source,
+  settingDecided,
+  readings: [...readings],
+});
+
+/** Whether anything that is judged differs: places, owners and notes do not count. */
+export function factsChange(before: GearView, after: GearView): boolean {
+  return canonicalJson(gearFactsOf(before)) !== canonicalJson(gearFactsOf(after));
+}
+
+export function columnsOf(input: GearInput): GearColumns {
+  return {
+    tag: input.tag,
+    kind: input.kind,
+    name: input.name,
+    state: input.state,
+    maker: input.maker ?? null,
+    model: input.model ?? null,
+    owner: input.owner ?? null,
+    kit_id: input.kitId ?? null,
+    vehicle_id: input.vehicleId ?? null,
+    made_on: input.madeOn ?? null,
+    bought_on: input.boughtOn ?? null,
+    first_used_on: input.firstUsedOn ?? null,
+    renewed_until: input.renewedUntil ?? null,
+    note: input.note ?? null,
+    overloads_since_inspection: input.overloadsSinceInspection,
+    attributes: JSON.stringify(input.attributes),
+  };
+}

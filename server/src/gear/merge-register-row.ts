@@ -1,0 +1,79 @@
+import { type Cells, type GearInput, type GearView, type RegisterRow, registerColumns, writeRegisterRow } from '@wainrope/contract';
+import type { Mark } from '@wainrope/core';
+
+/** Names of kits and vehicles by id, and back. */
+export interface Whereabouts {
+  readonly kitNames: ReadonlyMap<string, string>;
+  readonly vehicleNames: ReadonlyMap<string, string>;
+}
+
+/** A piece of the register as a row of the file. */
+export function registerRowOf(gear: GearView, { kitNames, vehicleNames }: Whereabouts): RegisterRow {
+  const {
+    tag,
+    kind,
+    name,
+    state,
+    marks,
+    overloadsSinceInspection,
+    inspection,
+    maker,
+    model,
+    owner,
+    madeOn,
+    boughtOn,
+    firstUsedOn,
+    renewedUntil,
+    note,
+  } = gear;
+  const kit = gear.kitId && kitNames.get(gear.kitId);
+  const vehicle = gear.vehicleId && vehicleNames.get(gear.vehicleId);
+  const optional = { inspection, maker, model, owner, kit, vehicle, madeOn, boughtOn, firstUsedOn, renewedUntil, note };
+  return {
+    tag,
+    kind,
+    name,
+    state,
+    marks,
+    attributes: gear.attributes as RegisterRow['attributes'],
+    overloadsSinceInspection,
+    ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== undefined)),
+  };
+}
+
+/** A row laid over the piece that has its tag: an empty cell leaves what the register knows, and an older inspection does not replace a newer one. */
+export function mergeRegisterRow(before: RegisterRow, row: RegisterRow, cells: Cells): RegisterRow {
+  const said = (column: string) => (cells[column]?.trim() ?? '') !== '';
+  const sameKind = before.kind === row.kind;
+  const newer = row.inspection !== undefined && (before.inspection === undefined || row.inspection.on >= before.inspection.on);
+  const inspection = newer ? row.inspection : before.inspection;
+  return {
+    ...before,
+    ...row,
+    tag: before.tag.toLowerCase() === row.tag.toLowerCase() ? row.tag : before.tag,
+    name: said('name') ? row.name : before.name,
+    state: said('state') ? row.state : before.state,
+    marks: row.marks.length > 0 ? row.marks : before.marks,
+    attributes: sameKind ? { ...before.attributes, ...row.attributes } : row.attributes,
+    overloadsSinceInspection: said('overloads_since_inspection') ? row.overloadsSinceInspection : before.overloadsSinceInspection,
+    ...(inspection && { inspection }),
+  };
+}
+
+/** What differs between two rows, in words. */
+export function rowChanges(before: RegisterRow, after: RegisterRow): readonly string[] {
+  const [old, fresh] = [writeRegisterRow(before), writeRegisterRow(after)];
+  return registerColumns
+    .filter(({ key }) => (old[key] ?? '') !== (fresh[key] ?? ''))
+    .map(({ key, label }) => `${label}: ${old[key] ?? 'nothing'} → ${fresh[key] ?? 'nothing'}`);
+}
+
+/** The row as a piece to store. */
+export function gearInputOf(
+  row: RegisterRow,
+  kitId: string | undefined,
+  vehicleId: string | undefined,
+): Omit<GearInput, 'marks'> & { readonly marks: readonly Mark[] } {
+  const { inspection: _inspection, kit: _kit, vehicle: _vehicle, ...rest } = row;
+  return { ...rest, ...(kitId && { kitId }), ...(vehicleId && { vehicleId }) };
+}

@@ -1,0 +1,85 @@
+import { type ColumnChoice, IMPORT_MAX_ROWS, recogniseHeading } from '@wainrope/contract';
+import { parse } from 'csv-parse/sync';
+
+/** A register file taken apart: where each row begins and its cells by heading order. */
+export interface RegisterFile {
+  readonly encoding: string;
+  readonly separator: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+}
+
+export type FileOutcome = { readonly ok: true; readonly file: RegisterFile } | { readonly ok: false; readonly message: string };
+
+const SEPARATORS = [',', ';', '\t', '|'];
+const SEPARATOR_WORDS: { readonly [mark: string]: string } = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' };
+
+/** Text of a file: UTF-8 with or without mark, UTF-16 by its mark, else the Western European code page of old spreadsheets. */
+function decode(bytes: Uint8Array): { readonly text: string; readonly encoding: string } | undefined {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' };
+  if (bytes.includes(0)) return undefined;
+  try {
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'UTF-8' };
+  } catch {
+    // Not UTF-8: every byte sequence is valid in the single-byte code page, so the letters may be wrong but nothing is lost; the preview shows them.
+    return { text: new TextDecoder('windows-1252').decode(bytes), encoding: 'Latin-1' };
+  }
+}
+
+/** The separator that cuts the heading line into the most columns. */
+function separatorOf(text: string): string {
+  const head = text.split(/\r?\n/).find((line) => line.trim() !== '') ?? '';
+  const counted = SEPARATORS.map((mark) => ({ mark, count: head.replace(/"[^"]*"/g, '').split(mark).length }));
+  return counted.sort((a, b) => b.count - a.count)[0]?.mark ?? ',';
+}
+
+/** Reads a delimited file, or says in words why it is none. */
+export function readRegisterFile(bytes: Uint8Array): FileOutcome {
+  if (bytes.length === 0) return { ok: false, message: 'The file is empty.' };
+  const decoded = decode(bytes);
+  if (!decoded) return { ok: false, message: 'This is not a text file. Save the sheet as CSV and choose that file.' };
+  const separator = separatorOf(decoded.text);
+  try {
+    const records = parse(decoded.text, {
+      delimiter: separator,
+      bom: true,
+      info: true,
+      relax_column_count: true,
+      skip_empty_lines: false,
+      relax_quotes: false,
+    }) as unknown as readonly { readonly record: readonly string[]; readonly info: { readonly lines: number } }[];
+    return fileOf(records, decoded.encoding, separator);
+  } catch (error) {
+    return { ok: false, message: `The file cannot be read as CSV: ${error instanceof Error ? error.message : String(error)}` };
+  }
+}
+
+type Records = readonly { readonly record: readonly string[]; readonly info: { readonly lines: number } }[];
+
+function fileOf(records: Records, encoding: string, separator: string): FileOutcome {
+  const first = records.findIndex(({ record }) => record.some((cell) => cell.trim() !== ''));
+  const headings = records[first]?.record.map((cell) => cell.trim());
+  if (!headings) return { ok: false, message: 'The file holds no rows.' };
+  if (headings.filter((heading) => recogniseHeading(heading)).length === 0)
+    return {
+      ok: false,
+      message: `No column of this file is recognised (first line: “${headings.join(' ').slice(0, 80)}”). The first line must name the columns, among them tag and class.`,
+    };
+  const body = records.slice(first + 1);
+  if (body.length > IMPORT_MAX_ROWS)
+    return { ok: false, message: `The file has ${body.length} rows; at most ${IMPORT_MAX_ROWS} are taken at once. Split it.` };
+  // A record's line is counted where it ends; it began after the one before it.
+  const rows = body.map(({ record }, index) => ({ line: (records[first + index]?.info.lines ?? 0) + 1, cells: record }));
+  return { ok: true, file: { encoding, separator: SEPARATOR_WORDS[separator] ?? separator, headings, rows } };
+}
+
+/** What each heading is taken for; a column that two headings claim goes to the first. */
+export function recogniseColumns(headings: readonly string[]): ColumnChoice[] {
+  const taken = new Set<string>();
+  return headings.map((heading) => {
+    const found = recogniseHeading(heading);
+    if (!found || taken.has(found.column)) return { heading };
+    taken.add(found.column);
+    return { heading, ...found };
+  });
+}

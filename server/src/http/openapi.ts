@@ -1,0 +1,84 @@
+import { createRequire } from 'node:module';
+import type { INestApplication } from '@nestjs/common';
+import { ApiProperty, type ApiPropertyOptions, DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
+import * as contract from '@wainrope/contract';
+import { getMetadataStorage } from 'class-validator';
+
+type Constructor = new () => object;
+interface Rule {
+  readonly name?: string;
+  readonly type: string;
+  readonly constraints: readonly unknown[];
+  readonly propertyName: string;
+}
+interface TypeStorage {
+  findTypeMetadata(target: Constructor, property: string): { readonly typeFunction: () => Constructor } | undefined;
+}
+
+/** class-transformer keeps nested types in a storage that has no typed export. */
+const { defaultMetadataStorage } = createRequire(import.meta.url)('class-transformer/cjs/storage.js') as {
+  defaultMetadataStorage: TypeStorage;
+};
+
+function ruleOptions(rules: readonly Rule[]): ApiPropertyOptions {
+  const named = (name: string) => rules.find((rule) => rule.name === name);
+  const options = named('isIn')?.constraints[0];
+  const pattern = named('matches')?.constraints[0];
+  const [minimum, maximum] = [named('min')?.constraints[0], named('max')?.constraints[0]];
+  const [minLength, maxLength] = (named('isLength')?.constraints ?? [undefined, named('maxLength')?.constraints[0]]) as (
+    | number
+    | undefined
+  )[];
+  return {
+    ...scalar(named),
+    ...(options !== undefined && { type: 'string', enum: options as string[] }),
+    ...(pattern instanceof RegExp && { pattern: pattern.source }),
+    ...(minimum !== undefined && { minimum: minimum as number }),
+    ...(maximum !== undefined && { maximum: maximum as number }),
+    ...(minLength !== undefined && { minLength }),
+    ...(maxLength !== undefined && { maxLength }),
+  } as ApiPropertyOptions;
+}
+
+function scalar(named: (name: string) => Rule | undefined): ApiPropertyOptions {
+  if (named('isInt')) return { type: 'integer' };
+  if (named('isNumber')) return { type: 'number' };
+  if (named('isBoolean')) return { type: 'boolean' };
+  if (named('isObject')) return { type: 'object', additionalProperties: true };
+  return named('isUuid') ? { type: 'string', format: 'uuid' } : { type: 'string' };
+}
+
+function describeProperty(target: Constructor, property: string, rules: readonly Rule[]): void {
+  const nested = defaultMetadataStorage.findTypeMetadata(target, property)?.typeFunction();
+  const isArray = rules.some(({ name }) => name === 'isArray');
+  const isOptional = rules.some(({ type }) => type === 'conditionalValidation');
+  const isNested = nested !== undefined && rules.some(({ type }) => type === 'nestedValidation');
+  const options = isNested ? ({ type: () => nested } as ApiPropertyOptions) : ruleOptions(rules);
+  ApiProperty({ ...options, isArray, required: !isOptional } as ApiPropertyOptions)(target.prototype, property);
+}
+
+/** Derives the API's schemas from the contract's own validation rules, so that nothing is declared twice. */
+function describeContract(): void {
+  for (const entry of Object.values(contract)) {
+    if (typeof entry !== 'function' || !/^class\b/.test(Function.prototype.toString.call(entry))) continue;
+    const target = entry as unknown as Constructor;
+    const rules = getMetadataStorage().getTargetValidationMetadatas(target, '', false, false) as unknown as readonly Rule[];
+    const properties = [...new Set(rules.map(({ propertyName }) => propertyName))];
+    for (const property of properties)
+      describeProperty(
+        target,
+        property,
+        rules.filter(({ propertyName }) => propertyName === property),
+      );
+  }
+}
+
+export function openApiDocument(app: INestApplication): OpenAPIObject {
+  describeContract();
+  const config = new DocumentBuilder()
+    .setTitle('Wainrope')
+    .setDescription('Register of recovery gear and checked rig plans. SI units: N, m, kg, rad.')
+    .setVersion('1')
+    .build();
+  return SwaggerModule.createDocument(app, config, { operationIdFactory: (_controller, method) => method });
+}

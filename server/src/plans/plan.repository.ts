@@ -1,0 +1,132 @@
+import { Injectable } from '@nestjs/common';
+import type { Case, Report } from '@wainrope/core';
+import { sql } from 'kysely';
+import type { Actor } from '../actor/actor.ts';
+import type { TeamTransaction } from '../database/team-database.ts';
+
+/** A plan's newest version with the case it judged. */
+export interface StoredPlan {
+  readonly planId: string;
+  readonly name: string;
+  readonly version: number;
+  readonly judgedCase: unknown;
+  readonly report: Report;
+  readonly policyHash: string;
+  readonly coreVersion: string;
+  readonly asOf: string;
+  readonly savedAt: string;
+  readonly savedBy: string;
+}
+
+export interface NewVersion {
+  readonly planId: string;
+  readonly version: number;
+  readonly name: string;
+  readonly judgedCase: Case;
+  readonly report: Report;
+  readonly policyHash: string;
+}
+
+@Injectable()
+export class PlanRepository {
+  private newest(trx: TeamTransaction) {
+    return trx
+      .selectFrom('plan')
+      .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
+      .innerJoin('person', 'person.person_id', 'v.saved_by')
+      .select([
+        'plan.plan_id',
+        'plan.name',
+        'plan.version_no',
+        'v.judged_case',
+        'v.report',
+        'v.policy_hash',
+        'v.core_version',
+        'v.as_of',
+        'v.saved_at',
+        'person.name as saved_by_name',
+      ]);
+  }
+
+  /** One page of plans in name order, after a name. */
+  async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly StoredPlan[]> {
+    let query = this.newest(trx);
+    if (after !== undefined)
+      query = query.where(
+        sql<boolean>`(lower(plan.name), plan.plan_id::text) > (split_part(${after}, ${'\u001f'}, 1), split_part(${after}, ${'\u001f'}, 2))`,
+      );
+    const rows = await query.orderBy(sql`lower(plan.name)`).orderBy(sql`plan.plan_id::text`).limit(limit).execute();
+    return rows.map(stored);
+  }
+
+  async byId(trx: TeamTransaction, planId: string): Promise<StoredPlan | undefined> {
+    const row = await this.newest(trx).where('plan.plan_id', '=', planId).executeTakeFirst();
+    return row && stored(row);
+  }
+
+  /** The version that stands, held against other savers until this transaction ends. */
+  async lockVersion(trx: TeamTransaction, planId: string): Promise<number | undefined> {
+    const row = await trx.selectFrom('plan').select('version_no').where('plan_id', '=', planId).forUpdate().executeTakeFirst();
+    return row?.version_no;
+  }
+
+  async addPlan(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
+    await trx
+      .insertInto('plan')
+      .values({ team_id: actor.teamId, plan_id: version.planId, name: version.name, version_no: version.version })
+      .execute();
+    await this.addVersionRow(trx, actor, version);
+  }
+
+  async addVersion(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
+    await trx.updateTable('plan').set({ name: version.name, version_no: version.version }).where('plan_id', '=', version.planId).execute();
+    await this.addVersionRow(trx, actor, version);
+  }
+
+  private async addVersionRow(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
+    await trx
+      .insertInto('plan_version')
+      .values({
+        team_id: actor.teamId,
+        plan_id: version.planId,
+        version_no: version.version,
+        name: version.name,
+        judged_case: JSON.stringify(version.judgedCase),
+        report: JSON.stringify(version.report),
+        policy_hash: version.policyHash,
+        core_version: version.report.coreVersion,
+        as_of: version.judgedCase.asOf,
+        saved_by: actor.personId,
+      })
+      .execute();
+  }
+}
+
+interface JoinedRow {
+  readonly plan_id: string;
+  readonly name: string;
+  readonly version_no: number;
+  readonly judged_case: unknown;
+  readonly report: unknown;
+  readonly policy_hash: string;
+  readonly core_version: string;
+  readonly as_of: string;
+  readonly saved_at: Date;
+  readonly saved_by_name: string;
+}
+
+/** The report was written by this server from core’s own data, never from a browser. */
+function stored(row: JoinedRow): StoredPlan {
+  return {
+    planId: row.plan_id,
+    name: row.name,
+    version: row.version_no,
+    judgedCase: row.judged_case,
+    report: row.report as Report,
+    policyHash: row.policy_hash,
+    coreVersion: row.core_version,
+    asOf: row.as_of,
+    savedAt: row.saved_at.toISOString(),
+    savedBy: row.saved_by_name,
+  };
+}

@@ -1,0 +1,182 @@
+import { Injectable } from '@nestjs/common';
+import {
+  gearFactsOf,
+  type PlanCreate,
+  type PlanList,
+  type PlanSave,
+  type PlanSummary,
+  type PlanView,
+  type RigFileView,
+} from '@wainrope/contract';
+import {
+  type Case,
+  caseCodec,
+  gearIdsOf,
+  judge,
+  type Report,
+  RIG_FILE_FORMAT,
+  RIG_FILE_VERSION,
+  type Rig,
+  read,
+  readRig,
+} from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { Clock } from '../clock/clock.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { conflict, invalid, notFound } from '../http/problem.ts';
+import { TeamService } from '../team/team.service.ts';
+import { outOfDateReasons } from './out-of-date.ts';
+import { PlanRepository, type StoredPlan } from './plan.repository.ts';
+
+const PAGE = 100;
+
+interface Judged {
+  readonly judgedCase: Case;
+  readonly report: Report;
+  readonly policyHash: string;
+}
+
+@Injectable()
+export class PlanService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: PlanRepository,
+    private readonly gear: GearRepository,
+    private readonly teams: TeamService,
+    private readonly clock: Clock,
+  ) {}
+
+  async list(actor: Actor, after?: string): Promise<PlanList> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const plans = await this.repository.page(trx, { limit: PAGE + 1, ...(after !== undefined && { after }) });
+      const items: PlanSummary[] = [];
+      for (const plan of plans.slice(0, PAGE)) items.push(await this.summary(trx, plan));
+      const last = plans.length > PAGE ? plans[PAGE - 1] : undefined;
+      return { items, ...(last && { next: `${last.name.toLowerCase()}\u001f${last.planId}` }) };
+    });
+  }
+
+  async get(actor: Actor, planId: string): Promise<PlanView> {
+    return this.database.inTeam(actor.teamId, async (trx) => this.view(trx, await this.stored(trx, planId)));
+  }
+
+  /** Sent twice with one id, it makes one plan. */
+  async create(actor: Actor, { planId, name, rig }: PlanCreate): Promise<PlanView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const existing = await this.repository.byId(trx, planId);
+      if (existing) return this.view(trx, existing);
+      const judged = await this.judged(trx, name, rig);
+      await this.repository.addPlan(trx, actor, { planId, version: 1, name, ...judged });
+      return this.view(trx, await this.stored(trx, planId));
+    });
+  }
+
+  /** The server solves again: a verdict is never taken from a browser. */
+  async save(actor: Actor, planId: string, { name, rig, baseVersion }: PlanSave): Promise<PlanView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const version = await this.repository.lockVersion(trx, planId);
+      if (version === undefined) throw notFound('plan', planId);
+      if (version !== baseVersion) {
+        const current = await this.view(trx, await this.stored(trx, planId));
+        throw conflict(`Version ${version} was saved by ${current.saved.savedBy} while you worked on version ${baseVersion}.`, current);
+      }
+      const judged = await this.judged(trx, name, rig);
+      await this.repository.addVersion(trx, actor, { planId, version: version + 1, name, ...judged });
+      return this.view(trx, await this.stored(trx, planId));
+    });
+  }
+
+  /** The plan as a self-contained rig file, with the facts as they stand today. */
+  async rigFile(actor: Actor, planId: string): Promise<RigFileView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const { fresh } = await this.fresh(trx, await this.stored(trx, planId));
+      return { format: RIG_FILE_FORMAT, version: RIG_FILE_VERSION, case: fresh.judgedCase };
+    });
+  }
+
+  private async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
+    const plan = await this.repository.byId(trx, planId);
+    if (!plan) throw notFound('plan', planId);
+    return plan;
+  }
+
+  private async judged(trx: TeamTransaction, name: string, rig: unknown): Promise<Judged> {
+    const draft = readRig(rig, await this.knownIds(trx, rig));
+    if (!draft.ok) throw invalid(draft.faults, 'This rig is not understood; nothing was saved.');
+    return this.judgeToday(trx, name, draft.value);
+  }
+
+  private async judgeToday(trx: TeamTransaction, name: string, rig: Rig): Promise<Judged> {
+    const pieces = await this.gear.byIds(trx, gearIdsOf(rig));
+    const { policy, contentHash } = await this.teams.policyInForce(trx);
+    const order = new Map(gearIdsOf(rig).map((id, index) => [id, index]));
+    const gear = pieces.map(gearFactsOf).sort((a, b) => (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0));
+    const judgedCase: Case = { kind: 'rig', name, asOf: this.clock.today(), rig, gear, policy };
+    return { judgedCase, report: judge(judgedCase), policyHash: contentHash };
+  }
+
+  /** Ids that the rig names and the register has. */
+  private async knownIds(trx: TeamTransaction, rig: unknown): Promise<ReadonlySet<string>> {
+    const named = new Set(JSON.stringify(rig).match(/[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/gi) ?? []);
+    return new Set((await this.gear.byIds(trx, [...named])).map(({ gearId }) => gearId));
+  }
+
+  private savedCase(plan: StoredPlan): Case {
+    const result = read(caseCodec, plan.judgedCase);
+    if (!result.ok)
+      throw new Error(
+        `Plan ${plan.planId} version ${plan.version} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`,
+      );
+    return result.value;
+  }
+
+  private async fresh(
+    trx: TeamTransaction,
+    plan: StoredPlan,
+  ): Promise<{ readonly saved: Case; readonly fresh: Judged; readonly reasons: readonly string[] }> {
+    const saved = this.savedCase(plan);
+    const fresh = await this.judgeToday(trx, plan.name, saved.rig);
+    const reasons = outOfDateReasons({
+      saved: { judgedCase: saved, policyHash: plan.policyHash, coreVersion: plan.coreVersion, goodUntil: plan.report.goodUntil },
+      fresh: fresh.judgedCase,
+      policyHash: fresh.policyHash,
+    });
+    return { saved, fresh, reasons };
+  }
+
+  private async summary(trx: TeamTransaction, plan: StoredPlan): Promise<PlanSummary> {
+    const { fresh, reasons } = await this.fresh(trx, plan);
+    const weakest = fresh.report.places.find(({ id }) => id === fresh.report.weakestPlaceId);
+    return {
+      planId: plan.planId,
+      name: plan.name,
+      version: plan.version,
+      savedAt: plan.savedAt,
+      savedBy: plan.savedBy,
+      savedVerdict: plan.report.verdict,
+      verdict: fresh.report.verdict,
+      outOfDate: [...reasons],
+      ...(weakest && { weakest: [weakest.tag, weakest.name].filter(Boolean).join(' ') }),
+    };
+  }
+
+  private async view(trx: TeamTransaction, plan: StoredPlan): Promise<PlanView> {
+    const { saved, fresh, reasons } = await this.fresh(trx, plan);
+    return {
+      planId: plan.planId,
+      name: plan.name,
+      version: plan.version,
+      rig: saved.rig,
+      saved: {
+        report: plan.report,
+        asOf: plan.asOf,
+        savedAt: plan.savedAt,
+        savedBy: plan.savedBy,
+        policyHash: plan.policyHash,
+        coreVersion: plan.coreVersion,
+      },
+      fresh: { report: fresh.report, asOf: fresh.judgedCase.asOf, outOfDate: [...reasons] },
+    };
+  }
+}

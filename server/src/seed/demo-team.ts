@@ -1,0 +1,91 @@
+import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { INestApplicationContext } from '@nestjs/common';
+import { daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { Clock } from '../clock/clock.ts';
+import { TeamDatabase } from '../database/team-database.ts';
+import { GearService } from '../gear/gear.service.ts';
+import { RegisterImportService } from '../gear/register-import.service.ts';
+import { PlanService } from '../plans/plan.service.ts';
+import { TeamRepository } from '../team/team.repository.ts';
+import { TeamService } from '../team/team.service.ts';
+
+interface DemoFile {
+  readonly baseDate: string;
+  readonly team: { readonly name: string; readonly decimalMark: '.' | ',' };
+  readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
+  readonly kits: readonly string[];
+  readonly vehicles: readonly {
+    readonly name: string;
+    readonly model: string;
+    readonly massKg: number;
+    readonly lengthM: number;
+    readonly widthM: number;
+  }[];
+  readonly plans: readonly string[];
+}
+
+/** Moves every calendar day in a text by some days, so that the demo is always as fresh as on its base date. */
+export function shiftDays(text: string, days: number): string {
+  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) =>
+    isDay(day) ? new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10) : day,
+  );
+}
+
+/** Loads the demo team from its open files through the same services that people use. */
+export async function seedDemoTeam(app: INestApplicationContext, folder: string): Promise<void> {
+  const demo = JSON.parse(await readFile(join(folder, 'team.json'), 'utf8')) as DemoFile;
+  const days = daysBetween(demo.baseDate, app.get(Clock).today());
+  const actor = await app
+    .get(TeamService)
+    .found({ ...demo.team, people: demo.people, demo: 'Everything here is invented: the team, its people, its gear and its country.' });
+  await app.get(TeamDatabase).inTeam(actor.teamId, async (trx) => {
+    const repository = app.get(TeamRepository);
+    for (const kit of demo.kits) await repository.addKit(trx, actor.teamId, kit);
+    for (const { name, model, massKg, lengthM, widthM } of demo.vehicles)
+      await repository.addVehicle(trx, {
+        team_id: actor.teamId,
+        vehicle_id: randomUUID(),
+        name,
+        model,
+        mass_kg: massKg,
+        length_m: lengthM,
+        width_m: widthM,
+      });
+  });
+  await importRegister(app, actor, shiftDays(await readFile(join(folder, 'register.csv'), 'utf8'), days));
+  const idOfName = await idsByName(app, actor);
+  for (const file of demo.plans) await addPlan(app, actor, await readFile(join(folder, 'plans', file), 'utf8'), idOfName);
+}
+
+async function importRegister(app: INestApplicationContext, actor: Actor, csv: string): Promise<void> {
+  const service = app.get(RegisterImportService);
+  const request = { fileName: 'register.csv', contentBase64: Buffer.from(csv).toString('base64') };
+  const { rows } = await service.preview(actor, request);
+  const faulty = rows.filter(({ outcome }) => outcome === 'faulty');
+  if (faulty.length > 0) throw new Error(`The demo register has faults: ${JSON.stringify(faulty)}`);
+  await service.commit(actor, { ...request, rows: rows.filter(({ outcome }) => outcome !== 'empty').map(({ row }) => row) });
+}
+
+/** Ids of pieces by tag and of vehicles by name. */
+async function idsByName(app: INestApplicationContext, actor: Actor): Promise<ReadonlyMap<string, string>> {
+  const { items } = await app.get(GearService).page(actor, { limit: 1000 });
+  const { vehicles } = await app.get(TeamService).view(actor);
+  return new Map([
+    ...items.map(({ tag, gearId }) => [tag, gearId] as const),
+    ...vehicles.map(({ name, vehicleId }) => [name, vehicleId] as const),
+  ]);
+}
+
+/** Demo plans name pieces by tag and vehicles by name; the register's ids take their place. */
+async function addPlan(app: INestApplicationContext, actor: Actor, text: string, idOfName: ReadonlyMap<string, string>): Promise<void> {
+  const file = readRigFile(JSON.parse(text));
+  if (!file.ok) throw new Error(`A demo plan is not readable: ${file.faults[0]?.path} ${file.faults[0]?.message}`);
+  const { name, rig } = file.value.case;
+  const named = JSON.parse(JSON.stringify(rig), (key, value) =>
+    key === 'gearId' || key === 'vehicleId' ? (idOfName.get(value) ?? value) : value,
+  ) as Rig;
+  await app.get(PlanService).create(actor, { planId: randomUUID(), name, rig: named });
+}

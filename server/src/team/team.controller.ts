@@ -1,0 +1,16 @@
+import { Controller, Get } from '@nestjs/common';
+import { ApiOkResponse } from '@nestjs/swagger';
+import { TeamView } from '@wainrope/contract';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { TeamService } from './team.service.ts';
+
+@Controller('team')
+export class TeamController {
+  constructor(private readonly service: TeamService) {}
+
+  @Get()
+  @ApiOkResponse({ type: TeamView })
+  getTeam(@CurrentActor() actor: Actor): Promise<TeamView> {
+    return this.service.view(actor);
+  }
+}

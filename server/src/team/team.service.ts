@@ -1,0 +1,102 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { TeamView } from '@wainrope/contract';
+import { canonicalJson, type Policy, policyCodec, read, teamStandard } from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { Clock } from '../clock/clock.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { TeamRepository } from './team.repository.ts';
+
+export interface PolicyInForce {
+  readonly policyVersionId: string;
+  readonly contentHash: string;
+  readonly policy: Policy;
+}
+
+export interface NewTeam {
+  readonly name: string;
+  readonly decimalMark: '.' | ',';
+  readonly demo?: string;
+  readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
+}
+
+export const policyHash = (policy: Policy): string => createHash('sha256').update(canonicalJson(policy)).digest('hex').slice(0, 16);
+
+@Injectable()
+export class TeamService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: TeamRepository,
+    private readonly clock: Clock,
+  ) {}
+
+  async view(actor: Actor): Promise<TeamView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const team = await this.repository.team(trx);
+      const vehicles = await this.repository.vehicles(trx);
+      const kits = await this.repository.kits(trx);
+      const { policyVersionId, contentHash, policy } = await this.policyInForce(trx);
+      return {
+        teamId: team.team_id,
+        name: team.name,
+        decimalMark: team.decimal_mark,
+        today: this.clock.today(),
+        actor: { personId: actor.personId, name: actor.name, role: actor.role },
+        kits: kits.map(({ kit_id, name }) => ({ kitId: kit_id, name })),
+        vehicles: vehicles.map(({ vehicle_id, name, model, mass_kg, length_m, width_m }) => ({
+          vehicleId: vehicle_id,
+          name,
+          model,
+          massKg: mass_kg,
+          lengthM: length_m,
+          widthM: width_m,
+        })),
+        policy: { policyVersionId, contentHash, content: policy },
+        ...(team.demo && { demo: team.demo }),
+      };
+    });
+  }
+
+  async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
+    const row = await this.repository.policy(trx);
+    const result = read(policyCodec, row.content);
+    if (!result.ok)
+      throw new Error(`Policy ${row.policy_version_id} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
+    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };
+  }
+
+  /** Founds a team with its people and the standard policy; its first person becomes the local actor where there is none. */
+  async found({ name, decimalMark, demo, people }: NewTeam): Promise<Actor> {
+    const teamId = randomUUID();
+    const members = people.map((person) => ({ ...person, personId: randomUUID() }));
+    const first = members[0];
+    if (!first) throw new Error('Broken invariant: a team is founded by at least one person');
+    await this.database.inTeam(teamId, async (trx) => {
+      await trx
+        .insertInto('team')
+        .values({ team_id: teamId, name, decimal_mark: decimalMark, demo: demo ?? null })
+        .execute();
+      await trx
+        .insertInto('person')
+        .values(members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role })))
+        .execute();
+      await trx
+        .insertInto('policy_version')
+        .values({
+          team_id: teamId,
+          policy_version_id: randomUUID(),
+          content: JSON.stringify(teamStandard),
+          content_hash: policyHash(teamStandard),
+          reason: 'Standard tables at founding',
+          created_by: first.personId,
+        })
+        .execute();
+      await trx
+        .insertInto('local_actor')
+        .values({ team_id: teamId, person_id: first.personId })
+        .onConflict((conflict) => conflict.doNothing())
+        .execute();
+    });
+    return { teamId, personId: first.personId, name: first.name, role: first.role };
+  }
+}
