@@ -65,7 +65,11 @@ async function start() {
   prepareDatabase(database);
   const server = await startServer(database, { host, port, watch: options.dev });
   undo.push(() => server.stop());
-  server.ended.then(() => !stopping && (console.error('The server ended.'), stopAll(1)));
+  server.ended.then(() => {
+    if (stopping) return;
+    console.error('The server ended.');
+    stopAll(1);
+  });
   if (options.dev) startDevelopment(server.address);
   console.log(
     `\n  Wainrope is ready:  ${server.address}\n  API documents:      ${server.address}/api/docs\n\n  Ctrl-C stops it. The data stays in ${data}.\n`,

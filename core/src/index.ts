@@ -25,7 +25,7 @@ export { type DangerCircle, dangerCircles } from './hazards/danger-zones.ts';
 export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
 export { explainPlace, type PlaceExplanation } from './judgement/explain-place.ts';
 export { counted, judge } from './judgement/judge.ts';
-export type { LimitContext } from './judgement/piece-limit.ts';
+export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
 export { pieceLimit } from './judgement/piece-limit.ts';
 export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';

@@ -1,1 +1,17 @@
-document.body.textContent='x'
+import 'reflect-metadata';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { App } from './App.tsx';
+import { store } from './store.ts';
+import './styles.css';
+
+const root = document.getElementById('root');
+if (root === null) throw new Error('Broken invariant: the page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <App />
+    </Provider>
+  </StrictMode>,
+);

@@ -42,7 +42,7 @@ const TRANSPORT: { readonly [status: number]: { readonly title: string; readonly
 export function problemOf(error: unknown): Omit<Problem, 'type'> {
   if (error instanceof ProblemException) return error.problem;
   const status = error instanceof HttpException ? error.getStatus() : httpStatus(error as HttpLike);
-  const words = TRANSPORT[status];
+  const words = error instanceof HttpException && status === 400 ? { title: 'Not accepted', detail: error.message } : TRANSPORT[status];
   if (words) return { status, ...words };
   if (status < 500)
     return { status, title: 'Not accepted', detail: error instanceof Error ? error.message : 'The request cannot be accepted.' };

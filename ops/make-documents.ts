@@ -1,0 +1,43 @@
+// Writes the documents that come from code: the table of rules and the schemas of the open formats.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { exportColumns } from '@wainrope/contract';
+import { gearClasses, gearClassNames, rigFileCodec, rules } from '@wainrope/core';
+
+const docs = resolve(import.meta.dirname, '../docs');
+mkdirSync(resolve(docs, 'formats'), { recursive: true });
+
+const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
+const table = [...rules]
+  .sort((a, b) => a.code.localeCompare(b.code))
+  .map(({ code, severity, softenable, why, needs }) => row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs]));
+writeFileSync(
+  resolve(docs, 'rules.md'),
+  [
+    '# Rules',
+    '',
+    'Made from the code by `npm run generate`. A rule answers *found*, *not found* or *undecided*; an undecided stop, fix or caution counts as a caution and asks its question.',
+    '',
+    row(['code', 'severity', 'team may soften', 'why', 'reads']),
+    row(['---', '---', '---', '---', '---']),
+    ...table,
+    '',
+  ].join('\n'),
+);
+
+writeFileSync(
+  resolve(docs, 'formats/wainrope.rig.schema.json'),
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.rig, version 1', ...rigFileCodec.schema }, null, 1)}\n`,
+);
+
+const columns = Object.fromEntries(
+  exportColumns.map(({ key, label, attribute }) => [
+    key,
+    { type: 'string', title: label, ...(attribute?.field.type === 'choice' && { enum: ['', ...attribute.field.options] }) },
+  ]),
+);
+const classes = gearClassNames.map((kind) => ({ const: kind, title: gearClasses[kind].label }));
+writeFileSync(
+  resolve(docs, 'formats/register.schema.json'),
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'register CSV, one row, every cell as text', type: 'object', required: ['tag', 'class'], properties: { ...columns, class: { oneOf: classes } }, additionalProperties: false }, null, 1)}\n`,
+);

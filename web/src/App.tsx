@@ -1,0 +1,43 @@
+import { lazy, Suspense } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Shell } from './shell/Shell.tsx';
+
+const GearListPage = lazy(async () => ({ default: (await import('./gear/GearListPage.tsx')).GearListPage }));
+const GearPage = lazy(async () => ({ default: (await import('./gear/GearPage.tsx')).GearPage }));
+const GearEditPage = lazy(async () => ({ default: (await import('./gear/GearEditPage.tsx')).GearEditPage }));
+const ImportPage = lazy(async () => ({ default: (await import('./gear/ImportPage.tsx')).ImportPage }));
+const PlanListPage = lazy(async () => ({ default: (await import('./plans/PlanListPage.tsx')).PlanListPage }));
+const NewPlanPage = lazy(async () => ({ default: (await import('./plans/NewPlanPage.tsx')).NewPlanPage }));
+const PlannerPage = lazy(async () => ({ default: (await import('./plans/PlannerPage.tsx')).PlannerPage }));
+
+export function App() {
+  return (
+    <BrowserRouter>
+      <Suspense fallback={<p className="p-6">Loading…</p>}>
+        <Routes>
+          <Route element={<Shell />}>
+            <Route index element={<Navigate to="/plans" replace />} />
+            <Route path="gear" element={<GearListPage />} />
+            <Route path="gear/new" element={<GearEditPage />} />
+            <Route path="gear/import" element={<ImportPage />} />
+            <Route path="gear/:gearId" element={<GearPage />} />
+            <Route path="gear/:gearId/edit" element={<GearEditPage />} />
+            <Route path="plans" element={<PlanListPage />} />
+            <Route path="plans/new" element={<NewPlanPage />} />
+            <Route path="plans/:planId" element={<PlannerPage />} />
+            <Route path="*" element={<NothingHere />} />
+          </Route>
+        </Routes>
+      </Suspense>
+    </BrowserRouter>
+  );
+}
+
+function NothingHere() {
+  return (
+    <div className="p-6">
+      <h1 className="text-2xl">There is nothing at this address</h1>
+      <p>Use the words at the top to go on.</p>
+    </div>
+  );
+}

@@ -1,0 +1,489 @@
+import { baseApi as api } from "../base-api.ts";
+const injectedRtkApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    getTeam: build.query<GetTeamApiResponse, GetTeamApiArg>({
+      query: () => ({ url: `/api/v1/team` }),
+    }),
+    listGear: build.query<ListGearApiResponse, ListGearApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear`,
+        params: {
+          after: queryArg.after,
+          limit: queryArg.limit,
+        },
+      }),
+    }),
+    createGear: build.mutation<CreateGearApiResponse, CreateGearApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear`,
+        method: "POST",
+        body: queryArg.gearCreate,
+      }),
+    }),
+    exportGear: build.query<ExportGearApiResponse, ExportGearApiArg>({
+      query: () => ({ url: `/api/v1/gear/export.csv` }),
+    }),
+    getGear: build.query<GetGearApiResponse, GetGearApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/gear/${queryArg.gearId}` }),
+    }),
+    changeGear: build.mutation<ChangeGearApiResponse, ChangeGearApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}`,
+        method: "PUT",
+        body: queryArg.gearChange,
+      }),
+    }),
+    previewImport: build.mutation<
+      PreviewImportApiResponse,
+      PreviewImportApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/import/preview`,
+        method: "POST",
+        body: queryArg.importRequest,
+      }),
+    }),
+    importGear: build.mutation<ImportGearApiResponse, ImportGearApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/import`,
+        method: "POST",
+        body: queryArg.importCommit,
+      }),
+    }),
+    listPlans: build.query<ListPlansApiResponse, ListPlansApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans`,
+        params: {
+          after: queryArg.after,
+        },
+      }),
+    }),
+    createPlan: build.mutation<CreatePlanApiResponse, CreatePlanApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans`,
+        method: "POST",
+        body: queryArg.planCreate,
+      }),
+    }),
+    getPlan: build.query<GetPlanApiResponse, GetPlanApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/plans/${queryArg.planId}` }),
+    }),
+    savePlan: build.mutation<SavePlanApiResponse, SavePlanApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}`,
+        method: "PUT",
+        body: queryArg.planSave,
+      }),
+    }),
+    getRigFile: build.query<GetRigFileApiResponse, GetRigFileApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/rig-file`,
+      }),
+    }),
+  }),
+  overrideExisting: false,
+});
+export { injectedRtkApi as generatedApi };
+export type GetTeamApiResponse = /** status 200  */ TeamView;
+export type GetTeamApiArg = void;
+export type ListGearApiResponse = /** status 200  */ GearPage;
+export type ListGearApiArg = {
+  after?: string;
+  limit?: number;
+};
+export type CreateGearApiResponse = /** status 201  */ GearView;
+export type CreateGearApiArg = {
+  gearCreate: GearCreate;
+};
+export type ExportGearApiResponse = unknown;
+export type ExportGearApiArg = void;
+export type GetGearApiResponse = /** status 200  */ GearView;
+export type GetGearApiArg = {
+  gearId: string;
+};
+export type ChangeGearApiResponse = /** status 200  */ GearView;
+export type ChangeGearApiArg = {
+  gearId: string;
+  gearChange: GearChange;
+};
+export type PreviewImportApiResponse = /** status 200  */ ImportPreview;
+export type PreviewImportApiArg = {
+  importRequest: ImportRequest;
+};
+export type ImportGearApiResponse = /** status 200  */ ImportResult;
+export type ImportGearApiArg = {
+  importCommit: ImportCommit;
+};
+export type ListPlansApiResponse = /** status 200  */ PlanList;
+export type ListPlansApiArg = {
+  after?: string;
+};
+export type CreatePlanApiResponse = /** status 201  */ PlanView;
+export type CreatePlanApiArg = {
+  planCreate: PlanCreate;
+};
+export type GetPlanApiResponse = /** status 200  */ PlanView;
+export type GetPlanApiArg = {
+  planId: string;
+};
+export type SavePlanApiResponse = /** status 200  */ PlanView;
+export type SavePlanApiArg = {
+  planId: string;
+  planSave: PlanSave;
+};
+export type GetRigFileApiResponse = /** status 200  */ RigFileView;
+export type GetRigFileApiArg = {
+  planId: string;
+};
+export type PersonView = {
+  personId: string;
+  name: string;
+  role: "coordinator" | "gear-keeper" | "member" | "reader";
+};
+export type KitView = {
+  kitId: string;
+  name: string;
+};
+export type VehicleView = {
+  vehicleId: string;
+  name: string;
+  model: string;
+  massKg: number;
+  lengthM: number;
+  widthM: number;
+};
+export type PolicyView = {
+  policyVersionId: string;
+  contentHash: string;
+  content: {
+    [key: string]: any;
+  };
+};
+export type TeamView = {
+  teamId: string;
+  name: string;
+  decimalMark: "." | ",";
+  today: string;
+  actor: PersonView;
+  kits: KitView[];
+  vehicles: VehicleView[];
+  policy: PolicyView;
+  demo?: string;
+};
+export type MarkReading = {
+  unit: string;
+  forceN: number;
+};
+export type MarkView = {
+  asWritten: string;
+  basis: "wll" | "mbs" | "proof" | "basket-mbs" | "rated-pull" | "unstated";
+  source: "stamped" | "label" | "makers-paper" | "advert" | "team-test";
+  settingDecided: boolean;
+  readings: MarkReading[];
+};
+export type InspectionView = {
+  on: string;
+  grade: "A" | "B" | "C" | "D";
+  nextDue?: string;
+  by?: string;
+};
+export type GearView = {
+  tag: string;
+  kind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  name: string;
+  state: "in-use" | "quarantined" | "retired";
+  marks: MarkView[];
+  attributes: {
+    [key: string]: any;
+  };
+  overloadsSinceInspection: number;
+  maker?: string;
+  model?: string;
+  owner?: string;
+  kitId?: string;
+  vehicleId?: string;
+  madeOn?: string;
+  boughtOn?: string;
+  firstUsedOn?: string;
+  renewedUntil?: string;
+  note?: string;
+  gearId: string;
+  rowVersion: number;
+  factsRevision: number;
+  inspection?: InspectionView;
+};
+export type GearPage = {
+  items: GearView[];
+  next?: string;
+};
+export type MarkInput = {
+  asWritten: string;
+  basis?: "wll" | "mbs" | "proof" | "basket-mbs" | "rated-pull" | "unstated";
+  source: "stamped" | "label" | "makers-paper" | "advert" | "team-test";
+};
+export type GearCreate = {
+  gearId: string;
+  tag: string;
+  kind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  name: string;
+  state: "in-use" | "quarantined" | "retired";
+  marks: MarkInput[];
+  attributes: {
+    [key: string]: any;
+  };
+  overloadsSinceInspection: number;
+  maker?: string;
+  model?: string;
+  owner?: string;
+  kitId?: string;
+  vehicleId?: string;
+  madeOn?: string;
+  boughtOn?: string;
+  firstUsedOn?: string;
+  renewedUntil?: string;
+  note?: string;
+};
+export type GearChange = {
+  rowVersion: number;
+  tag: string;
+  kind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  name: string;
+  state: "in-use" | "quarantined" | "retired";
+  marks: MarkInput[];
+  attributes: {
+    [key: string]: any;
+  };
+  overloadsSinceInspection: number;
+  maker?: string;
+  model?: string;
+  owner?: string;
+  kitId?: string;
+  vehicleId?: string;
+  madeOn?: string;
+  boughtOn?: string;
+  firstUsedOn?: string;
+  renewedUntil?: string;
+  note?: string;
+};
+export type ColumnChoice = {
+  heading: string;
+  column?: string;
+  unit?: string;
+};
+export type ImportFault = {
+  column: string;
+  message: string;
+};
+export type ImportRowView = {
+  row: number;
+  outcome: "new" | "changed" | "unchanged" | "faulty" | "empty";
+  tag?: string;
+  name?: string;
+  kind?: string;
+  changes: string[];
+  faults: ImportFault[];
+  understood: string[];
+};
+export type ImportPreview = {
+  encoding: string;
+  separator: string;
+  columns: ColumnChoice[];
+  rows: ImportRowView[];
+};
+export type ImportRequest = {
+  fileName: string;
+  contentBase64: string;
+  columns?: ColumnChoice[];
+};
+export type ImportResult = {
+  created: number;
+  changed: number;
+  unchanged: number;
+  inspections: number;
+};
+export type ImportCommit = {
+  rows: number[];
+  fileName: string;
+  contentBase64: string;
+  columns?: ColumnChoice[];
+};
+export type PlanSummary = {
+  planId: string;
+  name: string;
+  version: number;
+  savedAt: string;
+  savedBy: string;
+  savedVerdict: "clear" | "clear-judged" | "watch" | "stop";
+  verdict: "clear" | "clear-judged" | "watch" | "stop";
+  outOfDate: string[];
+  weakest?: string;
+};
+export type PlanList = {
+  items: PlanSummary[];
+  next?: string;
+};
+export type SavedReport = {
+  report: {
+    [key: string]: any;
+  };
+  asOf: string;
+  savedAt: string;
+  savedBy: string;
+  policyHash: string;
+  coreVersion: string;
+};
+export type FreshReport = {
+  report: {
+    [key: string]: any;
+  };
+  asOf: string;
+  outOfDate: string[];
+};
+export type PlanView = {
+  planId: string;
+  name: string;
+  version: number;
+  rig: {
+    [key: string]: any;
+  };
+  saved: SavedReport;
+  fresh: FreshReport;
+};
+export type PlanCreate = {
+  planId: string;
+  name: string;
+  rig: {
+    [key: string]: any;
+  };
+};
+export type PlanSave = {
+  baseVersion: number;
+  name: string;
+  rig: {
+    [key: string]: any;
+  };
+};
+export type RigFileView = {
+  format: string;
+  version: number;
+  case: {
+    [key: string]: any;
+  };
+};
+export const {
+  useGetTeamQuery,
+  useListGearQuery,
+  useCreateGearMutation,
+  useExportGearQuery,
+  useGetGearQuery,
+  useChangeGearMutation,
+  usePreviewImportMutation,
+  useImportGearMutation,
+  useListPlansQuery,
+  useCreatePlanMutation,
+  useGetPlanQuery,
+  useSavePlanMutation,
+  useGetRigFileQuery,
+} = injectedRtkApi;

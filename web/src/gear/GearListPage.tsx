@@ -1,0 +1,136 @@
+import { gearClasses, gearClassNames, gearStates } from '@wainrope/core';
+import { Download, Plus, Upload } from 'lucide-react';
+import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { GearTable } from './GearTable.tsx';
+import { filterOf, filterPieces } from './gear-filter.ts';
+import { stateWords } from './gear-words.ts';
+import { useRegister } from './use-register.ts';
+
+export function GearListPage() {
+  const { pieces, team, error, refetch } = useRegister();
+  const [params, setParams] = useSearchParams();
+  const filter = useDeferredValue(filterOf(params));
+  const search = useRef<HTMLInputElement>(null);
+  const shown = useMemo(() => (pieces ? filterPieces(pieces, filter) : []), [pieces, filter]);
+  const set = (key: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value === '') before.delete(key);
+        else before.set(key, value);
+        return before;
+      },
+      { replace: true },
+    );
+  useEffect(() => {
+    const slash = (event: globalThis.KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLSelectElement ||
+        event.target instanceof HTMLTextAreaElement;
+      if (event.key !== '/' || typing) return;
+      event.preventDefault();
+      search.current?.focus();
+    };
+    window.addEventListener('keydown', slash);
+    return () => window.removeEventListener('keydown', slash);
+  }, []);
+  const toTable = (event: KeyboardEvent) => {
+    if (event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    document.querySelector<HTMLElement>('[data-gear-row]')?.focus();
+  };
+  const kits = [...new Set((pieces ?? []).map(({ kit }) => kit).filter(Boolean))].sort();
+  const anyFilter = [...params.keys()].some((key) => key !== 'sort');
+  return (
+    <div className="flex min-h-0 flex-1 flex-col px-3 pb-2 sm:px-5">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
+        <h1 className="text-[28px]">Gear</h1>
+        <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
+        <div className="ml-auto flex flex-wrap gap-2">
+          <a className="action" href="/api/v1/gear/export.csv" download="register.csv">
+            <Download size={17} aria-hidden="true" /> Export
+          </a>
+          <Link className="action" to="/gear/import">
+            <Upload size={17} aria-hidden="true" /> Import
+          </Link>
+          <Link className="action-main" to="/gear/new">
+            <Plus size={17} aria-hidden="true" /> Add a piece
+          </Link>
+        </div>
+      </div>
+      <form
+        role="search"
+        className="grid grid-cols-2 gap-2 py-3 sm:grid-cols-[2fr_1.4fr_1fr_1fr_auto]"
+        onSubmit={(event) => event.preventDefault()}
+      >
+        <label className="col-span-2 sm:col-span-1">
+          <span className="sr-only">Search by tag, name, maker, mark or note</span>
+          <input
+            ref={search}
+            type="search"
+            placeholder="Search tag, name, maker, mark…   ( / )"
+            value={params.get('q') ?? ''}
+            onChange={(event) => set('q', event.target.value)}
+            onKeyDown={toTable}
+          />
+        </label>
+        <Choice
+          label="Class"
+          value={filter.kind}
+          onChange={(value) => set('class', value)}
+          options={gearClassNames
+            .filter((kind) => pieces?.some(({ gear }) => gear.kind === kind))
+            .map((kind) => [kind, gearClasses[kind].plural])}
+        />
+        <Choice
+          label="State"
+          value={filter.state}
+          onChange={(value) => set('state', value)}
+          options={gearStates.map((state) => [state, stateWords[state]])}
+        />
+        <Choice label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
+        <button type="button" className="action justify-center" disabled={!anyFilter} onClick={() => setParams({})}>
+          Show all
+        </button>
+      </form>
+      <ProblemNote error={error} retry={refetch} />
+      {pieces && shown.length > 0 && <GearTable pieces={shown} today={team?.today ?? ''} />}
+      {pieces && shown.length === 0 && <Empty register={pieces.length} />}
+    </div>
+  );
+}
+
+function Empty({ register }: { readonly register: number }) {
+  return (
+    <p className="py-10 text-center text-lg">
+      {register === 0
+        ? 'The register is empty. Add a piece, or import a list you already keep.'
+        : 'No piece fits this search. Use fewer words, or show all.'}
+    </p>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [string, string])[];
+  readonly onChange: (value: string) => void;
+}
+
+function Choice({ label, value, options, onChange }: ChoiceProps) {
+  return (
+    <label>
+      <span className="sr-only">{label}</span>
+      <select value={value} onChange={(event) => onChange(event.target.value)}>
+        <option value="">{label}: all</option>
+        {options.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,223 @@
+import type { GearView, MarkView } from '@wainrope/contract';
+import { gearFactsOf } from '@wainrope/contract';
+import {
+  basisWords,
+  explainLimit,
+  type Field,
+  type Figure,
+  force,
+  formatFigure,
+  gearClasses,
+  length,
+  mass,
+  pieceLimit,
+  type ReaderUnits,
+  smallLength,
+  sourceWords,
+  useWords,
+  usualUse,
+} from '@wainrope/core';
+import { Pencil } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { useGetGearQuery } from '../api/wainrope-api.ts';
+import { Explained } from '../shell/Explained.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { Tag } from '../shell/Tag.tsx';
+import { useFigures } from '../shell/use-figures.ts';
+import { stateWords } from './gear-words.ts';
+import { useTeam } from './use-register.ts';
+
+export function GearPage() {
+  const { gearId = '' } = useParams();
+  const { data, error, refetch } = useGetGearQuery({ gearId });
+  const gear = data as GearView | undefined;
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <p className="no-print">
+        <Link className="underline" to="/gear">
+          Gear
+        </Link>
+      </p>
+      <ProblemNote error={error} retry={refetch} />
+      {gear ? <Sheet gear={gear} /> : !error && <p className="py-6">Loading…</p>}
+    </div>
+  );
+}
+
+function Sheet({ gear }: { readonly gear: GearView }) {
+  const { team } = useTeam();
+  const kit = team?.kits.find(({ kitId }) => kitId === gear.kitId)?.name;
+  const vehicle = team?.vehicles.find(({ vehicleId }) => vehicleId === gear.vehicleId)?.name;
+  const facts: readonly (readonly [string, string | undefined])[] = [
+    ['Class', gearClasses[gear.kind].label],
+    ['Maker', [gear.maker, gear.model].filter(Boolean).join(', ')],
+    ['Owner', gear.owner],
+    ['Where', [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ')],
+    ['Made', gear.madeOn],
+    ['Bought', gear.boughtOn],
+    ['First used', gear.firstUsedOn],
+    ['Renewed until', gear.renewedUntil],
+    ['Overloads since inspection', gear.overloadsSinceInspection > 0 ? String(gear.overloadsSinceInspection) : undefined],
+    ['Note', gear.note],
+  ];
+  return (
+    <>
+      <div className="mt-2 flex flex-wrap items-center gap-4 border-b-2 border-ink pb-3">
+        <Tag code={gear.tag} large />
+        <h1 className="text-[30px]">{gear.name}</h1>
+        {gear.state !== 'in-use' && (
+          <strong className="bg-rust px-2 py-1 text-on-rust">{stateWords[gear.state]}: must not be planned with</strong>
+        )}
+        <Link className="action no-print ml-auto" to={`/gear/${gear.gearId}/edit`}>
+          <Pencil size={16} aria-hidden="true" /> Edit
+        </Link>
+      </div>
+      <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_1.15fr]">
+        <div>
+          <Marks marks={gear.marks} />
+          <Inspection gear={gear} today={team?.today ?? ''} />
+          <h2 className="stitched mt-5 pb-1.5 text-xl">About it</h2>
+          <Pairs pairs={facts} />
+        </div>
+        <div>
+          <LimitSheet gear={gear} />
+          <h2 className="stitched mt-5 pb-1.5 text-xl">Sizes and make-up</h2>
+          <Attributes gear={gear} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Pairs({ pairs }: { readonly pairs: readonly (readonly [string, string | undefined])[] }) {
+  const known = pairs.filter(([, value]) => value !== undefined && value !== '');
+  return (
+    <dl className="grid grid-cols-[minmax(8rem,auto)_1fr] gap-x-5 gap-y-1 pt-2">
+      {known.map(([label, value]) => (
+        <div key={label} className="contents">
+          <dt className="text-quiet">{label}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Marks({ marks }: { readonly marks: readonly MarkView[] }) {
+  const { figure } = useFigures();
+  return (
+    <section>
+      <h2 className="stitched pb-1.5 text-xl">As marked</h2>
+      {marks.length === 0 && <p className="pt-2">No mark on record.</p>}
+      <ul>
+        {marks.map((mark) => (
+          <li key={`${mark.asWritten}${mark.basis}`} className="flex flex-wrap items-baseline gap-x-3 pt-2">
+            <strong className="font-mono text-[17px]">“{mark.asWritten}”</strong>
+            <span>{basisWords[mark.basis]}</span>
+            <span className="text-quiet">{sourceWords[mark.source]}</span>
+            <span className="ml-auto font-mono">{mark.readings.map(({ forceN }) => figure(force(forceN))).join(' / ')}</span>
+            {mark.readings.length > 1 && (
+              <Caution>Which ton? {mark.readings.map(({ unit }) => unit).join(', ')} are possible; a strength counts the smallest.</Caution>
+            )}
+            {mark.basis === 'unstated' && <Caution>The mark does not say what it means; it counts as breaking strength.</Caution>}
+            {mark.source === 'advert' && <Caution>An advert is a claim, not a rating.</Caution>}
+            {mark.settingDecided && <Caution>Thousands or decimals? The team’s setting decided.</Caution>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Caution({ children }: { readonly children: React.ReactNode }) {
+  return <span className="basis-full border-l-4 border-signal pl-2 text-amber-ink">{children}</span>;
+}
+
+function Inspection({ gear, today }: { readonly gear: GearView; readonly today: string }) {
+  const { inspection } = gear;
+  const overdue = inspection?.nextDue !== undefined && inspection.nextDue < today;
+  return (
+    <section>
+      <h2 className="stitched mt-5 pb-1.5 text-xl">Last inspection</h2>
+      {inspection ? (
+        <p className="flex flex-wrap items-baseline gap-x-3 pt-2">
+          <strong className="font-head text-3xl">Grade {inspection.grade}</strong>
+          <span>
+            on {inspection.on}
+            {inspection.by && ` by ${inspection.by}`}
+          </span>
+          <span className={overdue ? 'font-semibold text-rust' : 'text-quiet'}>
+            {inspection.nextDue ? `${overdue ? 'overdue since' : 'next due'} ${inspection.nextDue}` : 'no next date set'}
+          </span>
+        </p>
+      ) : (
+        <p className="pt-2 text-amber-ink">Never inspected on record; it counts as worn.</p>
+      )}
+    </section>
+  );
+}
+
+function LimitSheet({ gear }: { readonly gear: GearView }) {
+  const { team, policy } = useTeam();
+  const { figure } = useFigures();
+  if (!team || !policy) return null;
+  const facts = gearFactsOf(gear);
+  const use = usualUse(facts.kind);
+  const context = { policy, asOf: team.today, wet: false };
+  const limit = pieceLimit(facts, use, context);
+  const term = use && explainLimit(facts, use, context);
+  return (
+    <section>
+      <h2 className="stitched pb-1.5 text-xl">Working load limit</h2>
+      {limit.kind === 'rated' && use && (
+        <>
+          <p className="flex flex-wrap items-baseline gap-x-3 pt-2">
+            <strong className="font-head text-4xl">{figure(force(limit.wllN))}</strong>
+            <span className="text-quiet">as {useWords[use]}, straight and dry</span>
+          </p>
+          <h3 className="pt-2 font-sans text-[15px] font-normal text-quiet">How it was worked out</h3>
+          {term && <Explained term={term} />}
+        </>
+      )}
+      {limit.kind === 'unrated' && (
+        <p className="pt-2 text-rust">Not rated: nothing marked on it is on record, so it never passes a check.</p>
+      )}
+      {limit.kind === 'carries-nothing' && (
+        <p className="pt-2">
+          {gear.kind === 'winch'
+            ? 'A winch is judged by its rated pull on the layer that works, in each plan.'
+            : 'Pieces of this class are never loaded; they have no working limit.'}
+        </p>
+      )}
+      <p className="pt-3 text-[15px] text-quiet">
+        An estimate from what is on record. The lowest marked limit and the maker’s instructions win.
+      </p>
+    </section>
+  );
+}
+
+function attributeText(field: Field, value: unknown, units: ReaderUnits): string {
+  const figures: { readonly [type: string]: (si: number) => Figure } = { length, 'small-length': smallLength, mass, force };
+  const make = figures[field.type];
+  if (make && typeof value === 'number') return formatFigure(make(value), units);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return String(value).replaceAll('-', ' ');
+}
+
+function Attributes({ gear }: { readonly gear: GearView }) {
+  const { units } = useFigures();
+  const fields = Object.entries<Field>(gearClasses[gear.kind].fields);
+  const values = gear.attributes as { readonly [key: string]: unknown };
+  const missing = fields.filter(([key]) => values[key] === undefined).map(([, { label }]) => label.toLowerCase());
+  return (
+    <>
+      <Pairs
+        pairs={fields.map(([key, field]) => [
+          field.label,
+          values[key] === undefined ? undefined : attributeText(field, values[key], units),
+        ])}
+      />
+      {missing.length > 0 && <p className="pt-2 text-[15px] text-quiet">Not on record: {missing.join(', ')}.</p>}
+    </>
+  );
+}

@@ -1,0 +1,204 @@
+import { force, percent, type Report } from '@wainrope/core';
+import { Tag } from '../shell/Tag.tsx';
+import { useFigures } from '../shell/use-figures.ts';
+import { useNarrow } from '../shell/use-media.ts';
+import { PATH_TOP, type PathColumn, pathColumns, pathHeight } from './load-path-columns.ts';
+
+interface LoadPathProps {
+  readonly report: Report;
+  readonly selectedSubjectId: string | undefined;
+  readonly select: (placeId: string) => void;
+}
+
+/** The rig drawn out straight: every piece in order, each against its own working limit. */
+export function LoadPath({ report, selectedSubjectId, select }: LoadPathProps) {
+  const columns = pathColumns(report);
+  const narrow = useNarrow();
+  if (columns.length === 0) return <p className="p-4">No load path: the rig cannot be worked out yet. The findings say why.</p>;
+  const shared = { columns, selectedSubjectId, select };
+  return narrow ? <Ladder {...shared} /> : <Columns {...shared} />;
+}
+
+interface Shared {
+  readonly columns: readonly PathColumn[];
+  readonly selectedSubjectId: string | undefined;
+  readonly select: (placeId: string) => void;
+}
+
+/** Pixels below the working limit. */
+const LIMIT_HEIGHT = 74;
+const HEIGHT = LIMIT_HEIGHT * PATH_TOP;
+
+function Legend() {
+  return (
+    <ul className="space-y-0.5 text-[14px]">
+      <li className="flex items-center gap-2">
+        <span className="size-3 bg-slate" /> planned
+      </li>
+      <li className="flex items-center gap-2">
+        <svg width="12" height="12" aria-hidden="true">
+          <Hatching id="legend-hatch" />
+          <rect width="12" height="12" fill="url(#legend-hatch)" stroke="var(--ink)" />
+        </svg>{' '}
+        at greatest pull
+      </li>
+      <li className="flex items-center gap-2">
+        <svg width="14" height="10" aria-hidden="true">
+          <path d="M0 8 4 2 7 8 10 2 14 8" fill="none" stroke="var(--rust)" strokeWidth="1.8" />
+        </svg>{' '}
+        breaks
+      </li>
+    </ul>
+  );
+}
+
+function Hatching({ id }: { readonly id: string }) {
+  return (
+    <defs>
+      <pattern id={id} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V5" stroke="var(--ink)" strokeWidth="1.6" strokeOpacity="0.75" />
+      </pattern>
+    </defs>
+  );
+}
+
+function Columns({ columns, selectedSubjectId, select }: Shared) {
+  return (
+    <section aria-label="Load path" className="grid grid-cols-[150px_1fr] gap-3 px-5 pt-2 pb-2">
+      <div>
+        <h2 className="text-xl">Load path</h2>
+        <p className="mb-1.5 text-[14px] leading-tight text-quiet">
+          each piece against its own limit; above the limit the scale is compressed
+        </p>
+        <Legend />
+      </div>
+      <div className="relative min-w-0 overflow-x-auto">
+        <ol className="relative grid min-w-max auto-cols-[minmax(96px,1fr)] grid-flow-col">
+          <li
+            aria-hidden="true"
+            className="pointer-events-none absolute inset-x-0 z-10 border-t-2 border-ink"
+            style={{ top: HEIGHT - LIMIT_HEIGHT }}
+          >
+            <span className="absolute -top-5 left-0 bg-sheet pr-1.5 text-[13px] font-semibold">working limit</span>
+          </li>
+          <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 h-[7px]" style={{ top: HEIGHT }} />
+          {columns.map((column) => (
+            <li key={column.subjectId}>
+              <ColumnButton column={column} selected={column.subjectId === selectedSubjectId} select={select} />
+            </li>
+          ))}
+        </ol>
+      </div>
+    </section>
+  );
+}
+
+interface ColumnProps {
+  readonly column: PathColumn;
+  readonly selected: boolean;
+  readonly select: (placeId: string) => void;
+}
+
+function shareWords({ planned, worst }: PathColumn, figure: (value: ReturnType<typeof percent>) => string): string {
+  if (planned !== undefined) return figure(percent(planned));
+  return worst.wllN === 0 ? 'no strength' : 'no limit';
+}
+
+function ColumnButton({ column, selected, select }: ColumnProps) {
+  const { figure } = useFigures();
+  const { worst, weakest, planned, greatest, breaking } = column;
+  const over = planned !== undefined && planned > 1;
+  const loads = `${worst.plannedN === undefined ? '–' : figure(force(worst.plannedN)).replace(/\s.*$/, '')} / ${worst.wllN === undefined ? 'not rated' : figure(force(worst.wllN))}`;
+  const share = shareWords(column, figure);
+  return (
+    <button
+      type="button"
+      onClick={() => select(worst.id)}
+      aria-pressed={selected}
+      aria-label={`${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${weakest ? ', the weakest' : ''}`}
+      className={`relative block w-full px-1 pb-1 text-center ${weakest ? 'bg-amber-wash' : ''} ${selected ? 'shadow-[inset_0_-4px_var(--rope)]' : ''}`}
+    >
+      <svg width="100%" height={HEIGHT + 8} viewBox={`0 0 100 ${HEIGHT + 8}`} preserveAspectRatio="xMidYMax meet" aria-hidden="true">
+        <Hatching id={`hatch-${worst.id}`} />
+        <Bar share={greatest} fill={`url(#hatch-${worst.id})`} outline />
+        <Bar share={planned} fill={over ? 'var(--rust)' : weakest ? 'var(--amber-ink)' : 'var(--slate)'} />
+        {breaking !== undefined && (
+          <path
+            d={`M34 ${HEIGHT - LIMIT_HEIGHT * pathHeight(breaking) + 4}l6 -8 6 8 6 -8 6 8 6 -8`}
+            fill="none"
+            stroke="var(--rust)"
+            strokeWidth="2"
+          />
+        )}
+        <circle cx="50" cy={HEIGHT + 3} r="7" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+        <text x="70" y={HEIGHT - 8} fontSize="15" fontWeight="600" fill="var(--ink)">
+          {planned === undefined ? '!' : share}
+        </text>
+      </svg>
+      <span className="block truncate text-[15px] font-semibold leading-tight">{worst.name}</span>
+      <span className="block truncate font-mono text-[13px]">{worst.tag ?? (worst.judged ? 'judged' : worst.where)}</span>
+      <span className="block truncate text-[13px] text-quiet">{loads}</span>
+    </button>
+  );
+}
+
+function Bar({ share, fill, outline = false }: { readonly share: number | undefined; readonly fill: string; readonly outline?: boolean }) {
+  if (share === undefined) return null;
+  const height = LIMIT_HEIGHT * pathHeight(share);
+  return (
+    <rect x="35" width="30" y={HEIGHT - height} height={height} fill={fill} {...(outline && { stroke: 'var(--ink)', strokeWidth: 1.2 })} />
+  );
+}
+
+/** On a phone: the same rope, hanging down. */
+function Ladder({ columns, selectedSubjectId, select }: Shared) {
+  const { figure } = useFigures();
+  return (
+    <section aria-label="Load path" className="px-3 py-3">
+      <h2 className="text-xl">Load path</h2>
+      <p className="text-[15px] text-quiet">Each piece against its own limit, from the drum down. The stroke is the limit.</p>
+      <ol className="relative mt-2 pl-5">
+        <li aria-hidden="true" className="rope-bar absolute inset-y-0 left-0 w-[7px]" />
+        {columns.map((column) => {
+          const { worst, weakest, planned, greatest } = column;
+          const over = planned !== undefined && planned > 1;
+          const width = (share: number | undefined) => `${(100 * pathHeight(share ?? 0)) / PATH_TOP}%`;
+          return (
+            <li key={column.subjectId} className="border-b border-rule">
+              <button
+                type="button"
+                onClick={() => select(worst.id)}
+                aria-pressed={column.subjectId === selectedSubjectId}
+                className={`block min-h-14 w-full px-2 py-1.5 text-left ${weakest ? 'bg-amber-wash' : ''}`}
+              >
+                <span className="flex items-center gap-2">
+                  {worst.tag && <Tag code={worst.tag} />}
+                  <span className="truncate font-semibold">{worst.name}</span>
+                  <span className={`ml-auto font-mono font-semibold ${over ? 'text-rust' : ''}`}>{shareWords(column, figure)}</span>
+                </span>
+                <span className="relative mt-1.5 block h-3.5">
+                  <span
+                    className="absolute inset-y-0 left-0 border border-ink opacity-70"
+                    style={{
+                      width: width(greatest),
+                      background: 'repeating-linear-gradient(45deg, var(--ink) 0 1.5px, transparent 1.5px 5px)',
+                    }}
+                  />
+                  <span
+                    className={`absolute inset-y-0 left-0 ${over ? 'bg-rust' : weakest ? 'bg-amber-ink' : 'bg-slate'}`}
+                    style={{ width: width(planned) }}
+                  />
+                  <span className="absolute -inset-y-1 border-l-[3px] border-ink" style={{ left: `${100 / PATH_TOP}%` }} />
+                </span>
+                <span className="block text-[15px] text-quiet">
+                  {worst.plannedN === undefined ? '–' : figure(force(worst.plannedN))} of{' '}
+                  {worst.wllN === undefined ? 'no rating' : figure(force(worst.wllN))}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,65 @@
+import { Plus } from 'lucide-react';
+import { Link, useSearchParams } from 'react-router';
+import { useListPlansQuery } from '../api/wainrope-api.ts';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { VerdictLabel } from '../shell/VerdictMark.tsx';
+
+const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
+
+export function PlanListPage() {
+  const { data, error, refetch } = useListPlansQuery({}, { refetchOnMountOrArgChange: true });
+  const [params, setParams] = useSearchParams();
+  const search = params.get('q') ?? '';
+  const shown = (data?.items ?? []).filter(({ name, weakest = '' }) => `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase()));
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">
+        <h1 className="text-[28px]">Plans</h1>
+        <label className="w-64">
+          <span className="sr-only">Search plans</span>
+          <input
+            type="search"
+            placeholder="Search plans…"
+            value={search}
+            onChange={(event) => setParams(event.target.value ? { q: event.target.value } : {}, { replace: true })}
+          />
+        </label>
+        <Link className="action-main ml-auto" to="/plans/new">
+          <Plus size={17} aria-hidden="true" /> New plan
+        </Link>
+      </div>
+      <ProblemNote error={error} retry={refetch} />
+      {data && data.items.length === 0 && (
+        <p className="py-10 text-center text-lg">No plan yet. Begin one: pick the vehicle, say how badly it is stuck, place the tree.</p>
+      )}
+      {data && data.items.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this search.</p>}
+      <ul>
+        {shown.map(({ planId, name, version, savedAt, savedBy, savedVerdict, verdict, outOfDate, weakest }) => (
+          <li key={planId} className="border-b border-rule">
+            <Link
+              to={`/plans/${planId}`}
+              className="grid items-center gap-x-5 gap-y-1 px-1 py-3 hover:bg-sheet sm:grid-cols-[11rem_1fr_auto]"
+            >
+              <span className="flex gap-2">
+                {outOfDate.length > 0 && savedVerdict !== verdict && <VerdictLabel verdict={savedVerdict} struck />}
+                <VerdictLabel verdict={verdict} />
+              </span>
+              <span>
+                <span className="block font-head text-xl font-semibold">{name}</span>
+                <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
+                {outOfDate.length > 0 && <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')}</span>}
+              </span>
+              <span className="text-[15px] text-quiet sm:text-right">
+                version {version}, {savedBy}
+                <span className="block">{when(savedAt)}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <p className="pt-4 text-[15px] text-quiet">
+        Figures are estimates. The lowest marked limit and the maker’s instructions win. Keep everyone clear of a tensioned line.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import type { PlanView } from '@wainrope/contract';
+import type { Report } from '@wainrope/core';
+import { VerdictLabel } from '../shell/VerdictMark.tsx';
+
+/** The saved judgement no longer stands: the old one struck through, the reasons, the fresh one beside it. */
+export function OutOfDateNote({ plan, accept }: { readonly plan: PlanView; readonly accept: () => void }) {
+  const [before, now] = [(plan.saved.report as Report).verdict, (plan.fresh.report as Report).verdict];
+  return (
+    <div
+      role="status"
+      data-out-of-date
+      className="flex flex-wrap items-center gap-3 border-b border-rule bg-amber-wash px-3 py-1.5 sm:px-5"
+    >
+      <strong>Out of date.</strong>
+      <VerdictLabel verdict={before} struck />
+      <span>
+        of {plan.saved.asOf}: {plan.fresh.outOfDate.join(' ')} Today:
+      </span>
+      <VerdictLabel verdict={now} />
+      <button type="button" className="action ml-auto" onClick={accept}>
+        Save today’s judgement
+      </button>
+    </div>
+  );
+}
+
+interface PlanConflictProps {
+  readonly theirs: PlanView;
+  readonly takeTheirs: () => void;
+  readonly keepMine: () => void;
+}
+
+/** Somebody saved first: both versions stand, nothing is lost until a person chooses. */
+export function PlanConflict({ theirs, takeTheirs, keepMine }: PlanConflictProps) {
+  return (
+    <div role="alert" data-conflict className="flex flex-wrap items-center gap-3 border-b border-rule bg-amber-wash px-3 py-2 sm:px-5">
+      <p>
+        <strong>
+          {theirs.saved.savedBy} saved version {theirs.version} while you worked.
+        </strong>{' '}
+        Yours is kept on this device and is not lost. Theirs: “{theirs.name}”,{' '}
+        <VerdictLabel verdict={(theirs.saved.report as Report).verdict} />
+      </p>
+      <div className="ml-auto flex gap-2">
+        <button type="button" className="action" onClick={takeTheirs}>
+          Open theirs
+        </button>
+        <button type="button" className="action" onClick={keepMine}>
+          Keep mine; Save puts it on top
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,242 @@
+import { useDrag } from '@use-gesture/react';
+import { dangerCircles, type GearFacts, length, type Policy, type Report, type Rig } from '@wainrope/core';
+import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useFigures } from '../shell/use-figures.ts';
+import { useAppDispatch } from '../store.ts';
+import type { PlacedLabel, Segment } from './place-labels.ts';
+import { contours, fitView, type SheetSize, scaleBar, sheetLabels, toScreen, tufts, type View } from './plan-sheet-layout.ts';
+import { dragEnded, edited, placeSelected } from './planner-slice.ts';
+import { RigDrawing } from './RigDrawing.tsx';
+
+interface PlanSheetProps {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly gear: ReadonlyMap<string, GearFacts>;
+  readonly policy: Policy;
+  readonly selectedSubjectId: string | undefined;
+}
+
+/** The site from above, to scale: north is up. */
+export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: PlanSheetProps) {
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const { units, figure } = useFigures();
+  const dispatch = useAppDispatch();
+  const [frozen, setFrozen] = useState<View>();
+  const view = frozen ?? fitView(rig, report, size);
+  const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
+  const tree = rig.bodies.find(({ kind }) => kind === 'tree');
+  const moveTree = (xM: number, yM: number, merge: string) =>
+    tree && dispatch(edited({ edits: [{ kind: 'move-body', bodyId: tree.id, xM: round(xM), yM: round(yM) }], merge }));
+  const drag = useDrag(({ first, last, movement: [mx, my], memo }) => {
+    if (!tree) return;
+    if (first) setFrozen(view);
+    const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
+    moveTree(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
+    if (last) {
+      setFrozen(undefined);
+      dispatch(dragEnded());
+    }
+    return from;
+  });
+  const nudge = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? 1 : 0.1;
+    const moves: { readonly [key: string]: readonly [number, number] } = {
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+    };
+    const move = moves[event.key];
+    if (!move || !tree) return;
+    event.preventDefault();
+    moveTree(tree.xM + move[0], tree.yM + move[1], 'nudge-tree');
+  };
+  const bar = scaleBar(view, Math.min(170, size.width / 4), units === 'lbf');
+  const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
+  const widest = Math.max(0, ...circles.map(({ radiusM }) => radiusM));
+  const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
+  const soft = rig.situation.surface === 'bog' || rig.situation.surface === 'shallow-mud';
+  return (
+    <div ref={holder} className="relative h-full min-h-64 w-full overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
+      <svg
+        width={size.width}
+        height={size.height}
+        className="absolute inset-0 select-none"
+        role="group"
+        aria-label={`Plan from above. ${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch; the tree can be moved with the arrow keys.`}
+      >
+        <Ground rig={rig} view={view} size={size} />
+        {soft &&
+          tufts(size, strands).map(({ x, y }) => (
+            <path
+              key={`${x}-${y}`}
+              d={`M${x - 8} ${y}h16M${x - 4} ${y}v-6M${x} ${y}v-9M${x + 4} ${y}v-6`}
+              stroke="var(--tuft)"
+              strokeWidth="1.3"
+              fill="none"
+            />
+          ))}
+        {circles.map(({ centre, radiusM }, index) => {
+          const { x, y } = toScreen(view, centre);
+          return (
+            <circle
+              key={index}
+              cx={x}
+              cy={y}
+              r={radiusM * view.scale}
+              fill="var(--rust)"
+              fillOpacity="0.035"
+              stroke="var(--rust)"
+              strokeOpacity="0.7"
+              strokeWidth="1.3"
+              strokeDasharray="1.5 6"
+              strokeLinecap="round"
+            />
+          );
+        })}
+        <RigDrawing
+          rig={rig}
+          report={report}
+          view={view}
+          gear={gear}
+          selectedSubjectId={selectedSubjectId}
+          select={(placeId) => dispatch(placeSelected(placeId))}
+        />
+        {tree && <TreeHandle tree={tree} view={view} bind={drag()} nudge={nudge} ended={() => dispatch(dragEnded())} />}
+        <g>
+          {labels.map((label) => (
+            <SheetLabel key={label.id} label={label} />
+          ))}
+        </g>
+        <North x={size.width - 34} />
+        <g transform={`translate(22 ${size.height - 20})`}>
+          <path
+            data-scale-bar
+            data-metres={bar.metres}
+            d={`M0 -7v7h${bar.pixels}v-7M${bar.pixels / 2} 0v-4`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
+          <text y={-12} fontSize="14" fill="var(--ink)">
+            0
+          </text>
+          <text x={bar.pixels} y={-12} fontSize="14" textAnchor="end" fill="var(--ink)">
+            {bar.label}
+          </text>
+        </g>
+      </svg>
+      <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
+        Keep everyone out within {figure(length(widest))} of every end and pulley, and inside every bend.
+      </p>
+    </div>
+  );
+}
+
+const round = (metres: number) => Math.round(metres * 100) / 100;
+
+function useSize(holder: React.RefObject<HTMLDivElement | null>): SheetSize {
+  const [size, setSize] = useState<SheetSize>({ width: 800, height: 420 });
+  useLayoutEffect(() => {
+    const element = holder.current;
+    if (!element) return;
+    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [holder]);
+  return size;
+}
+
+function Ground({ rig, view, size }: { readonly rig: Rig; readonly view: View; readonly size: SheetSize }) {
+  const step = 5 * view.scale;
+  const columns = Array.from(
+    { length: Math.ceil(size.width / step) + 1 },
+    (_, index) => (((view.originX % step) + step) % step) + (index - 1) * step,
+  );
+  const rows = Array.from(
+    { length: Math.ceil(size.height / step) + 1 },
+    (_, index) => (((view.originY % step) + step) % step) + (index - 1) * step,
+  );
+  return (
+    <g fill="none">
+      {columns.map((x) => (
+        <path key={`x${x}`} d={`M${x} 0V${size.height}`} stroke="var(--contour)" strokeOpacity="0.35" />
+      ))}
+      {rows.map((y) => (
+        <path key={`y${y}`} d={`M0 ${y}H${size.width}`} stroke="var(--contour)" strokeOpacity="0.35" />
+      ))}
+      {contours(rig, view, size).map(({ from, to, strong }) => (
+        <path
+          key={`${from.x}${from.y}`}
+          d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
+          stroke="var(--contour)"
+          strokeWidth={strong ? 2 : 1.1}
+        />
+      ))}
+    </g>
+  );
+}
+
+interface TreeHandleProps {
+  readonly tree: { readonly label: string; readonly xM: number; readonly yM: number };
+  readonly view: View;
+  readonly bind: object;
+  readonly nudge: (event: KeyboardEvent) => void;
+  readonly ended: () => void;
+}
+
+function TreeHandle({ tree, view, bind, nudge, ended }: TreeHandleProps) {
+  const { x, y } = toScreen(view, { x: tree.xM, y: tree.yM });
+  useEffect(() => ended, [ended]);
+  return (
+    <circle
+      {...bind}
+      data-tree-handle
+      role="button"
+      tabIndex={0}
+      aria-label={`${tree.label}: drag it, or move it with the arrow keys`}
+      cx={x}
+      cy={y}
+      r={30}
+      fill="transparent"
+      className="cursor-grab touch-none"
+      onKeyDown={nudge}
+      onBlur={ended}
+    />
+  );
+}
+
+function SheetLabel({ label }: { readonly label: PlacedLabel }) {
+  return (
+    <text
+      data-sheet-label={label.id}
+      textAnchor="middle"
+      fontSize="15"
+      fill="var(--ink)"
+      style={{ paintOrder: 'stroke' }}
+      stroke="var(--map)"
+      strokeWidth="5"
+      strokeLinejoin="round"
+    >
+      {label.lines.map(({ text, strong }, index) => (
+        <tspan key={text} x={label.x + label.width / 2} y={label.y + 15 + index * 18} fontWeight={strong ? 600 : 400}>
+          {text}
+        </tspan>
+      ))}
+    </text>
+  );
+}
+
+function North({ x }: { readonly x: number }) {
+  return (
+    <g transform={`translate(${x} 18)`}>
+      <path d="M0 0 7 28 0 22 -7 28Z" fill="var(--ink)" />
+      <text y={45} fontSize="14" textAnchor="middle" fill="var(--ink)">
+        N
+      </text>
+    </g>
+  );
+}

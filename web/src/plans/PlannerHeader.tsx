@@ -1,0 +1,140 @@
+import { force, length, type PlaceFigures, type Report, strandSentence, type Verdict } from '@wainrope/core';
+import { Download, Redo2, Undo2 } from 'lucide-react';
+import { useFigures } from '../shell/use-figures.ts';
+import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { redone, renamed, undone } from './planner-slice.ts';
+
+interface PlannerHeaderProps {
+  readonly report: Report | undefined;
+  readonly pending: boolean;
+  readonly planId: string;
+  readonly save: () => void;
+  readonly saving: boolean;
+}
+
+export function PlannerHeader({ report, pending, planId, save, saving }: PlannerHeaderProps) {
+  const { name, version, dirty, past, future } = useAppSelector((state) => state.planner);
+  const dispatch = useAppDispatch();
+  const icon = 'grid size-11 place-items-center disabled:opacity-30';
+  return (
+    <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 sm:px-5">
+      <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5">
+        <label className="min-w-0 flex-1">
+          <span className="sr-only">Name of the plan</span>
+          <input
+            value={name}
+            maxLength={120}
+            onChange={(event) => dispatch(renamed(event.target.value))}
+            className="border-transparent! bg-transparent! px-0! font-head text-[25px] font-semibold hover:border-b-rule!"
+          />
+        </label>
+        <span className="hidden shrink-0 text-[14px] text-quiet sm:block">{dirty ? 'not saved' : `version ${version}`}</span>
+        <button type="button" className={icon} disabled={past.length === 0} onClick={() => dispatch(undone())} aria-label="Undo">
+          <Undo2 size={19} />
+        </button>
+        <button type="button" className={icon} disabled={future.length === 0} onClick={() => dispatch(redone())} aria-label="Redo">
+          <Redo2 size={19} />
+        </button>
+        <a
+          className={`${icon} hidden sm:grid`}
+          href={`/api/v1/plans/${planId}/rig-file`}
+          download={`${name}.rig.json`}
+          aria-label="Export the saved plan as a rig file"
+          title="Export the saved plan as a rig file"
+        >
+          <Download size={19} />
+        </a>
+        <button type="button" className="action-main" disabled={!dirty || saving || name.trim() === ''} onClick={save}>
+          Save
+        </button>
+      </div>
+      {report && <VerdictStrip report={report} pending={pending} />}
+    </div>
+  );
+}
+
+function VerdictStrip({ report, pending }: { readonly report: Report; readonly pending: boolean }) {
+  const { figure } = useFigures();
+  const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
+  const limit = report.linePullLimit;
+  return (
+    <div
+      className={`my-1.5 flex border-[1.5px] border-ink bg-sheet ${pending ? 'opacity-80' : ''}`}
+      aria-live="polite"
+      data-verdict={report.verdict}
+    >
+      <VerdictBlock verdict={report.verdict} />
+      <p className="px-3 py-1 leading-tight">
+        <span className="block text-[14px] text-quiet">weakest</span>
+        <span className="block text-[16px] font-semibold" data-weakest>
+          {weakest ? weakestWords(weakest) : 'not known yet'}
+        </span>
+      </p>
+      {limit && (
+        <p className="border-l border-rule px-3 py-1 leading-tight">
+          <span className="block text-[14px] text-quiet">line-pull limit</span>
+          <span className="block whitespace-nowrap text-[16px]">
+            <strong>{figure(force(limit.pullN))}</strong>
+            <span className="hidden xl:inline"> keeps all within</span>
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function weakestWords({ tag, name, where, kind }: PlaceFigures): string {
+  return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
+}
+
+function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
+  return (
+    <p
+      className={`flex min-w-28 items-center justify-center gap-2 px-3 font-head text-[23px] font-bold tracking-wide uppercase ${verdictColours[verdict]}`}
+    >
+      <VerdictShape verdict={verdict} />
+      {verdictWords[verdict]}
+    </p>
+  );
+}
+
+/** Who pulls on the weakest piece, what was reckoned with, and how much line is left. */
+export function PlannerSentence({ report }: { readonly report: Report }) {
+  const { figure, text } = useFigures();
+  const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
+  const legs = report.places.find(({ kind }) => kind === 'legs');
+  const told = weakest && weakest.strands.length > 1 ? weakest : (legs ?? weakest);
+  const sentence = told && strandSentence(report, told);
+  const { drum } = report;
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-6 gap-y-0.5 border-b border-rule bg-sheet px-3 py-1.5 sm:px-5">
+      {sentence && (
+        <p className="font-semibold" data-strand-sentence>
+          {text(sentence)}
+        </p>
+      )}
+      <p className="text-[15px] text-quiet">
+        {report.pullN !== undefined && (
+          <>
+            Pull needed {figure(force(report.pullN))}
+            {report.plannedPullN !== undefined && <>, {figure(force(report.plannedPullN))} at the drum</>}
+          </>
+        )}
+        {drum.lineOutM !== undefined && (
+          <>
+            {' '}
+            · line out {figure(length(drum.lineOutM))}
+            {drum.usableM !== undefined && <> of {figure(length(drum.usableM))} usable</>}
+          </>
+        )}
+        {drum.wrapsLeft !== undefined && (
+          <>
+            {' '}
+            · {drum.wrapsLeft.toFixed(0)} wraps stay ({drum.wrapsWanted} asked for) · layer {drum.layer}
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,385 @@
+import type { VehicleView } from '@wainrope/contract';
+import {
+  cheaperActions,
+  type Depth,
+  depths,
+  type Edit,
+  footings,
+  force,
+  layoutOf,
+  loadBody,
+  type Policy,
+  type Report,
+  type Rig,
+  type SelfRecoveryLayout,
+  slopeAlong,
+  soils,
+  surfaces,
+  type TreeBody,
+  travelDirection,
+  woods,
+} from '@wainrope/core';
+import type { ReactNode } from 'react';
+import type { RegisterPiece } from '../gear/use-register.ts';
+import { useFigures } from '../shell/use-figures.ts';
+import { relayEdits, winchOf } from './lay-plan.ts';
+import { NumberField } from './NumberField.tsx';
+import { depthWords, methodWords, soilWords, surfaceWords } from './situation-words.ts';
+
+interface SitePanelProps {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly policy: Policy;
+  readonly pieces: readonly RegisterPiece[];
+  readonly vehicles: readonly VehicleView[];
+  readonly today: string;
+  readonly apply: (edits: readonly Edit[], merge?: string) => void;
+}
+
+const DEGREE = Math.PI / 180;
+
+export function SitePanel(props: SitePanelProps) {
+  return (
+    <div className="space-y-4 py-2">
+      <VehicleFields {...props} />
+      <TreeFields {...props} />
+      <GroundFields {...props} />
+      <PullBand {...props} />
+    </div>
+  );
+}
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <fieldset className="stitched pb-3">
+      <legend className="font-head text-lg font-semibold">{title}</legend>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2">{children}</div>
+    </fieldset>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly T[];
+  readonly words: (option: T) => string;
+  readonly onChange: (value: T) => void;
+  readonly disabled?: (option: T) => boolean;
+}
+
+function Choice<T extends string>({ label, value, options, words, onChange, disabled }: ChoiceProps<T>) {
+  return (
+    <label className="block text-[15px]">
+      {label}
+      <select value={value} onChange={(event) => onChange(event.target.value as T)}>
+        {options.map((option) => (
+          <option key={option} value={option} disabled={disabled?.(option) ?? false}>
+            {words(option)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function Check({
+  label,
+  checked,
+  onChange,
+}: {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-10 items-center gap-2 text-[15px]">
+      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
+      {label}
+    </label>
+  );
+}
+
+const LAYOUTS: { readonly [L in SelfRecoveryLayout]: string } = {
+  straight: 'single, to the tree',
+  'doubled-back': 'double, back to the vehicle',
+};
+
+function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) {
+  const body = loadBody(rig);
+  const { situation } = rig;
+  const change = (part: Partial<typeof situation>) => apply([{ kind: 'change-situation', situation: { ...situation, ...part } }]);
+  const relay = (edits: readonly Edit[] | undefined) => edits && apply(edits);
+  const byId = (id: string) => vehicles.find(({ vehicleId }) => vehicleId === id);
+  return (
+    <Group title="Vehicle and line">
+      <Choice
+        label="Vehicle"
+        value={body.vehicleId ?? ''}
+        options={vehicles.map(({ vehicleId }) => vehicleId)}
+        words={(id) => `${byId(id)?.name}${winchOf(pieces, id) ? '' : ' (no winch)'}`}
+        disabled={(id) => winchOf(pieces, id) === undefined}
+        onChange={(id) => {
+          const vehicle = byId(id);
+          if (vehicle) relay(relayEdits({ rig, pieces, today, vehicle }));
+        }}
+      />
+      <Choice
+        label="Line"
+        value={layoutOf(rig)}
+        options={['straight', 'doubled-back'] as const}
+        words={(layout) => LAYOUTS[layout]}
+        onChange={(layout) => relay(relayEdits({ rig, pieces, today, layout }))}
+      />
+      <NumberField
+        label="Mass with load"
+        unit="kg"
+        value={body.massKg}
+        min={100}
+        max={40_000}
+        step={50}
+        onChange={(massKg) => apply([{ kind: 'change-body', body: { ...body, massKg } }], 'mass')}
+      />
+      <NumberField
+        label="To travel until free"
+        unit="m"
+        value={rig.load.travelM}
+        min={0}
+        max={200}
+        step={0.5}
+        onChange={(travelM) => apply([{ kind: 'change-load', load: { ...rig.load, travelM } }], 'travel')}
+      />
+      <Choice
+        label="Stuck"
+        value={situation.depth}
+        options={depths}
+        words={(depth: Depth) => depthWords[depth]}
+        onChange={(depth) => change({ depth })}
+      />
+      <Choice
+        label="Surface"
+        value={situation.surface}
+        options={surfaces}
+        words={(surface) => surfaceWords[surface]}
+        onChange={(surface) => change({ surface })}
+      />
+      <Choice label="Soil" value={situation.soil} options={soils} words={(soil) => soilWords[soil]} onChange={(soil) => change({ soil })} />
+      <Choice
+        label="Way out"
+        value={rig.load.travel}
+        options={['ahead', 'astern'] as const}
+        words={(travel) => travel}
+        onChange={(travel) => apply([{ kind: 'change-load', load: { ...rig.load, travel } }])}
+      />
+      <Check label="Wet" checked={situation.wet} onChange={(wet) => change({ wet })} />
+      <Check label="Front wheels turned" checked={situation.wheelsTurned} onChange={(wheelsTurned) => change({ wheelsTurned })} />
+      <Check label="Driveline locked" checked={situation.drivelineLocked} onChange={(drivelineLocked) => change({ drivelineLocked })} />
+      <NumberField
+        label="Wheels that do not turn, share of mass"
+        unit="%"
+        value={situation.lockedShare * 100}
+        min={0}
+        max={100}
+        step={25}
+        onChange={(share) => change({ lockedShare: share / 100 })}
+      />
+    </Group>
+  );
+}
+
+const bearingOf = (dx: number, dy: number) => (((Math.atan2(dx, dy) / DEGREE) % 360) + 360) % 360;
+
+function TreeFields({ rig, apply }: SitePanelProps) {
+  const body = loadBody(rig);
+  const tree = rig.bodies.find((entry): entry is TreeBody => entry.kind === 'tree');
+  const strap = rig.points.find(({ place }) => place.kind === 'on-trunk');
+  if (!tree) return null;
+  const [dx, dy] = [tree.xM - body.xM, tree.yM - body.yM];
+  const distanceM = Math.hypot(dx, dy);
+  const bearing = bearingOf(dx, dy);
+  const place = (metres: number, degrees: number) =>
+    apply(
+      [
+        {
+          kind: 'move-body',
+          bodyId: tree.id,
+          xM: body.xM + metres * Math.sin(degrees * DEGREE),
+          yM: body.yM + metres * Math.cos(degrees * DEGREE),
+        },
+      ],
+      'place-tree',
+    );
+  const change = (part: Partial<TreeBody>, merge?: string) => apply([{ kind: 'change-body', body: { ...tree, ...part } }], merge);
+  return (
+    <Group title="Tree">
+      <NumberField
+        label="From the vehicle’s middle"
+        unit="m"
+        value={distanceM}
+        min={1}
+        max={200}
+        step={0.5}
+        onChange={(metres) => place(metres, bearing)}
+      />
+      <NumberField
+        label="Bearing from the vehicle"
+        unit="°"
+        value={bearing}
+        min={0}
+        max={360}
+        step={1}
+        onChange={(degrees) => place(distanceM, degrees)}
+      />
+      <NumberField
+        label="Trunk diameter"
+        unit="m"
+        value={tree.trunkDiameterM}
+        min={0.05}
+        max={3}
+        step={0.01}
+        onChange={(trunkDiameterM) => change({ trunkDiameterM }, 'trunk')}
+      />
+      {strap && (
+        <NumberField
+          label="Strap above ground"
+          unit="m"
+          value={strap.place.heightM}
+          min={0}
+          max={6}
+          step={0.05}
+          onChange={(heightM) =>
+            apply([{ kind: 'change-point', point: { ...strap, place: { kind: 'on-trunk', heightM } } }], 'strap-height')
+          }
+        />
+      )}
+      <Choice label="Wood" value={tree.wood} options={woods} words={(wood) => wood} onChange={(wood) => change({ wood })} />
+      <Choice
+        label="Ground at its roots"
+        value={tree.footing}
+        options={footings}
+        words={(footing) => (footing === 'wet' ? 'wet, or shallow roots' : footing)}
+        onChange={(footing) => change({ footing })}
+      />
+      <Choice
+        label="State"
+        value={tree.state}
+        options={['live', 'dead', 'rotten'] as const}
+        words={(state) => state}
+        onChange={(state) => change({ state })}
+      />
+      <NumberField
+        label="Lean"
+        unit="°"
+        value={tree.leanRad / DEGREE}
+        min={0}
+        max={90}
+        step={1}
+        onChange={(degrees) => change({ leanRad: degrees * DEGREE }, 'lean')}
+      />
+      <label className="col-span-2 block text-[15px]">
+        Name on the plan
+        <input
+          value={tree.label}
+          maxLength={80}
+          onChange={(event) => event.target.value.trim() !== '' && change({ label: event.target.value }, 'tree-name')}
+        />
+      </label>
+    </Group>
+  );
+}
+
+function GroundFields({ rig, apply }: SitePanelProps) {
+  const body = loadBody(rig);
+  const { figure } = useFigures();
+  const { ground } = rig;
+  const along = slopeAlong(ground, { ...travelDirection(rig), z: 0 });
+  return (
+    <Group title="Ground">
+      <NumberField
+        label="Heading of the vehicle"
+        unit="°"
+        value={bearingOf(Math.sin(body.headingRad), Math.cos(body.headingRad))}
+        min={0}
+        max={360}
+        step={1}
+        onChange={(degrees) => apply([{ kind: 'change-body', body: { ...body, headingRad: degrees * DEGREE } }], 'heading')}
+      />
+      <NumberField
+        label="Slope"
+        unit="°"
+        value={ground.slopeRad / DEGREE}
+        min={0}
+        max={60}
+        step={1}
+        onChange={(degrees) => apply([{ kind: 'change-ground', ground: { ...ground, slopeRad: degrees * DEGREE } }], 'slope')}
+      />
+      <NumberField
+        label="Uphill is towards"
+        unit="°"
+        value={bearingOf(Math.sin(ground.uphillRad), Math.cos(ground.uphillRad))}
+        min={0}
+        max={360}
+        step={5}
+        onChange={(degrees) => apply([{ kind: 'change-ground', ground: { ...ground, uphillRad: degrees * DEGREE } }], 'uphill')}
+      />
+      <p className="self-end pb-2 text-[15px] text-quiet">
+        Along the pull: {figure({ si: Math.abs(along), as: 'angle' })} {Math.abs(along) < 0.004 ? 'level' : along > 0 ? 'up' : 'down'}
+      </p>
+    </Group>
+  );
+}
+
+function PullBand({ rig, report, policy, apply }: SitePanelProps) {
+  const { figure } = useFigures();
+  const body = loadBody(rig);
+  const { effort } = report;
+  if (!effort) return null;
+  const slopeRad = slopeAlong(rig.ground, { ...travelDirection(rig), z: 0 });
+  const actions = cheaperActions({ ...body, slopeRad, situation: rig.situation }, policy);
+  const by = {
+    mire: 'planned on the depth',
+    'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,
+    'runs-by-itself': 'it may run by itself: the largest is held',
+  }[effort.plannedBy];
+  return (
+    <fieldset>
+      <legend className="font-head text-lg font-semibold">Pull needed, by school</legend>
+      <table className="w-full text-[15px]">
+        <tbody>
+          {effort.methods.map(({ id, pullN, terms }) => (
+            <tr key={id} className="border-b border-rule align-top">
+              <td className="py-1">
+                {methodWords[id]}
+                <span className="block text-quiet">
+                  {terms.map((term) => `${term.label.toLowerCase()} ${figure(force(term.pullN))}`).join(', ')}
+                </span>
+              </td>
+              <td className="py-1 text-right font-mono whitespace-nowrap">{figure(force(pullN))}</td>
+            </tr>
+          ))}
+          <tr className="font-semibold">
+            <td className="py-1">
+              Planned <span className="font-normal text-quiet">{by}</span>
+            </td>
+            <td className="py-1 text-right font-mono whitespace-nowrap">{figure(force(report.pullN ?? effort.plannedN))}</td>
+          </tr>
+        </tbody>
+      </table>
+      {actions.length > 0 && (
+        <>
+          <h3 className="pt-3 font-head text-lg font-semibold">Cheaper first</h3>
+          <ul className="text-[15px]">
+            {actions.map(({ id, label, savesN, after }) => (
+              <li key={id} className="flex items-center gap-2 border-b border-rule py-1">
+                <span>{label}</span>
+                <span className="ml-auto font-mono">{savesN > 0 ? `−${figure(force(savesN))}` : 'saves nothing'}</span>
+                <button type="button" className="action" onClick={() => apply([{ kind: 'change-situation', situation: after }])}>
+                  Done
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,63 @@
+import { type PieceUse, type Rig, type Role, roleClasses, usesOf } from '@wainrope/core';
+import { stateWords } from '../gear/gear-words.ts';
+import type { RegisterPiece } from '../gear/use-register.ts';
+
+export interface Candidate {
+  readonly piece: RegisterPiece;
+  /** Why it is not offered; undefined where it is. */
+  readonly whyNot: string | undefined;
+  /** Offered, but somebody should know. */
+  readonly remark: string | undefined;
+}
+
+interface Context {
+  readonly rig: Rig;
+  readonly use: PieceUse;
+  readonly today: string;
+  readonly vehicleId: string | undefined;
+}
+
+/** Every piece whose class may serve in a place, usable ones first, the strongest of them on top; the others say why not. */
+export function candidatesFor(pieces: readonly RegisterPiece[], { rig, use, today, vehicleId }: Context): readonly Candidate[] {
+  const taken = new Map(
+    usesOf(rig).flatMap(({ use: other }) => (other.gearId !== undefined && other.id !== use.id ? [[other.gearId, other]] : [])),
+  );
+  return pieces
+    .filter(({ gear }) => roleClasses[use.role].includes(gear.kind))
+    .filter(({ gear }) => onThisVehicle(use.role, gear.vehicleId, vehicleId))
+    .map((piece): Candidate => ({ piece, whyNot: whyNot(piece, taken.has(piece.gear.gearId)), remark: remark(piece, today) }))
+    .sort((a, b) => Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) || strength(b.piece) - strength(a.piece));
+}
+
+/** Winches and points belong to the vehicle they are bolted to; a line on another vehicle's drum stays there. */
+function onThisVehicle(role: Role, pieceVehicleId: string | undefined, vehicleId: string | undefined): boolean {
+  if (role === 'winch') return pieceVehicleId === vehicleId;
+  if (role === 'point') return pieceVehicleId === vehicleId || pieceVehicleId === undefined;
+  return pieceVehicleId === undefined || pieceVehicleId === vehicleId;
+}
+
+function whyNot({ gear, limit }: RegisterPiece, taken: boolean): string | undefined {
+  if (gear.state !== 'in-use') return `${stateWords[gear.state].toLowerCase()}: must not be planned with`;
+  if (gear.inspection?.grade === 'D') return 'graded D: out of use';
+  if (limit.kind === 'unrated') return 'no rating on record';
+  return taken ? 'already in this rig' : undefined;
+}
+
+function remark({ gear }: RegisterPiece, today: string): string | undefined {
+  if (!gear.inspection) return 'never inspected';
+  return gear.inspection.nextDue !== undefined && gear.inspection.nextDue < today
+    ? `inspection overdue since ${gear.inspection.nextDue}`
+    : undefined;
+}
+
+function strength({ limit }: RegisterPiece): number {
+  return limit.kind === 'rated' ? limit.wllN : 0;
+}
+
+/** The best piece for a place: on this vehicle first for lines and winches, then the strongest without a remark. */
+export function bestFor(pieces: readonly RegisterPiece[], context: Context): string | undefined {
+  const usable = candidatesFor(pieces, context).filter((candidate) => candidate.whyNot === undefined);
+  const own = usable.find(({ piece }) => piece.gear.vehicleId !== undefined && piece.gear.vehicleId === context.vehicleId);
+  const clean = usable.find((candidate) => candidate.remark === undefined);
+  return (own ?? clean ?? usable[0])?.piece.gear.gearId;
+}

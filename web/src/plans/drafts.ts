@@ -1,0 +1,32 @@
+import { type Rig, read, rigCodec } from '@wainrope/core';
+
+/** Unsaved work on one version of a plan, kept on this device. */
+export interface Draft {
+  readonly name: string;
+  readonly rig: Rig;
+}
+
+const key = (planId: string, version: number) => `wainrope.draft.${planId}.${version}`;
+
+export function keepDraft(planId: string, version: number, draft: Draft): void {
+  localStorage.setItem(key(planId, version), JSON.stringify(draft));
+}
+
+export function dropDraft(planId: string, version: number): void {
+  localStorage.removeItem(key(planId, version));
+}
+
+/** The draft of a version; one that cannot be read is dropped. */
+export function draftOf(planId: string, version: number): Draft | undefined {
+  const text = localStorage.getItem(key(planId, version));
+  if (text === null) return undefined;
+  try {
+    const { name, rig } = JSON.parse(text) as { name?: unknown; rig?: unknown };
+    const checked = read(rigCodec, rig);
+    if (typeof name === 'string' && checked.ok) return { name, rig: checked.value };
+  } catch {
+    // Cut short while it was written: nothing in it can be used, so it goes below.
+  }
+  dropDraft(planId, version);
+  return undefined;
+}

@@ -1,0 +1,117 @@
+import {
+  type Edit,
+  type GearOf,
+  type LaidLines,
+  layoutOf,
+  laySelfRecovery,
+  type PieceUse,
+  type Rig,
+  type SelfRecoveryLayout,
+  type TreeBody,
+  usesOf,
+  type VehicleBody,
+} from '@wainrope/core';
+import type { RegisterPiece } from '../gear/use-register.ts';
+import { bestFor } from './candidates.ts';
+
+export interface PlanVehicle {
+  readonly vehicleId: string;
+  readonly name: string;
+  readonly massKg: number;
+  readonly lengthM: number;
+  readonly widthM: number;
+}
+
+/** The winch on a vehicle, usable or not. */
+export function winchOf(pieces: readonly RegisterPiece[], vehicleId: string): GearOf<'winch'> | undefined {
+  const facts = pieces.find(({ gear }) => gear.kind === 'winch' && gear.vehicleId === vehicleId)?.facts;
+  return facts?.kind === 'winch' ? facts : undefined;
+}
+
+export function vehicleBody({ vehicleId, name, massKg, lengthM, widthM }: PlanVehicle, headingRad: number): VehicleBody {
+  return { id: 'vehicle', kind: 'vehicle', label: name, vehicleId, xM: 0, yM: 0, headingRad, massKg, lengthM, widthM };
+}
+
+interface LayInput {
+  readonly base: Omit<Rig, 'points' | 'chains' | 'lines'>;
+  readonly pieces: readonly RegisterPiece[];
+  readonly today: string;
+  readonly layout: SelfRecoveryLayout;
+  readonly vehicle: VehicleBody;
+  readonly tree: TreeBody;
+  readonly winch: GearOf<'winch'>;
+  readonly strapHeightM: number;
+  readonly chosen: { readonly [useId: string]: string | undefined };
+}
+
+/** Lays a line and fills every place that has no piece yet with the best one the register offers. */
+export function layPlan({ base, pieces, today, layout, vehicle, tree, winch, strapHeightM, chosen }: LayInput): LaidLines {
+  const lay = (picked: LayInput['chosen']) => {
+    const returnPoint = pieces.find(({ gear }) => gear.gearId === picked['return-point-piece'])?.facts;
+    return laySelfRecovery({ layout, vehicle, tree, winch, returnPoint, strapHeightM, chosen: picked });
+  };
+  const picked: Record<string, string | undefined> = { ...chosen };
+  for (const { use } of usesOf({ ...base, ...lay(picked) })) {
+    if (use.gearId !== undefined) continue;
+    const rig: Rig = { ...base, ...lay(picked) };
+    picked[use.id] = bestFor(pieces, { rig, use, today, vehicleId: vehicle.vehicleId });
+  }
+  return lay(picked);
+}
+
+/** Pieces by the id of their place. */
+export function chosenPieces(rig: Rig): { readonly [useId: string]: string | undefined } {
+  return Object.fromEntries(usesOf(rig).map(({ use }) => [use.id, use.gearId]));
+}
+
+interface RelayInput {
+  readonly rig: Rig;
+  readonly pieces: readonly RegisterPiece[];
+  readonly today: string;
+  readonly layout?: SelfRecoveryLayout;
+  readonly vehicle?: PlanVehicle;
+}
+
+/** Edits that lay the plan again for another layout or another vehicle, keeping every piece that still has its place. Undefined without a winch. */
+export function relayEdits({ rig, pieces, today, layout = layoutOf(rig), vehicle }: RelayInput): readonly Edit[] | undefined {
+  const before = rig.bodies.find((body) => body.kind === 'vehicle');
+  const tree = rig.bodies.find((body) => body.kind === 'tree');
+  if (before?.kind !== 'vehicle' || tree?.kind !== 'tree') return undefined;
+  const body: VehicleBody = vehicle ? { ...vehicleBody(vehicle, before.headingRad), xM: before.xM, yM: before.yM } : before;
+  const winch = winchOf(pieces, body.vehicleId ?? '');
+  if (!winch) return undefined;
+  const { winch: _winch, 'winch-line': line, 'return-point-piece': point, ...loose } = chosenPieces(rig);
+  const kept = vehicle ? loose : { ...loose, 'winch-line': line, 'return-point-piece': point };
+  const strap = rig.points.find(({ place }) => place.kind === 'on-trunk');
+  const base = { ...rig, bodies: rig.bodies.map((entry) => (entry.id === body.id ? body : entry)) };
+  const laid = layPlan({
+    base,
+    pieces,
+    today,
+    layout,
+    vehicle: body,
+    tree,
+    winch,
+    strapHeightM: strap?.place.heightM ?? 0.3,
+    chosen: kept,
+  });
+  const strands = layout === 'straight' ? 1 : 2;
+  return [
+    { kind: 'change-body', body },
+    { kind: 'lay-lines', ...laid },
+    { kind: 'place-dampers', dampers: rig.dampers.filter(({ strand }) => strand < strands) },
+  ];
+}
+
+/** Edits that choose a piece for a place; a recovery point moves the rope's end to where the point sits. */
+export function choosePieceEdits(rig: Rig, use: PieceUse, piece: RegisterPiece): readonly Edit[] {
+  const choose: Edit = { kind: 'choose-piece', useId: use.id, gearId: piece.gear.gearId };
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const point = rig.points.find(({ id }) => id === chain?.from.pointId);
+  if (piece.facts.kind !== 'recovery-point' || point?.place.kind !== 'on-vehicle') return [choose];
+  const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = piece.facts.attributes;
+  return [
+    choose,
+    { kind: 'change-point', point: { ...point, label: piece.gear.name, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } },
+  ];
+}

@@ -1,0 +1,54 @@
+import type { PlaceFigures, Report } from '@wainrope/core';
+
+/** One piece of the load path, shown by its worst place. */
+export interface PathColumn {
+  readonly subjectId: string;
+  readonly worst: PlaceFigures;
+  readonly places: readonly PlaceFigures[];
+  readonly weakest: boolean;
+  /** Planned and greatest load and breaking strength as shares of the working limit; undefined where one is not known. */
+  readonly planned: number | undefined;
+  readonly greatest: number | undefined;
+  readonly breaking: number | undefined;
+}
+
+/** How badly a place stands: nothing to hold a load is worst of all. */
+function standing({ utilisation = 0, breakingRatio, stopRatio, wllN }: PlaceFigures): number {
+  if (wllN === 0) return Number.POSITIVE_INFINITY;
+  return Math.max(utilisation, breakingRatio === undefined ? 0 : stopRatio / breakingRatio);
+}
+
+/** The load path's pieces in order, each against its own limit. */
+export function pathColumns(report: Report): readonly PathColumn[] {
+  const order = [...new Set(report.places.map(({ subject }) => subject.id))];
+  const weakestSubject = report.places.find(({ id }) => id === report.weakestPlaceId)?.subject.id;
+  return order.map((subjectId) => {
+    const places = report.places.filter(({ subject }) => subject.id === subjectId);
+    const weakestPlace = places.find(({ id }) => id === report.weakestPlaceId);
+    const worst = weakestPlace ?? places.reduce((worse, place) => (standing(place) > standing(worse) ? place : worse));
+    const limit = worst.wllN;
+    const share = (value: number | undefined) => (value === undefined || limit === undefined || limit <= 0 ? undefined : value / limit);
+    return {
+      subjectId,
+      worst,
+      places,
+      weakest: subjectId === weakestSubject,
+      planned: share(worst.plannedN),
+      greatest: share(worst.greatestN),
+      breaking: share(worst.mbsN),
+    };
+  });
+}
+
+/** How far above the limit the scale reaches, as a share of what lies below it. */
+const ROOM_ABOVE = 0.75;
+
+/**
+ * Height of a share of the limit: linear up to the limit (height 1), compressed above it so that any share fits below 1.75:
+ * 1 + 0.75·(1 − 1/share).
+ */
+export function pathHeight(share: number): number {
+  return share <= 1 ? Math.max(0, share) : 1 + ROOM_ABOVE * (1 - 1 / share);
+}
+
+export const PATH_TOP = 1 + ROOM_ABOVE;

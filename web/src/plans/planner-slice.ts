@@ -1,0 +1,109 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { applyEdit, type Edit, type Rig } from '@wainrope/core';
+
+/** One step back: edits to apply, last first, and what merges into it. */
+interface Step {
+  readonly edits: readonly Edit[];
+  readonly merge?: string;
+}
+
+export interface PlannerState {
+  readonly planId: string | undefined;
+  readonly version: number;
+  readonly name: string;
+  readonly rig: Rig | undefined;
+  readonly dirty: boolean;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+  /** The place whose working-out is shown; undefined: the weakest. */
+  readonly selectedPlaceId: string | undefined;
+}
+
+const closed: PlannerState = {
+  planId: undefined,
+  version: 0,
+  name: '',
+  rig: undefined,
+  dirty: false,
+  past: [],
+  future: [],
+  selectedPlaceId: undefined,
+};
+
+interface Applied {
+  readonly rig: Rig;
+  readonly inverse: readonly Edit[];
+}
+
+function applyAll(rig: Rig, edits: readonly Edit[]): Applied {
+  return edits.reduce<Applied>(
+    (state, edit) => {
+      const { rig: next, inverse } = applyEdit(state.rig, edit);
+      return { rig: next, inverse: [inverse, ...state.inverse] };
+    },
+    { rig, inverse: [] },
+  );
+}
+
+interface Opened {
+  readonly planId: string;
+  readonly version: number;
+  readonly name: string;
+  readonly rig: Rig;
+  readonly dirty?: boolean;
+}
+
+const slice = createSlice({
+  name: 'planner',
+  initialState: closed,
+  reducers: {
+    planOpened: (_state, { payload }: PayloadAction<Opened>): PlannerState => ({ ...closed, ...payload, dirty: payload.dirty ?? false }),
+    /** Changes of one `merge` name in a row (a drag) undo as one. */
+    edited: (
+      state,
+      { payload: { edits, merge } }: PayloadAction<{ readonly edits: readonly Edit[]; readonly merge?: string }>,
+    ): PlannerState => {
+      const now = state as PlannerState;
+      if (!now.rig) return now;
+      const { rig, inverse } = applyAll(now.rig, edits);
+      const last = now.past.at(-1);
+      const joins = merge !== undefined && last?.merge === merge;
+      const step: Step = { edits: joins ? [...inverse, ...last.edits] : inverse, ...(merge !== undefined && { merge }) };
+      return { ...now, rig, dirty: true, past: [...(joins ? now.past.slice(0, -1) : now.past), step], future: [] };
+    },
+    /** Ends a drag: the next one is a step of its own. */
+    dragEnded: (state): PlannerState => {
+      const now = state as PlannerState;
+      const last = now.past.at(-1);
+      return last?.merge === undefined ? now : { ...now, past: [...now.past.slice(0, -1), { edits: last.edits }] };
+    },
+    undone: (state): PlannerState => stepped(state as PlannerState, 'past', 'future'),
+    redone: (state): PlannerState => stepped(state as PlannerState, 'future', 'past'),
+    renamed: (state, { payload }: PayloadAction<string>): PlannerState => ({ ...(state as PlannerState), name: payload, dirty: true }),
+    saved: (state, { payload }: PayloadAction<{ readonly version: number }>): PlannerState => ({
+      ...(state as PlannerState),
+      version: payload.version,
+      dirty: false,
+    }),
+    /** Keeps this device's work, on top of what somebody else saved. */
+    rebased: (state, { payload }: PayloadAction<{ readonly version: number }>): PlannerState => ({
+      ...(state as PlannerState),
+      version: payload.version,
+      dirty: true,
+    }),
+    placeSelected: (state, { payload }: PayloadAction<string | undefined>): PlannerState => ({
+      ...(state as PlannerState),
+      selectedPlaceId: payload,
+    }),
+  },
+});
+
+function stepped(state: PlannerState, from: 'past' | 'future', to: 'past' | 'future'): PlannerState {
+  const step = state[from].at(-1);
+  if (!step || !state.rig) return state;
+  const { rig, inverse } = applyAll(state.rig, step.edits);
+  return { ...state, rig, dirty: true, [from]: state[from].slice(0, -1), [to]: [...state[to], { edits: inverse }] };
+}
+
+export const { planOpened, edited, dragEnded, undone, redone, renamed, saved, rebased, placeSelected } = slice.actions;
+export const plannerReducer = slice.reducer;

@@ -1,0 +1,28 @@
+import type { Depth, Situation, Surface } from '@wainrope/core';
+
+export const surfaceWords: { readonly [S in Surface]: string } = {
+  'hard-road': 'hard road',
+  grass: 'grass',
+  'wet-hard-sand': 'wet hard sand',
+  gravel: 'gravel',
+  'soft-dry-sand': 'soft dry sand',
+  'shallow-mud': 'shallow mud',
+  bog: 'bog or clinging clay',
+};
+export const depthWords: { readonly [D in Depth]: string } = {
+  none: 'not sunk in',
+  hubs: 'to the hubs',
+  sills: 'to the sills',
+  roof: 'to the roof line',
+};
+export const soilWords: { readonly [S in Situation['soil']]: string } = {
+  sand: 'sand',
+  loam: 'loam',
+  silt: 'silt',
+  'clay-or-bog': 'clay or bog',
+};
+export const methodWords = {
+  fractions: 'Share of weight by surface',
+  mire: 'Multiple of weight by depth',
+  physics: 'Slope, rolling, suction',
+} as const;

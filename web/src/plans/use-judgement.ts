@@ -1,0 +1,63 @@
+import type { Case, PlaceExplanation, Report } from '@wainrope/core';
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Solver } from './solver.worker.ts';
+
+let shared: Remote<Solver> | undefined;
+
+/** One worker for the life of the page. */
+function solver(): Remote<Solver> {
+  shared ??= wrap<Solver>(new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' }));
+  return shared;
+}
+
+export interface Judgement {
+  readonly report: Report | undefined;
+  readonly failure: string | undefined;
+  /** The report belongs to an earlier case and a newer one is being solved. */
+  readonly pending: boolean;
+}
+
+/** Judges a case whenever it changes. One solve runs at a time; of the cases that come meanwhile only the newest is solved. */
+export function useJudgement(subject: Case | undefined): Judgement {
+  const [answer, setAnswer] = useState<{ readonly subject: Case; readonly report?: Report; readonly failure?: string }>();
+  const newest = useRef<Case | undefined>(undefined);
+  const busy = useRef(false);
+  useEffect(() => {
+    newest.current = subject;
+    const next = async (): Promise<void> => {
+      const wanted = newest.current;
+      if (busy.current || wanted === undefined) return;
+      busy.current = true;
+      try {
+        const report = await solver().judge(wanted);
+        setAnswer({ subject: wanted, report });
+      } catch (error) {
+        setAnswer({ subject: wanted, failure: error instanceof Error ? error.message : String(error) });
+      }
+      busy.current = false;
+      if (newest.current !== wanted) await next();
+    };
+    void next();
+  }, [subject]);
+  return { report: answer?.report, failure: answer?.failure, pending: answer?.subject !== subject };
+}
+
+/** How one place of the case was worked out; late answers are dropped. */
+export function useExplanation(subject: Case | undefined, placeId: string | undefined): PlaceExplanation | undefined {
+  const [explained, setExplained] = useState<PlaceExplanation>();
+  useEffect(() => {
+    let current = true;
+    if (subject === undefined || placeId === undefined) return;
+    solver()
+      .explain(subject, placeId)
+      .then(
+        (answer) => current && setExplained(answer),
+        () => current && setExplained(undefined),
+      );
+    return () => {
+      current = false;
+    };
+  }, [subject, placeId]);
+  return explained?.placeId === placeId ? explained : undefined;
+}

@@ -1,0 +1,91 @@
+import { Moon, Sun } from 'lucide-react';
+import { useEffect } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+
+const PLACES = [
+  { to: '/gear', label: 'Gear' },
+  { to: '/plans', label: 'Plan' },
+];
+
+export function Shell() {
+  const { data: team } = useGetTeamQuery();
+  const { theme } = useAppSelector((state) => state.settings);
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+  return (
+    <div className="flex min-h-full flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the page
+      </a>
+      <header className="flex h-13 shrink-0 items-stretch gap-4 bg-board px-3 text-on-board sm:gap-8 sm:px-5">
+        <NavLink to="/plans" className="flex items-center font-head text-[22px] font-bold tracking-[0.08em]">
+          WAINROPE
+        </NavLink>
+        <nav aria-label="Main" className="flex">
+          {PLACES.map(({ to, label }) => (
+            <NavLink
+              key={to}
+              to={to}
+              className="group relative flex min-w-14 items-center justify-center px-3 text-[17px] aria-[current=page]:font-semibold"
+            >
+              {label}
+              <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 hidden h-[5px] group-aria-[current=page]:block" />
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-2 sm:gap-4">
+          {team && (
+            <span className="hidden text-on-board-quiet md:inline">
+              {team.name} · {team.actor.name}
+            </span>
+          )}
+          <Units />
+          <ThemeSwitch />
+        </div>
+      </header>
+      {team?.demo && <p className="sr-only">{team.demo}</p>}
+      <main id="main" className="flex min-h-0 flex-1 flex-col">
+        <Outlet />
+      </main>
+    </div>
+  );
+}
+
+function Units() {
+  const units = useAppSelector((state) => state.settings.units);
+  const dispatch = useAppDispatch();
+  return (
+    <label className="flex items-center">
+      <span className="sr-only">Unit of forces</span>
+      <select
+        className="border-on-board-quiet! bg-board! text-on-board!"
+        value={units}
+        onChange={(event) => dispatch(unitsChosen(event.target.value as typeof units))}
+      >
+        <option value="kN">kN</option>
+        <option value="t">tf</option>
+        <option value="lbf">lbf</option>
+      </select>
+    </label>
+  );
+}
+
+function ThemeSwitch() {
+  const theme = useAppSelector((state) => state.settings.theme);
+  const dispatch = useAppDispatch();
+  const next = theme === 'dark' ? 'light' : 'dark';
+  return (
+    <button
+      type="button"
+      className="grid size-11 place-items-center"
+      onClick={() => dispatch(themeChosen(next))}
+      aria-label={`Switch to the ${next} theme`}
+    >
+      {theme === 'dark' ? <Sun size={20} /> : <Moon size={20} />}
+    </button>
+  );
+}
