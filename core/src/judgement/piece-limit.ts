@@ -1,4 +1,3 @@
-import { gearClasses } from '../gear/gear-classes.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
 import { type Condition, conditionDerate, type Derate, wetDerate } from '../rating/derates.ts';
@@ -17,7 +16,7 @@ export type PieceLimit =
       readonly mbsN: number;
     }
   | { readonly kind: 'unrated' }
-  /** The class is never judged by a working limit: dampers, tools, winches, pull tabs. */
+  /** The class is never judged by a working limit of its own: dampers, tools, winches, pull tabs, ground anchors. */
   | { readonly kind: 'carries-nothing' };
 
 /** The row of the design-factor table a piece takes in this role: the same rope is a winch line on its drum and an extension elsewhere. */
@@ -35,7 +34,7 @@ export interface LimitContext {
 
 /** WLL and breaking strength with condition and wet factors in; newtons. */
 export function pieceLimit(piece: GearFacts, use: FactoredUse | undefined, { policy, asOf, wet }: LimitContext): PieceLimit {
-  if (use === undefined) return gearClasses[piece.kind].use === 'anchor' ? { kind: 'unrated' } : { kind: 'carries-nothing' };
+  if (use === undefined) return { kind: 'carries-nothing' };
   const limit = workingLimit(piece.marks, use, policy);
   if (limit.kind === 'unrated') return { kind: 'unrated' };
   const condition = conditionDerate(piece, policy, asOf);

@@ -9,7 +9,10 @@ export function strandSentence(report: Report, place: PlaceFigures): RichText | 
   const name = place.tag ?? place.name;
   const first = tensions[0];
   if (first === undefined || place.plannedN === undefined) return undefined;
-  if (tensions.length < 2 || place.kind === 'bend') return rich`One strand pulls on ${name} with ${force(place.plannedN)}.`;
+  if (tensions.length < 2 || place.kind === 'bend') {
+    const each = place.kind === 'legs' ? rich`, ${force(place.plannedN)} in each of its legs` : rich``;
+    return rich`One strand pulls on ${name} with ${force(place.kind === 'legs' ? first : place.plannedN)}${each}.`;
+  }
   const pulley = report.places.find(
     ({ strands, kind }) => kind === 'body' && strands.length === place.strands.length && strands[0] === place.strands[0],
   );

@@ -44,7 +44,7 @@ function baseTerm(limit: Limit, source: string): Term {
   if (!limit.markedWll) return { ...quotient, label: 'Working limit as marked' };
   if (limit.wllN > quotient.figure.si * (1 + 1e-12))
     return { label: 'Working limit as marked', figure: force(limit.wllN), how: { operation: 'same', of: [markTerm(limit.markedWll)] } };
-  return { label: 'The lower of', figure: force(limit.wllN), how: { operation: 'least', of: [markTerm(limit.markedWll), quotient] } };
+  return { label: 'Before condition', figure: force(limit.wllN), how: { operation: 'least', of: [markTerm(limit.markedWll), quotient] } };
 }
 
 export function derateTerm({ name, factor, reason, source }: Derate): Term {

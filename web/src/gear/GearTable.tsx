@@ -65,16 +65,8 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
       { replace: true },
     );
   const step = (event: KeyboardEvent, index: number) => {
-    const next =
-      event.key === 'ArrowDown'
-        ? index + 1
-        : event.key === 'ArrowUp'
-          ? index - 1
-          : event.key === 'Home'
-            ? 0
-            : event.key === 'End'
-              ? rows.length - 1
-              : undefined;
+    const targets: { readonly [key: string]: number } = { ArrowDown: index + 1, ArrowUp: index - 1, Home: 0, End: rows.length - 1 };
+    const next = targets[event.key];
     if (next === undefined || next < 0 || next >= rows.length) return;
     event.preventDefault();
     virtual.scrollToIndex(next);
@@ -147,7 +139,7 @@ function Cells({ piece, today }: CellProps) {
       </span>
     </span>,
     <span key="marks">{gear.marks.map(({ asWritten }) => asWritten).join(' · ') || <span className="text-quiet">no mark</span>}</span>,
-    <span key="limit" className={`font-mono ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>
+    <span key="limit" className={`font-mono text-[15px] ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>
       {limitWords(limit, figure)}
     </span>,
     whereWords(piece),

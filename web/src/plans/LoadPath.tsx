@@ -73,17 +73,17 @@ function Columns({ columns, selectedSubjectId, select }: Shared) {
         <Legend />
       </div>
       <div className="relative min-w-0 overflow-x-auto">
-        <ol className="relative grid min-w-max auto-cols-[minmax(96px,1fr)] grid-flow-col">
+        <ol className="relative grid auto-cols-[minmax(98px,1fr)] grid-flow-col">
           <li
             aria-hidden="true"
             className="pointer-events-none absolute inset-x-0 z-10 border-t-2 border-ink"
             style={{ top: HEIGHT - LIMIT_HEIGHT }}
           >
-            <span className="absolute -top-5 left-0 bg-sheet pr-1.5 text-[13px] font-semibold">working limit</span>
+            <span className="absolute -top-5 left-1 pr-1 text-[13px] font-semibold">limit</span>
           </li>
-          <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 h-[7px]" style={{ top: HEIGHT }} />
+          <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 z-[5] h-[7px]" style={{ top: HEIGHT }} />
           {columns.map((column) => (
-            <li key={column.subjectId}>
+            <li key={column.subjectId} className="min-w-0">
               <ColumnButton column={column} selected={column.subjectId === selectedSubjectId} select={select} />
             </li>
           ))}
@@ -118,7 +118,14 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
       aria-label={`${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${weakest ? ', the weakest' : ''}`}
       className={`relative block w-full px-1 pb-1 text-center ${weakest ? 'bg-amber-wash' : ''} ${selected ? 'shadow-[inset_0_-4px_var(--rope)]' : ''}`}
     >
-      <svg width="100%" height={HEIGHT + 8} viewBox={`0 0 100 ${HEIGHT + 8}`} preserveAspectRatio="xMidYMax meet" aria-hidden="true">
+      <svg
+        width="100%"
+        height={HEIGHT + 12}
+        viewBox={`0 0 100 ${HEIGHT + 12}`}
+        preserveAspectRatio="xMidYMax meet"
+        aria-hidden="true"
+        className="relative z-[6]"
+      >
         <Hatching id={`hatch-${worst.id}`} />
         <Bar share={greatest} fill={`url(#hatch-${worst.id})`} outline />
         <Bar share={planned} fill={over ? 'var(--rust)' : weakest ? 'var(--amber-ink)' : 'var(--slate)'} />
@@ -135,7 +142,7 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
           {planned === undefined ? '!' : share}
         </text>
       </svg>
-      <span className="block truncate text-[15px] font-semibold leading-tight">{worst.name}</span>
+      <span className="flex min-h-[34px] items-center justify-center text-[14px] font-semibold leading-[17px]">{worst.name}</span>
       <span className="block truncate font-mono text-[13px]">{worst.tag ?? (worst.judged ? 'judged' : worst.where)}</span>
       <span className="block truncate text-[13px] text-quiet">{loads}</span>
     </button>

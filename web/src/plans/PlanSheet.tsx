@@ -52,7 +52,7 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
     event.preventDefault();
     moveTree(tree.xM + move[0], tree.yM + move[1], 'nudge-tree');
   };
-  const bar = scaleBar(view, Math.min(170, size.width / 4), units === 'lbf');
+  const bar = scaleBar(view, Math.min(200, size.width / 4), units === 'lbf');
   const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
   const widest = Math.max(0, ...circles.map(({ radiusM }) => radiusM));
   const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
@@ -68,15 +68,17 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
       >
         <Ground rig={rig} view={view} size={size} />
         {soft &&
-          tufts(size, strands).map(({ x, y }) => (
-            <path
-              key={`${x}-${y}`}
-              d={`M${x - 8} ${y}h16M${x - 4} ${y}v-6M${x} ${y}v-9M${x + 4} ${y}v-6`}
-              stroke="var(--tuft)"
-              strokeWidth="1.3"
-              fill="none"
-            />
-          ))}
+          tufts(size, strands)
+            .filter((tuft) => clearOfLabels(tuft, labels))
+            .map(({ x, y }) => (
+              <path
+                key={`${x}-${y}`}
+                d={`M${x - 8} ${y}h16M${x - 4} ${y}v-6M${x} ${y}v-9M${x + 4} ${y}v-6`}
+                stroke="var(--tuft)"
+                strokeWidth="1.3"
+                fill="none"
+              />
+            ))}
         {circles.map(({ centre, radiusM }, index) => {
           const { x, y } = toScreen(view, centre);
           return (
@@ -86,7 +88,7 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
               cy={y}
               r={radiusM * view.scale}
               fill="var(--rust)"
-              fillOpacity="0.035"
+              fillOpacity="0.022"
               stroke="var(--rust)"
               strokeOpacity="0.7"
               strokeWidth="1.3"
@@ -131,6 +133,14 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
         Keep everyone out within {figure(length(widest))} of every end and pulley, and inside every bend.
       </p>
     </div>
+  );
+}
+
+/** Tufts stay out from under words. */
+function clearOfLabels({ x, y }: { readonly x: number; readonly y: number }, labels: readonly PlacedLabel[]): boolean {
+  return (
+    y > 44 &&
+    labels.every((label) => x < label.x - 10 || x > label.x + label.width + 10 || y < label.y - 2 || y > label.y + label.height + 12)
   );
 }
 

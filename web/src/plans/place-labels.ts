@@ -85,7 +85,7 @@ export function placeLabels(wishes: readonly LabelWish[], { frame, boxes, segmen
       const box = { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size };
       const covers =
         placed.reduce((sum, other) => sum + 4 * overlap(box, other), 0) +
-        boxes.reduce((sum, other) => sum + overlap(box, other), 0) +
+        boxes.reduce((sum, other) => sum + 2 * overlap(box, other), 0) +
         segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
         6 * outsideFrame(box, frame) +
         rank * 0.5;

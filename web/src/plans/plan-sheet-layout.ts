@@ -259,6 +259,10 @@ function bodyWish({ body, rig, report, box, figure }: BodyWishInput): LabelWish 
     { x: centre.x, y: box.y - 26 * far },
     { x: box.x + box.width + 74 * far, y: centre.y },
     { x: box.x - 74 * far, y: centre.y },
+    ...[-90, 90].flatMap((shift) => [
+      { x: centre.x + shift, y: box.y - 26 * far },
+      { x: centre.x + shift, y: box.y + box.height + 26 * far },
+    ]),
   ]);
   if (body.kind === 'tree') {
     const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);

@@ -1,0 +1,123 @@
+import { randomUUID } from 'node:crypto';
+import { judge, type Report, readRigFile } from '@wainrope/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startTestServer, type TestServer } from '../testing/test-server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const planNamed = async (name: string) => {
+  const { body } = await server.http.get('/api/v1/plans').expect(200);
+  const { planId } = body.items.find((plan: { name: string }) => plan.name === name);
+  return (await server.http.get(`/api/v1/plans/${planId}`).expect(200)).body;
+};
+
+/** A copy of the demo's clear plan, so that tests do not disturb each other. */
+const copy = async () => {
+  const { rig } = await planNamed('Plantation ride, out over the drain');
+  return (
+    await server.http
+      .post('/api/v1/plans')
+      .send({ planId: randomUUID(), name: `Copy ${randomUUID().slice(0, 8)}`, rig })
+      .expect(201)
+  ).body;
+};
+
+describe('plans', () => {
+  it('holds the four demo plans: clear, watch, stop and one with an open question', async () => {
+    const { body } = await server.http.get('/api/v1/plans').expect(200);
+    const verdicts = Object.fromEntries(body.items.map(({ name, verdict }: { name: string; verdict: string }) => [name, verdict]));
+    expect(verdicts).toMatchObject({
+      'Plantation ride, out over the drain': 'clear',
+      'Otter at the ford': 'watch',
+      'Bog below Tarn Quarry': 'stop',
+      'Badger on the peat track': 'watch',
+    });
+    const { fresh } = await planNamed('Badger on the peat track');
+    expect(
+      fresh.report.findings.every(({ undecided, severity }: { undecided: boolean; severity: string }) => undecided || severity === 'note'),
+    ).toBe(true);
+    expect(body.items.every(({ outOfDate }: { outOfDate: string[] }) => outOfDate.length === 0)).toBe(true);
+  });
+
+  it('solves again on the server and keeps versions; the same base twice is a conflict with what stands', async () => {
+    const plan = await copy();
+    const save = (name: string) => server.http.put(`/api/v1/plans/${plan.planId}`).send({ name, rig: plan.rig, baseVersion: 1 });
+    expect((await save('First').expect(200)).body).toMatchObject({ version: 2, name: 'First', saved: { report: { verdict: 'clear' } } });
+    const { body } = await save('Second').expect(409);
+    expect(body.current).toMatchObject({ version: 2, name: 'First' });
+    expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.name).toBe('First');
+  });
+
+  it('lets one of two who save at once win', async () => {
+    const plan = await copy();
+    const answers = await Promise.all(
+      ['A', 'B', 'C'].map((name) => server.http.put(`/api/v1/plans/${plan.planId}`).send({ name, rig: plan.rig, baseVersion: 1 })),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+  });
+
+  it('refuses a rig it does not understand, with the path of each fault', async () => {
+    const plan = await copy();
+    const bad = structuredClone(plan.rig);
+    bad.bodies[0].massKg = -5;
+    bad.lines[0].to.chainId = 'nowhere';
+    const { body } = await server.http.put(`/api/v1/plans/${plan.planId}`).send({ name: 'Bad', rig: bad, baseVersion: 1 }).expect(422);
+    expect(body.faults.map(({ path }: { path: string }) => path)).toContain('rig.bodies[0].massKg');
+    const unknown = structuredClone(plan.rig);
+    unknown.chains[0].pieces[0].gearId = randomUUID();
+    const second = await server.http.put(`/api/v1/plans/${plan.planId}`).send({ name: 'Bad', rig: unknown, baseVersion: 1 }).expect(422);
+    expect(second.body.faults[0].path).toBe('rig.chains[0].pieces[0].gearId');
+  });
+
+  it('is out of date when a judged fact moves on, and not for a new note', async () => {
+    const plan = await copy();
+    const strapId = plan.rig.chains[0].pieces[0].gearId;
+    const { gearId, inspection, factsRevision, ...strap } = (await server.http.get(`/api/v1/gear/${strapId}`)).body;
+    const marks = strap.marks.map(({ asWritten, basis, source }: { asWritten: string; basis: string; source: string }) => ({
+      asWritten,
+      basis,
+      source,
+    }));
+    const noted = await server.http
+      .put(`/api/v1/gear/${gearId}`)
+      .send({ ...strap, marks, note: 'washed' })
+      .expect(200);
+    expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.fresh.outOfDate).toEqual([]);
+    const failed = await server.http
+      .put(`/api/v1/gear/${gearId}`)
+      .send({ ...strap, marks, state: 'quarantined', rowVersion: noted.body.rowVersion })
+      .expect(200);
+    const { saved, fresh } = (await server.http.get(`/api/v1/plans/${plan.planId}`)).body;
+    expect(saved.report.verdict).toBe('clear');
+    expect(fresh).toMatchObject({ report: { verdict: 'stop' }, outOfDate: [`${strap.tag}: was in-use, is quarantined.`] });
+    await server.http
+      .put(`/api/v1/gear/${gearId}`)
+      .send({ ...strap, marks, state: 'in-use', rowVersion: failed.body.rowVersion })
+      .expect(200);
+    expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.fresh.outOfDate).toEqual([]);
+  });
+
+  it('is out of date once its good-until day has passed', async () => {
+    const plan = await copy();
+    const until = plan.saved.report.goodUntil;
+    process.env.WAINROPE_TODAY = '2027-06-01';
+    const later = (await server.http.get(`/api/v1/plans/${plan.planId}`)).body;
+    process.env.WAINROPE_TODAY = '2026-01-15';
+    expect(later.fresh.outOfDate).toEqual([`It was good until ${until}.`]);
+    expect(later.fresh.report.findings.map(({ code }: { code: string }) => code)).toContain('inspection-overdue');
+  });
+
+  it('gives a rig file that core judges the same', async () => {
+    for (const name of ['Bog below Tarn Quarry', 'Otter at the ford']) {
+      const plan = await planNamed(name);
+      const { body } = await server.http.get(`/api/v1/plans/${plan.planId}/rig-file`).expect(200);
+      const file = readRigFile(body);
+      if (!file.ok) throw new Error(JSON.stringify(file.faults));
+      expect(judge(file.value.case)).toEqual(plan.fresh.report as Report);
+    }
+  });
+});
