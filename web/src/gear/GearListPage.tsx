@@ -1,6 +1,6 @@
 import { gearClasses, gearClassNames, gearStates } from '@wainrope/core';
 import { Download, Plus, Upload } from 'lucide-react';
-import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { GearTable } from './GearTable.tsx';
@@ -11,7 +11,9 @@ import { useRegister } from './use-register.ts';
 export function GearListPage() {
   const { pieces, team, error, refetch } = useRegister();
   const [params, setParams] = useSearchParams();
-  const filter = useDeferredValue(filterOf(params));
+  // The field keeps what is typed at once; the link follows.
+  const [typed, setTyped] = useState(params.get('q') ?? '');
+  const filter = useDeferredValue({ ...filterOf(params), search: typed });
   const search = useRef<HTMLInputElement>(null);
   const shown = useMemo(() => (pieces ? filterPieces(pieces, filter) : []), [pieces, filter]);
   const set = (key: string, value: string) =>
@@ -23,6 +25,12 @@ export function GearListPage() {
       },
       { replace: true },
     );
+  const linked = params.get('q') ?? '';
+  useEffect(() => {
+    if (typed === linked) return;
+    const later = setTimeout(() => set('q', typed), 250);
+    return () => clearTimeout(later);
+  });
   useEffect(() => {
     const slash = (event: globalThis.KeyboardEvent) => {
       const typing =
@@ -42,9 +50,9 @@ export function GearListPage() {
     document.querySelector<HTMLElement>('[data-gear-row]')?.focus();
   };
   const kits = [...new Set((pieces ?? []).map(({ kit }) => kit).filter(Boolean))].sort();
-  const anyFilter = [...params.keys()].some((key) => key !== 'sort');
+  const anyFilter = typed !== '' || [...params.keys()].some((key) => key !== 'sort');
   return (
-    <div className="flex min-h-0 flex-1 flex-col px-3 pb-2 sm:px-5">
+    <div className="flex h-[calc(100dvh-3.25rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
         <h1 className="text-[28px]">Gear</h1>
         <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
@@ -71,8 +79,8 @@ export function GearListPage() {
             ref={search}
             type="search"
             placeholder="Search tag, name, maker, mark…   ( / )"
-            value={params.get('q') ?? ''}
-            onChange={(event) => set('q', event.target.value)}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
             onKeyDown={toTable}
           />
         </label>
@@ -91,7 +99,15 @@ export function GearListPage() {
           options={gearStates.map((state) => [state, stateWords[state]])}
         />
         <Choice label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
-        <button type="button" className="action justify-center" disabled={!anyFilter} onClick={() => setParams({})}>
+        <button
+          type="button"
+          className="action justify-center"
+          disabled={!anyFilter}
+          onClick={() => {
+            setTyped('');
+            setParams({});
+          }}
+        >
           Show all
         </button>
       </form>

@@ -99,17 +99,14 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
                 key={key}
                 role="row"
                 aria-rowindex={index + 2}
-                className="absolute inset-x-0 border-b border-rule"
+                className={`absolute inset-x-0 border-b border-rule hover:bg-sheet ${narrow ? 'px-1 py-2' : `${GRID} items-center px-2`}`}
                 style={{ top: start, height: size }}
               >
-                <Link
-                  to={`/gear/${piece.gear.gearId}`}
-                  data-gear-row={index}
-                  onKeyDown={(event) => step(event, index)}
-                  className={`h-full hover:bg-sheet ${narrow ? 'block px-1 py-2' : `${GRID} items-center px-2`}`}
-                >
-                  {narrow ? <NarrowCells piece={piece} today={today} /> : <Cells piece={piece} today={today} />}
-                </Link>
+                {narrow ? (
+                  <NarrowCells piece={piece} today={today} link={{ index, step }} />
+                ) : (
+                  <Cells piece={piece} today={today} link={{ index, step }} />
+                )}
               </div>
             );
           })}
@@ -119,19 +116,40 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
   );
 }
 
+interface RowLinkProps {
+  readonly index: number;
+  readonly step: (event: KeyboardEvent, index: number) => void;
+}
+
 interface CellProps {
   readonly piece: RegisterPiece;
   readonly today: string;
+  readonly link: RowLinkProps;
+}
+
+/** The link of a row covers the whole row. */
+function RowLink({ piece: { gear }, link: { index, step } }: Pick<CellProps, 'piece' | 'link'>) {
+  return (
+    <Link
+      to={`/gear/${gear.gearId}`}
+      data-gear-row={index}
+      aria-label={`${gear.tag} ${gear.name}`}
+      onKeyDown={(event) => step(event, index)}
+      className="after:absolute after:inset-0"
+    >
+      <Tag code={gear.tag} />
+    </Link>
+  );
 }
 
 const cell = 'truncate';
 
-function Cells({ piece, today }: CellProps) {
+function Cells({ piece, today, link }: CellProps) {
   const { figure } = useFigures();
   const { gear, limit } = piece;
   const inspection = inspectionWords(piece, today);
   const values = [
-    <Tag key="tag" code={gear.tag} />,
+    <RowLink key="tag" piece={piece} link={link} />,
     <span key="name">
       {gear.name}{' '}
       <span className="text-quiet">
@@ -157,14 +175,14 @@ function Cells({ piece, today }: CellProps) {
   ));
 }
 
-function NarrowCells({ piece, today }: CellProps) {
+function NarrowCells({ piece, today, link }: CellProps) {
   const { figure } = useFigures();
   const { gear, limit } = piece;
   const inspection = inspectionWords(piece, today);
   return (
     <span role="cell" className="block">
       <span className="flex items-center gap-2">
-        <Tag code={gear.tag} />
+        <RowLink piece={piece} link={link} />
         <span className="truncate font-semibold">{gear.name}</span>
         <span className={`ml-auto shrink-0 font-mono ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>{limitWords(limit, figure)}</span>
       </span>

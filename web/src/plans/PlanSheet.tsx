@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import { dangerCircles, type GearFacts, length, type Policy, type Report, type Rig } from '@wainrope/core';
-import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch } from '../store.ts';
 import type { PlacedLabel, Segment } from './place-labels.ts';
@@ -200,7 +200,6 @@ interface TreeHandleProps {
 
 function TreeHandle({ tree, view, bind, nudge, ended }: TreeHandleProps) {
   const { x, y } = toScreen(view, { x: tree.xM, y: tree.yM });
-  useEffect(() => ended, [ended]);
   return (
     <circle
       {...bind}

@@ -100,6 +100,7 @@ function Planner({ plan }: { readonly plan: PlanView }) {
   if (!rig || !pieces || !team || !policy || !subject) return <p className="p-5">Opening the plan…</p>;
   const vehicleId = loadBody(rig).vehicleId;
   const addDamper = (lineId: string, strand: number) => {
+    if (rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === strand)) return;
     const used = new Set(gearIdsOf(rig));
     const free = pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId));
     if (!free)

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** Flags with which Debian's Chromium runs headless as root and keeps to this machine. */
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: '.',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  outputDir: '../test-results',
+  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.cache/browser-results.json' }]],
+  use: {
+    baseURL: process.env.WAINROPE_URL ?? 'http://127.0.0.1:4810',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args },
+    screenshot: 'off',
+  },
+  projects: [
+    { name: 'tests', testMatch: /.*\.spec\.ts/ },
+    { name: 'shots', testMatch: /shots\.ts/ },
+  ],
+});

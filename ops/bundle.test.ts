@@ -1,0 +1,37 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+interface Chunk {
+  readonly file: string;
+  readonly modules: readonly string[];
+}
+
+const modulesOf = (name: string): readonly string[] => {
+  const file = resolve(import.meta.dirname, `../web/dist/${name}-modules.json`);
+  if (!existsSync(file)) throw new Error('The pages are not built: run npm run build');
+  return (JSON.parse(readFileSync(file, 'utf8')) as readonly Chunk[]).flatMap(({ modules }) => modules);
+};
+const SOLVER = ['core/src/statics/solve-network.ts', 'core/src/judgement/assess.ts', 'core/src/judgement/rule-list.ts'];
+
+describe('what the browser is sent', () => {
+  it('keeps the solver out of the page’s own bundle', () => {
+    const page = modulesOf('page');
+    expect(page).toContain('core/src/rig/edits.ts');
+    expect(page.filter((module) => SOLVER.includes(module))).toEqual([]);
+  });
+  it('has it in the worker’s', () => {
+    expect(modulesOf('worker')).toEqual(expect.arrayContaining(SOLVER));
+  });
+});
+
+describe('core', () => {
+  it('knows no clock, no chance and no surroundings', () => {
+    const sources = modulesOf('worker').filter((module) => module.startsWith('core/src/'));
+    expect(sources.length).toBeGreaterThan(60);
+    for (const source of sources) {
+      const text = readFileSync(resolve(import.meta.dirname, '..', source), 'utf8');
+      expect(text, source).not.toMatch(/Date\.now|new Date\(\)|Math\.random|performance\.|process\.|globalThis|console\./);
+    }
+  });
+});

@@ -1,0 +1,76 @@
+// @ts-check
+// npm test: format and lint, types, imports, unused code, unit, server and browser tests. The last line counts them.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium, runBrowser } from './browser.mjs';
+import { ensureBuild, ensurePackages } from './packages.mjs';
+import { Problem, postgresPrograms, ROOT } from './postgres.mjs';
+
+const total = { passed: 0, failed: 0, skipped: 0 };
+
+/** @param {{ passed: number, failed: number, skipped: number }} counts */
+function count({ passed, failed, skipped }) {
+  total.passed += passed;
+  total.failed += failed;
+  total.skipped += skipped;
+}
+
+/** One check that passes or fails as a whole. @param {string} name @param {readonly string[]} args */
+function check(name, args) {
+  const began = Date.now();
+  const done = spawnSync(process.execPath, args, { cwd: ROOT, encoding: 'utf8', maxBuffer: 64e6 });
+  const ok = done.status === 0;
+  console.log(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
+  if (!ok) console.log(`${done.stdout}\n${done.stderr}`.slice(-6000));
+  count({ passed: ok ? 1 : 0, failed: ok ? 0 : 1, skipped: 0 });
+}
+
+function unitTests() {
+  const file = join(ROOT, '.cache/unit-results.json');
+  mkdirSync(join(ROOT, '.cache'), { recursive: true });
+  rmSync(file, { force: true });
+  const done = spawnSync(
+    process.execPath,
+    ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+    { cwd: ROOT, stdio: 'inherit' },
+  );
+  if (!existsSync(file)) return count({ passed: 0, failed: 1, skipped: 0 });
+  const { numPassedTests, numFailedTests, numPendingTests, numTodoTests } = JSON.parse(readFileSync(file, 'utf8'));
+  const silent = done.status !== 0 && numFailedTests === 0 ? 1 : 0;
+  count({ passed: numPassedTests, failed: numFailedTests + silent, skipped: numPendingTests + numTodoTests });
+}
+
+async function main() {
+  ensurePackages();
+  postgresPrograms();
+  ensureChromium();
+  const bin = (/** @type {string} */ path) => join('node_modules', path);
+  check('format and lint', [bin('@biomejs/biome/bin/biome'), 'ci', '.', '--error-on-warnings']);
+  check('types', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json']);
+  check('types of the pages', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'web']);
+  check('imports run one way', [
+    bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core/src',
+    'contract/src',
+    'server/src',
+    'web/src',
+    'cli/src',
+  ]);
+  check('nothing unused', [bin('knip/bin/knip.js')]);
+  ensureBuild();
+  unitTests();
+  count(await runBrowser({}));
+}
+
+main()
+  .catch((error) => {
+    console.error(error instanceof Problem ? error.message : error);
+    total.failed += 1;
+  })
+  .finally(() => {
+    console.log(`${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`);
+    process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0;
+  });
