@@ -85,7 +85,7 @@ export function freePort() {
   });
 }
 
-/** @param {string} folder */
+/** @param {string} folder @param {string} bin @returns {Record<string, string>} */
 function initialise(folder, bin) {
   const secretsFile = join(folder, 'secrets.json');
   const cluster = join(folder, 'cluster');
@@ -119,7 +119,7 @@ function running(cluster, bin) {
   return asServer(join(bin, 'pg_ctl'), ['-D', cluster, 'status']).status === 0;
 }
 
-/** A killed server's process may linger for a moment: the status is asked again before it is believed. */
+/** A killed server's process may linger for a moment: the status is asked again before it is believed. @param {string} cluster @param {string} bin */
 async function stopCluster(cluster, bin) {
   for (let attempt = 0; attempt < 5 && running(cluster, bin); attempt++) {
     asServer(join(bin, 'pg_ctl'), ['-D', cluster, '-m', 'fast', '-w', '-t', '30', 'stop']);
@@ -167,7 +167,7 @@ export async function startPostgres({ folder: wanted, fresh = false, throwAway =
   };
 }
 
-/** Two roles: one owns and migrates, the other serves, without any way round row-level security. */
+/** Two roles: one owns and migrates, the other serves, without any way round row-level security. @param {number} port @param {Record<string, string>} secrets */
 async function makeRoles(port, secrets) {
   const { default: pg } = await import('pg');
   const admin = new pg.Client({ host: '127.0.0.1', port, user: 'wainrope_admin', password: secrets.admin, database: 'postgres' });

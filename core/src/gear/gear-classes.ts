@@ -368,4 +368,3 @@ export const gearClasses = {
 export type GearClass = keyof typeof gearClasses;
 export const gearClassNames = Object.keys(gearClasses) as readonly GearClass[];
 export const terminationKinds = terminations;
-export type Termination = (typeof terminations)[number];

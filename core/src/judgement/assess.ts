@@ -7,7 +7,7 @@ import type { Rig } from '../rig/rig.ts';
 import { gearOf, type RigNetwork, rigNetwork } from '../rig/rig-network.ts';
 import type { Equilibrium } from '../statics/network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
-import { distance, dot, type Vec3, vec3 } from '../statics/vec3.ts';
+import { distance, dot, type Vec3 } from '../statics/vec3.ts';
 import { type Assessment, driveLine, type Solved } from './assessment.ts';
 import { bodyForce, pointForces } from './body-forces.ts';
 import { drumReport } from './drum-report.ts';
@@ -24,7 +24,7 @@ export function assess(subject: Case): Assessment {
   const line = driveLine(rig);
   const travel = travelDirection(rig);
   const load = loadBody(rig);
-  const effort = estimatePull({ ...load, slopeRad: slopeAlong(rig.ground, vec3(travel.x, travel.y, 0)), situation: rig.situation }, policy);
+  const effort = estimatePull({ ...load, slopeRad: slopeAlong(rig.ground, travel), situation: rig.situation }, policy);
   const pullN = rig.chosenPull?.pullN ?? (effort.kind === 'estimated' ? effort.plannedN : undefined);
   const network = rigNetwork(rig, gear, policy);
   const hauling = solveNetwork(network.network, 'hauling');

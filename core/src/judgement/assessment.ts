@@ -1,6 +1,7 @@
 import type { AnchorCapacity } from '../anchors/tree-capacity.ts';
 import type { EffortOutcome } from '../effort/estimate-pull.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
+import { invariant } from '../invariant.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Derate } from '../rating/derates.ts';
 import type { Case } from '../rig/case.ts';
@@ -78,6 +79,6 @@ export interface Assessment {
 /** The one line of a rig. The reader of rigs admits exactly one until several drives are solved together. */
 export function driveLine(rig: Rig): Line {
   const line = rig.lines[0];
-  if (line === undefined) throw new Error('Broken invariant: a rig without a line');
+  invariant(line !== undefined, 'a rig without a line');
   return line;
 }

@@ -1,3 +1,4 @@
+import { invariant } from '../invariant.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
 import type { Rig, RigPoint, VehicleBody } from './rig.ts';
 
@@ -17,9 +18,9 @@ export function groundHeightM(ground: Rig['ground'], xM: number, yM: number): nu
   return groundGradient(ground, vec3(xM, yM, 0));
 }
 
-/** Slope along a level direction, rad; uphill positive. */
+/** Slope along a direction as the map sees it (its height and length do not matter), rad; uphill positive. */
 export function slopeAlong(ground: Rig['ground'], direction: Vec3): number {
-  return Math.atan(groundGradient(ground, direction));
+  return Math.atan(groundGradient(ground, direction) / Math.hypot(direction.x, direction.y));
 }
 
 /** The way the load is to go: along its heading, ahead or astern, lying in the ground. */
@@ -33,14 +34,14 @@ export function travelDirection(rig: Rig): Vec3 {
 /** The body that is to move. The reader of rigs admits only vehicles here. */
 export function loadBody(rig: Rig): VehicleBody {
   const body = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-  if (body?.kind !== 'vehicle') throw new Error(`Broken invariant: load ${rig.load.bodyId} is not a vehicle of this rig`);
+  invariant(body?.kind === 'vehicle', `load ${rig.load.bodyId} is not a vehicle of this rig`);
   return body;
 }
 
 /** Where a point stands in space, metres. */
 export function pointPosition(rig: Rig, point: RigPoint): Vec3 {
   const body = rig.bodies.find(({ id }) => id === point.bodyId);
-  if (body === undefined) throw new Error(`Broken invariant: point ${point.id} has no body`);
+  invariant(body !== undefined, `point ${point.id} has no body`);
   const { place } = point;
   if (place.kind === 'on-trunk' || body.kind !== 'vehicle') return raised(rig, body.xM, body.yM, place.heightM);
   const forward = ahead(body.headingRad);

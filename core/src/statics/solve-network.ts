@@ -2,12 +2,14 @@ import type { Equilibrium, Motion, Network, StaticsOutcome } from './network.ts'
 import { type RopeState, ropeState } from './rope-geometry.ts';
 import { solveLinear } from './solve-linear.ts';
 import { assemble, type System, systemOf } from './system.ts';
-import { add, scale, subtract, unit, type Vec3, ZERO } from './vec3.ts';
+import { add, distance, scale, subtract, unit, type Vec3, ZERO } from './vec3.ts';
 
 /** Largest unbalanced force accepted, per newton of drive tension; and gap in a link, metres. */
 const RESIDUAL_TOLERANCE = 1e-11;
 const NEWTON_STEPS = 60;
 const SETTLING_STEPS = 40;
+/** A first guess is good enough once nothing moves further than this in a step, metres. */
+const SETTLED_M = 0.01;
 
 /**
  * Finds where the free nodes of a network stand and what every strand and link carries, per newton of drive tension.
@@ -124,7 +126,10 @@ function settle(network: Network, motion: Motion, slack: ReadonlySet<number>): r
   for (let step = 0; step < SETTLING_STEPS; step++) {
     const ropes = ropesAt(network, places, motion);
     if ('coincident' in ropes) return places;
-    places = swung(network, places, ropes, slack);
+    const next = swung(network, places, ropes, slack);
+    const moved = Math.max(...next.map((place, node) => distance(place, places[node] as Vec3)));
+    places = next;
+    if (moved < SETTLED_M) break;
   }
   return places;
 }

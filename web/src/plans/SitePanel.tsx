@@ -291,7 +291,7 @@ function GroundFields({ rig, apply }: SitePanelProps) {
   const body = loadBody(rig);
   const { figure } = useFigures();
   const { ground } = rig;
-  const along = slopeAlong(ground, { ...travelDirection(rig), z: 0 });
+  const along = slopeAlong(ground, travelDirection(rig));
   return (
     <Group title="Ground">
       <NumberField
@@ -333,7 +333,7 @@ function PullBand({ rig, report, policy, apply }: SitePanelProps) {
   const body = loadBody(rig);
   const { effort } = report;
   if (!effort) return null;
-  const slopeRad = slopeAlong(rig.ground, { ...travelDirection(rig), z: 0 });
+  const slopeRad = slopeAlong(rig.ground, travelDirection(rig));
   const actions = cheaperActions({ ...body, slopeRad, situation: rig.situation }, policy);
   const by = {
     mire: 'planned on the depth',

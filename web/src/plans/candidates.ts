@@ -17,8 +17,9 @@ interface Context {
   readonly vehicleId: string | undefined;
 }
 
-/** Every piece whose class may serve in a place, usable ones first, the strongest of them on top; the others say why not. */
+/** Every piece whose class may serve in a place, usable ones first, by the role's order of classes and then the strongest on top; the others say why not. */
 export function candidatesFor(pieces: readonly RegisterPiece[], { rig, use, today, vehicleId }: Context): readonly Candidate[] {
+  const preference = ({ piece }: Candidate) => roleClasses[use.role].indexOf(piece.gear.kind);
   const taken = new Map(
     usesOf(rig).flatMap(({ use: other }) => (other.gearId !== undefined && other.id !== use.id ? [[other.gearId, other]] : [])),
   );
@@ -26,7 +27,12 @@ export function candidatesFor(pieces: readonly RegisterPiece[], { rig, use, toda
     .filter(({ gear }) => roleClasses[use.role].includes(gear.kind))
     .filter(({ gear }) => onThisVehicle(use.role, gear.vehicleId, vehicleId))
     .map((piece): Candidate => ({ piece, whyNot: whyNot(piece, taken.has(piece.gear.gearId)), remark: remark(piece, today) }))
-    .sort((a, b) => Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) || strength(b.piece) - strength(a.piece));
+    .sort(
+      (a, b) =>
+        Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) ||
+        preference(a) - preference(b) ||
+        strength(b.piece) - strength(a.piece),
+    );
 }
 
 /** Winches and points belong to the vehicle they are bolted to; a line on another vehicle's drum stays there. */

@@ -282,7 +282,7 @@ function bodyWish({ body, rig, report, box, figure }: BodyWishInput): LabelWish 
       centres: beside,
     };
   }
-  const slope = slopeAlong(rig.ground, { ...travelDirection(rig), z: 0 });
+  const slope = slopeAlong(rig.ground, travelDirection(rig));
   const tilt = Math.abs(slope) < 0.004 ? 'level' : `${figure(angle(Math.abs(slope)))} ${slope > 0 ? 'up' : 'down'}`;
   return {
     id: body.id,

@@ -1,0 +1,55 @@
+import { resolve } from 'node:path';
+import { type Page, test } from '@playwright/test';
+import { openPlan } from './open-plan.ts';
+
+const folder = resolve(import.meta.dirname, '../docs/screenshots');
+const phone = { width: 390, height: 844 };
+
+const shoot = async (page: Page, name: string) => {
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: resolve(folder, `${name}.png`) });
+};
+
+test('pictures of the main views', async ({ page }) => {
+  await page.goto('/gear');
+  await shoot(page, 'gear-list');
+  await page.goto('/gear?q=SS-05');
+  await page.getByRole('link', { name: /SS-05/ }).click();
+  await shoot(page, 'gear-piece');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await shoot(page, 'gear-edit');
+  await page.goto('/plans');
+  await shoot(page, 'plans');
+  await openPlan(page, 'Bog below Tarn Quarry');
+  await shoot(page, 'planner-stop');
+  await openPlan(page, 'Plantation ride');
+  await shoot(page, 'planner-clear');
+  await page.getByRole('tab', { name: 'Site' }).click();
+  await shoot(page, 'planner-site');
+  await page.goto('/gear/import');
+  await page.getByLabel('Choose a CSV file').setInputFiles({
+    name: 'shed.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'Tag No;Type;Rating;Length (m);Shelf\nTS-11;tree strap;MBS 8 t;2,4;3\nTS-03;tree strap;MBS 3 t;2;3\nXX-1;hammock;strong;;4\n',
+    ),
+  });
+  await page.getByText('is not a class known here').waitFor();
+  await shoot(page, 'import');
+});
+
+test('pictures on a phone', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await openPlan(page, 'Bog below Tarn Quarry');
+  await shoot(page, 'planner-phone');
+  await page.goto('/gear');
+  await shoot(page, 'gear-phone');
+});
+
+test('pictures in the dark', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await openPlan(page, 'Badger');
+  await shoot(page, 'planner-watch-dark');
+});

@@ -1,0 +1,56 @@
+import { writeAttribute } from '@wainrope/contract';
+import { describe, expect, it } from 'vitest';
+import { emptyForm, formOf, inputOf } from './gear-form-values.ts';
+
+const shackle = {
+  ...emptyForm,
+  tag: ' SH-9 ',
+  kind: 'steel-shackle' as const,
+  marks: [
+    { asWritten: 'WLL 4.75 t', basis: '' as const, source: 'stamped' as const },
+    { asWritten: ' ', basis: '' as const, source: 'label' as const },
+  ],
+};
+
+describe('the form of a piece', () => {
+  it('reads sizes with their unit, drops empty marks and fields, names a nameless piece by its class', () => {
+    const outcome = inputOf({ ...shackle, attributes: { pinDiameterM: '7/8 in', massKg: '1.1 kg', reachM: '' } }, '.');
+    if (!outcome.ok) throw new Error(JSON.stringify(outcome.faults));
+    expect(outcome.input).toMatchObject({
+      tag: 'SH-9',
+      name: 'Steel shackle',
+      marks: [{ asWritten: 'WLL 4.75 t', source: 'stamped' }],
+      attributes: { massKg: 1.1 },
+    });
+    expect((outcome.input.attributes as { pinDiameterM: number }).pinDiameterM).toBeCloseTo(0.022225, 12);
+    expect(outcome.input.note).toBeUndefined();
+  });
+  it('names every field that cannot be read', () => {
+    const outcome = inputOf({ ...shackle, attributes: { pinDiameterM: '22', massKg: '5 kN' }, overloadsSinceInspection: 'some' }, '.');
+    expect(!outcome.ok && outcome.faults.map(({ path }) => path)).toEqual([
+      'attributes.pinDiameterM',
+      'attributes.massKg',
+      'overloadsSinceInspection',
+    ]);
+    expect(inputOf(emptyForm, '.')).toMatchObject({ ok: false, faults: [{ path: 'kind' }] });
+  });
+  it('shows a piece and reads it back to the same values, awkward decimals included', () => {
+    for (const value of [0.022225, 0.1 + 0.2, 0.012, 1 / 3]) {
+      const gear = {
+        gearId: 'x',
+        tag: 'A',
+        kind: 'steel-shackle' as const,
+        name: 'B',
+        state: 'in-use' as const,
+        marks: [],
+        attributes: { pinDiameterM: value },
+        overloadsSinceInspection: 0,
+        rowVersion: 1,
+        factsRevision: 1,
+      };
+      const outcome = inputOf(formOf(gear), '.');
+      expect(outcome.ok && outcome.input.attributes).toEqual({ pinDiameterM: value });
+    }
+    expect(writeAttribute({ type: 'length', label: '', max: 9 }, 1e-7)).toBe('0.0000001 m');
+  });
+});
