@@ -56,7 +56,18 @@ export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
 export { addMonths, daysBetween } from './rating/calendar.ts';
 export { explainLimit } from './rating/explain-limit.ts';
-export { basisWords, type Mark, type MarkBasis, type MarkSource, markBases, markCodec, markSources, sourceWords } from './rating/mark.ts';
+export {
+  basisWords,
+  type Mark,
+  type MarkBasis,
+  type MarkSource,
+  markBases,
+  markCodec,
+  markSources,
+  sourceWords,
+  type TonUnit,
+  tonUnits,
+} from './rating/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';

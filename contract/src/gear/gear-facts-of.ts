@@ -11,7 +11,14 @@ export function gearFactsOf(gear: GearView): GearFacts {
     name,
     kind,
     state,
-    marks: marks.map(({ asWritten, basis, source, readings, settingDecided }) => ({ asWritten, basis, source, readings, settingDecided })),
+    marks: marks.map(({ asWritten, basis, source, readings, settingDecided, confirmedUnit }) => ({
+      asWritten,
+      basis,
+      source,
+      readings,
+      settingDecided,
+      ...(confirmedUnit && { confirmedUnit }),
+    })),
     attributes,
     overloadsSinceInspection,
     ...(inspection && {

@@ -9,6 +9,8 @@ import {
   type MarkSource,
   markBases,
   markSources,
+  type TonUnit,
+  tonUnits,
 } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import {
@@ -39,6 +41,8 @@ export class MarkInput {
   /** Left out: what the words say, else unstated. */
   @IsOptional() @IsIn(markBases) basis?: MarkBasis;
   @IsIn(markSources) source!: MarkSource;
+  /** Which ton a bare “ton” is, confirmed by a person. */
+  @IsOptional() @IsIn(tonUnits) confirmedUnit?: TonUnit;
 }
 
 export class MarkReading {
@@ -51,6 +55,7 @@ export class MarkView {
   @IsIn(markBases) basis!: MarkBasis;
   @IsIn(markSources) source!: MarkSource;
   @IsBoolean() settingDecided!: boolean;
+  @IsOptional() @IsIn(tonUnits) confirmedUnit?: TonUnit;
   @IsArray() @ValidateNested({ each: true }) @Type(() => MarkReading) readings!: MarkReading[];
 }
 

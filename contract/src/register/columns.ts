@@ -41,6 +41,7 @@ export const MARKS_IN_FILE = 4;
 const marks: readonly RegisterColumn[] = Array.from({ length: MARKS_IN_FILE }, (_, index) => index + 1).flatMap((no) => [
   { key: `mark_${no}`, label: `Mark ${no}`, aliases: no === 1 ? ['rating', 'mark', 'marked', 'marking', 'strength', 'capacity'] : [] },
   { key: `mark_${no}_basis`, label: `Mark ${no} basis`, aliases: no === 1 ? ['basis', 'rating basis'] : [] },
+  { key: `mark_${no}_unit`, label: `Mark ${no} ton confirmed`, aliases: [] },
   { key: `mark_${no}_source`, label: `Mark ${no} source`, aliases: no === 1 ? ['source', 'rating source'] : [] },
 ]);
 

@@ -15,6 +15,8 @@ import {
   markSources,
   parseMark,
   parseQuantity,
+  type TonUnit,
+  tonUnits,
 } from '@wainrope/core';
 import { readCalendarCell } from './calendar-cell.ts';
 import { MARKS_IN_FILE, recogniseClass, registerColumns } from './columns.ts';
@@ -50,6 +52,8 @@ export interface ReadRowSettings {
   readonly decimal: DecimalMark;
   /** Units written in headings, by column. */
   readonly units: { readonly [column: string]: string };
+  /** Which ton a maker means, by its name in lower case, where somebody has confirmed it once. */
+  readonly tonOfMaker?: ReadonlyMap<string, TonUnit>;
 }
 
 export type Cells = { readonly [column: string]: string };
@@ -166,12 +170,19 @@ function inspectionOf(
   return { on, grade, ...(nextDue && { nextDue }), ...(by && { by }) };
 }
 
-function marksOf(cell: CellReader, { decimal, units }: ReadRowSettings, refuse: Refuse): readonly Mark[] {
+function marksOf(cell: CellReader, { decimal, units, tonOfMaker }: ReadRowSettings, refuse: Refuse): readonly Mark[] {
   const marks: Mark[] = [];
+  const makersTon = tonOfMaker?.get(cell('maker')?.toLowerCase() ?? '');
   const read = (column: string, basis: MarkBasis | undefined, source: MarkSource) => {
     const text = cell(column);
     if (text === undefined) return;
-    const parsed = parseMark(withUnit(text, units[column]), { source, decimal, ...(basis && { basis }) });
+    const confirmedUnit = oneOf(tonUnits, cell(`${column}_unit`), (message) => refuse(`${column}_unit`, message)) ?? makersTon;
+    const parsed = parseMark(withUnit(text, units[column]), {
+      source,
+      decimal,
+      ...(basis && { basis }),
+      ...(confirmedUnit && { confirmedUnit }),
+    });
     if (parsed.kind === 'fault') refuse(column, parsed.message);
     else marks.push(parsed.mark);
   };
@@ -197,7 +208,10 @@ function oneOf<T extends string>(options: readonly T[], text: string | undefined
     .toLowerCase()
     .replace(/[’']/g, '')
     .replace(/[\s_]+/g, '-');
-  return options.find((option) => option === name) ?? refuse(`“${text}” is not known here; expected one of ${options.join(', ')}.`);
+  return (
+    options.find((option) => option.replaceAll(' ', '-') === name) ??
+    refuse(`“${text}” is not known here; expected one of ${options.join(', ')}.`)
+  );
 }
 
 function attributesOf(kind: GearClass, cell: CellReader, settings: ReadRowSettings, refuse: Refuse): RegisterRow['attributes'] {

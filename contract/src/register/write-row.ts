@@ -6,10 +6,11 @@ import { type Cells } from './read-row.ts';
 /** A row as cells of the file, loss-free: measures in SI with every digit and their unit. */
 export function writeRegisterRow(row: RegisterRow): Cells {
   const marks = Object.fromEntries(
-    row.marks.slice(0, MARKS_IN_FILE).flatMap(({ asWritten, basis, source }, index) => [
+    row.marks.slice(0, MARKS_IN_FILE).flatMap(({ asWritten, basis, source, confirmedUnit }, index) => [
       [`mark_${index + 1}`, asWritten],
       [`mark_${index + 1}_basis`, basis],
       [`mark_${index + 1}_source`, source],
+      [`mark_${index + 1}_unit`, confirmedUnit],
     ]),
   );
   const attributes = Object.fromEntries(

@@ -57,6 +57,14 @@ function limits(assessment: Assessment, place: Place): Pick<PlaceExplanation, 'l
     };
     return { limit: working, breaking: failing };
   }
+  const { judged } = place.owner.use;
+  if (judged) {
+    const reason = `judged by ${judged.person} on ${judged.on}: ${judged.reason}`;
+    return {
+      limit: { label: 'Working number', figure: force(judged.workingN), reason },
+      breaking: { label: 'Failing number', figure: force(judged.failingN), reason },
+    };
+  }
   const rated = assessment.limits.get(place.owner.use.id);
   if (rated?.kind !== 'rated') return {};
   return {

@@ -1,9 +1,9 @@
 import { strapBasket } from '../anchors/strap-basket.ts';
 import type { AnchorCapacity } from '../anchors/tree-capacity.ts';
-import type { GearFacts } from '../gear/gear-facts.ts';
+import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
 import { isPulley } from '../gear/pulleys.ts';
 import type { Policy } from '../policy/policy.ts';
-import { bendFactor, bowAngleFactor, type Derate, eyeFactor } from '../rating/derates.ts';
+import { bendFactor, bowAngleFactor, type Derate, eyeFactor, interpolate } from '../rating/derates.ts';
 import type { Line, PieceUse, Rig } from '../rig/rig.ts';
 import { type ChainPlace, type GearIndex, gearOf, type RigNetwork } from '../rig/rig-network.ts';
 import { angleBetween, distance, norm, subtract, type Vec3 } from '../statics/vec3.ts';
@@ -189,9 +189,22 @@ function endPlace(input: PlacesInput, use: PieceUse, strand: number): Place {
     piece.attributes.material === 'hmpe' &&
     ['figure-eight', 'bowline', 'other-knot'].includes(end);
   const row = fibreKnot ? input.policy.hmpeTermination.anyKnot : input.policy.terminations[end];
-  const locals =
+  const made =
     row.value === 1 ? [] : [{ name: end.replaceAll('-', ' '), factor: row.value, reason: 'how the end is made', source: row.source }];
+  const locals = [...made, ...eyeAtEnd(input, use, piece)];
   return ropePlace(input, use, { kind: 'end', where: 'end', loads: strandLoads(input, strand), locals, strands: [{ line: 0, strand }] });
+}
+
+/** The line's own eye on the pin that takes it, for the last rope of the line. */
+function eyeAtEnd({ rig, gear, policy }: PlacesInput, use: PieceUse, piece: GearFacts | undefined): readonly Derate[] {
+  const line = driveLine(rig);
+  const last = rig.chains.find(({ id }) => id === line.to.chainId)?.pieces.at(-1);
+  const pin = last && pinOf(gearOf(last, gear));
+  if (line.ropes.at(-1)?.id !== use.id || !isRope(piece) || piece.attributes.ropeDiameterM === undefined || pin === undefined) return [];
+  const factor = eyeFactor(pin, piece.attributes.ropeDiameterM, policy);
+  return factor === 1
+    ? []
+    : [{ name: 'eye on a thin pin', factor, reason: 'the pin is thinner than the rope', source: policy.bends.eyeOnTightPin.source }];
 }
 
 function placesOfChain(input: PlacesInput, place: ChainPlace, strands: readonly StrandRef[]): readonly Place[] {
@@ -216,6 +229,20 @@ function chainPiece(input: PlacesInput, { chain }: ChainPlace, use: PieceUse, { 
   const unitLoads = { hauling: loads.hauling * hitch.share, frictionless: loads.frictionless * hitch.share };
   const limit = input.limits.get(use.id);
   const kind = hitch.legs ? 'legs' : 'body';
+  if (use.judged)
+    return {
+      id: `${use.id}:${kind}`,
+      kind,
+      owner,
+      where: '',
+      unitLoads,
+      locals: [],
+      capacity: { wllN: use.judged.workingN, mbsN: use.judged.failingN },
+      ownLine: false,
+      judged: true,
+      strands,
+      share: hitch.share,
+    };
   const minor = use.axis === 'minor' && owner.piece?.kind === 'carabiner' ? owner.piece.attributes.minorAxisBreakingN : undefined;
   const held = minor === undefined || limit?.kind !== 'rated' ? capacity(limit, locals) : capacity(onMinorAxis(limit, minor), locals);
   return {
@@ -275,8 +302,14 @@ function connectionLocals({ gear, policy }: PlacesInput, pieces: readonly PieceU
         },
       ];
   }
-  if (piece?.kind !== 'line-extension' || piece.attributes.ropeDiameterM === undefined) return [];
   const index = pieces.indexOf(use);
+  if (isStrap(piece))
+    return strapLocals(
+      piece,
+      [pieces[index - 1], pieces[index + 1]].map((other) => other && gearOf(other, gear)),
+      policy,
+    );
+  if (piece?.kind !== 'line-extension' || piece.attributes.ropeDiameterM === undefined) return [];
   const pins = [pieces[index - 1], pieces[index + 1]]
     .map((neighbour) => neighbour && pinOf(gearOf(neighbour, gear)))
     .filter((pin) => pin !== undefined);
@@ -284,6 +317,42 @@ function connectionLocals({ gear, policy }: PlacesInput, pieces: readonly PieceU
   return factor === 1
     ? []
     : [{ name: 'eye on a thin pin', factor, reason: 'the pin is thinner than the rope', source: policy.bends.eyeOnTightPin.source }];
+}
+
+type Strap = GearOf<'tree-strap'> | GearOf<'static-strap'> | GearOf<'winch-extension-strap'> | GearOf<'bridle'>;
+
+function isStrap(piece: GearFacts | undefined): piece is Strap {
+  return (
+    piece?.kind === 'tree-strap' || piece?.kind === 'static-strap' || piece?.kind === 'winch-extension-strap' || piece?.kind === 'bridle'
+  );
+}
+
+/** A strap looped through a strap, and webbing bent over a pin thinner than twice its thickness. */
+function strapLocals(strap: Strap, neighbours: readonly (GearFacts | undefined)[], policy: Policy): readonly Derate[] {
+  const looped = neighbours.find(isStrap);
+  const { strapThroughStrap, bends } = policy;
+  if (looped)
+    return [
+      {
+        name: 'strap through strap',
+        factor: strapThroughStrap.value,
+        reason: `looped with ${looped.tag}`,
+        source: strapThroughStrap.source,
+      },
+    ];
+  const { thicknessM } = strap.attributes;
+  const pins = neighbours.map(pinOf).filter((pin) => pin !== undefined);
+  if (thicknessM === undefined || pins.length === 0) return [];
+  const ratio = Math.min(...pins) / thicknessM;
+  if (ratio >= 2 * (1 - 1e-9)) return [];
+  return [
+    {
+      name: `webbing on a thin pin, ${ratio.toFixed(1)} × its thickness`,
+      factor: interpolate(bends.fibre.points, ratio),
+      reason: 'at least twice its thickness is asked for',
+      source: bends.fibre.source,
+    },
+  ];
 }
 
 /** Diameter of what an eye sits on, metres. */

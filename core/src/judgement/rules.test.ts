@@ -201,6 +201,46 @@ describe('every rule speaks when its fault is there and is silent without it', (
   });
 });
 
+describe('places that have factors of their own', () => {
+  const local = (subject: Case, placeId: string) => {
+    const place = judge(subject).places.find(({ id }) => id === placeId);
+    if (place?.wllN === undefined) throw new Error(`no limit at ${placeId}`);
+    return place.wllN;
+  };
+  const plain = exampleCase();
+  it('a strap looped through a strap keeps 0.70', () => {
+    const second = piece({ id: 'ST-1', kind: 'static-strap', marks: [mark('MBS 14 t')], attributes: { lengthM: 1 } });
+    const looped = both((subject) => ({ ...subject, gear: [...subject.gear, second] }), use('anchor-connector', { gearId: 'ST-1' }))(plain);
+    expect(local(looped, 'tree-strap:legs') / local(plain, 'tree-strap:legs')).toBeCloseTo(0.7, 12);
+  });
+  it('webbing on a pin of 1.5 × its thickness bends by the table, at 2 × it is exempt', () => {
+    const thick = (thicknessM: number) =>
+      local(attributes('TS-heavy', { thicknessM })(plain), 'tree-strap:legs') / local(plain, 'tree-strap:legs');
+    expect(thick(0.008)).toBeCloseTo(0.575, 12);
+    expect(thick(0.006)).toBe(1);
+  });
+  it('a line’s eye on a pin thinner than the rope keeps 0.70, with a fix', () => {
+    const thin = attributes('CL-1', { pinDiameterM: 0.009 })(plain);
+    expect(local(thin, 'winch-line:end') / local(plain, 'winch-line:end')).toBeCloseTo(0.7, 12);
+    expect(judge(thin).findings.map(({ code }) => code)).toContain('thin-pin');
+  });
+  it('a judged point takes its own numbers, untouched by condition, and shows as judged', () => {
+    const judged = { workingN: 20_000, failingN: 70_000, person: 'Test', on: '2026-05-01', reason: 'held before' };
+    const place = judge(
+      both(
+        withPiece('VP-1', () => ({ marks: [] })),
+        use('return-point-piece', { judged }),
+      )(plain),
+    ).places.at(-1);
+    expect(place).toMatchObject({ wllN: 20_000, mbsN: 70_000, judged: true });
+  });
+  it('a confirmed ton leaves one reading and no caution', () => {
+    const sure = mark('MBS 22 ton');
+    const confirmed = { ...sure, readings: sure.readings.slice(1, 2), confirmedUnit: 'tonne' as const };
+    expect(judge(withPiece('RR-1', () => ({ marks: [confirmed] }))(plain)).findings.map(({ code }) => code)).not.toContain('ambiguous-ton');
+  });
+});
+
 describe('findings make the verdict', () => {
   it.each(CASES)('%s counts by its severity', (_name, change) => {
     const { verdict, findings } = judge(change(exampleCase()));

@@ -52,6 +52,7 @@ export const policyCodec = record({
   wetPolyamide: factorRow,
   terminations: table(terminationKinds, factorRow),
   hmpeTermination: record({ anyKnot: factorRow }),
+  strapThroughStrap: factorRow,
   bends: record({ fibre: curve, steelWire: curve, eyeOnTightPin: factorRow, fullFromWrapDeg: numeric({ above: 0, max: 180 }) }),
   friction: record({
     school: choice(frictionSchools),

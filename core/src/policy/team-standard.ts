@@ -47,6 +47,7 @@ export const teamStandard: Policy = {
     unknown: t(0.8),
   },
   hmpeTermination: { anyKnot: t(0.4) },
+  strapThroughStrap: t(0.7),
   bends: {
     fibre: { points: points([1, 0.5], [2, 0.65], [3, 0.75], [5, 0.9], [8, 1]), source: TYPICAL },
     steelWire: {

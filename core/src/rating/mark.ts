@@ -1,6 +1,6 @@
 import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, numeric, text } from '../codec/scalars.ts';
-import { list, record } from '../codec/structures.ts';
+import { list, optional, record } from '../codec/structures.ts';
 
 /**
  * What a marked number claims to be. `wll` working load limit (also SWL); `mbs` minimum breaking strength (also breaking,
@@ -14,11 +14,17 @@ export type MarkBasis = (typeof markBases)[number];
 export const markSources = ['stamped', 'label', 'makers-paper', 'advert', 'team-test'] as const;
 export type MarkSource = (typeof markSources)[number];
 
+/** What a bare ton can be, once somebody has confirmed it. */
+export const tonUnits = ['short ton', 'tonne', 'long ton'] as const;
+export type TonUnit = (typeof tonUnits)[number];
+
 export const markCodec = record({
   /** The words as they stand on the piece. */
   asWritten: text({ maxLength: 120 }),
   basis: choice(markBases),
   source: choice(markSources),
+  /** Which ton a bare `ton` is, confirmed by a person; then one reading stands. */
+  confirmedUnit: optional(choice(tonUnits)),
   /** One reading, or several when the unit is ambiguous, the smallest first. Force in newtons, above 0. */
   readings: list(record({ unit: text({ maxLength: 20 }), forceN: numeric({ above: 0, max: 1e9 }) }), { min: 1, max: 3 }),
   /** True when `31,700`-like text was read by the team's decimal setting. */

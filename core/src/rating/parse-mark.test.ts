@@ -25,6 +25,12 @@ describe('reading a rating as it stands on the tag', () => {
     const result = read('13 ton');
     expect(result.kind === 'mark' && result.mark.readings).toHaveLength(3);
   });
+  it('takes a person’s word for which ton it is, and only where that was open', () => {
+    const sure = (text: string) => parseMark(text, { source: 'label', decimal: '.', confirmedUnit: 'tonne' });
+    expect(sure('13 ton')).toMatchObject({ kind: 'mark', mark: { confirmedUnit: 'tonne', readings: [{ unit: 'tonne' }] } });
+    const plain = sure('13 t');
+    expect(plain.kind === 'mark' && plain.mark.confirmedUnit).toBeUndefined();
+  });
   it('refuses two numbers in one mark, contradictions and nonsense', () => {
     expect(read('WLL 4.75 t MBS 28.5 t')).toMatchObject({ kind: 'fault', message: expect.stringContaining('two kinds') });
     expect(parseMark('WLL 5 t', { source: 'label', decimal: '.', basis: 'mbs' })).toMatchObject({

@@ -1,6 +1,6 @@
 import type { DecimalMark } from '../quantity/parse-number.ts';
 import { parseQuantity } from '../quantity/parse-quantity.ts';
-import type { Mark, MarkBasis, MarkSource } from './mark.ts';
+import type { Mark, MarkBasis, MarkSource, TonUnit } from './mark.ts';
 
 /** Words that say what a number is; longer phrases first, since they contain the shorter ones. */
 const BASIS_WORDS: readonly { readonly pattern: RegExp; readonly basis: MarkBasis }[] = [
@@ -24,6 +24,8 @@ export interface MarkContext {
   readonly decimal: DecimalMark;
   /** A basis chosen in a field of its own; words in the text that say otherwise are a fault. */
   readonly basis?: MarkBasis;
+  /** Which ton a bare `ton` is, where somebody has confirmed it. */
+  readonly confirmedUnit?: TonUnit;
 }
 
 export type ParsedMark = { readonly kind: 'mark'; readonly mark: Mark } | { readonly kind: 'fault'; readonly message: string };
@@ -32,7 +34,7 @@ export type ParsedMark = { readonly kind: 'mark'; readonly mark: Mark } | { read
  * Reads a rating as it stands on the tag: `6.5 t WLL`, `MBS 31 700 lb`, `13 ton`. Forces come out in newtons.
  * Two bases or two numbers in one mark are a fault: they belong in marks of their own.
  */
-export function parseMark(text: string, { source, decimal, basis }: MarkContext): ParsedMark {
+export function parseMark(text: string, { source, decimal, basis, confirmedUnit }: MarkContext): ParsedMark {
   let rest = text.trim();
   const found: MarkBasis[] = [];
   for (const { pattern, basis: word } of BASIS_WORDS) {
@@ -46,7 +48,9 @@ export function parseMark(text: string, { source, decimal, basis }: MarkContext)
     return fault(`“${text.trim()}” says ${written}, but the basis chosen is ${basis}; correct one of them.`);
   const quantity = parseQuantity(rest.replace(/^[\s:=]+|[\s:=,;]+$/g, '').replace(/\s{2,}/g, ' '), { dimension: 'force', decimal });
   if (quantity.kind === 'fault') return fault(quantity.message);
-  const readings = quantity.kind === 'ambiguous' ? quantity.readings : [quantity.reading];
+  const all = quantity.kind === 'ambiguous' ? quantity.readings : [quantity.reading];
+  const confirmed = all.length > 1 ? all.filter(({ unit }) => unit === confirmedUnit) : [];
+  const readings = confirmed.length > 0 ? confirmed : all;
   return {
     kind: 'mark',
     mark: {
@@ -55,6 +59,7 @@ export function parseMark(text: string, { source, decimal, basis }: MarkContext)
       source,
       readings: readings.map(({ unit, valueSi }) => ({ unit, forceN: valueSi })),
       settingDecided: quantity.settingDecided,
+      ...(confirmed.length > 0 && confirmedUnit && { confirmedUnit }),
     },
   };
 }

@@ -67,6 +67,8 @@ const useCodec = record({
   /** Shackles: angle of the load off the bow's axis, in its plane, rad. */
   bowAngleRad: optional(numeric({ min: 0, max: Math.PI })),
   axis: optional(choice(['major', 'minor'])),
+  /** A person's own working and failing number for an unmarked vehicle point, in place of marks. */
+  judged: optional(judgement),
 });
 
 const chainCodec = record({

@@ -84,6 +84,7 @@ export interface GearMarkTable {
   basis: string;
   source: string;
   setting_decided: boolean;
+  confirmed_unit: string | null;
   readings: Json;
 }
 

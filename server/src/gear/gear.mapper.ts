@@ -1,5 +1,15 @@
 import type { GearView, MarkView } from '@wainrope/contract';
-import { type GearClass, type GearState, type Grade, type Mark, type MarkBasis, type MarkSource, markCodec, read } from '@wainrope/core';
+import {
+  type GearClass,
+  type GearState,
+  type Grade,
+  type Mark,
+  type MarkBasis,
+  type MarkSource,
+  markCodec,
+  read,
+  type TonUnit,
+} from '@wainrope/core';
 import type { Selectable } from 'kysely';
 import type { GearMarkTable, GearTable, InspectionTable } from '../database/schema.ts';
 
@@ -44,12 +54,13 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], inspection: In
   };
 }
 
-function markView({ as_written, basis, source, setting_decided, readings }: MarkRow): MarkView {
+function markView({ as_written, basis, source, setting_decided, confirmed_unit, readings }: MarkRow): MarkView {
   return {
     asWritten: as_written,
     basis: basis as MarkBasis,
     source: source as MarkSource,
     settingDecided: setting_decided,
+    ...given('confirmedUnit', confirmed_unit as TonUnit | null),
     readings: readings as MarkView['readings'],
   };
 }
@@ -65,6 +76,7 @@ export function markRows(key: { readonly team_id: string; readonly gear_id: stri
       basis: mark.basis,
       source: mark.source,
       setting_decided: mark.settingDecided,
+      confirmed_unit: mark.confirmedUnit ?? null,
       readings: JSON.stringify(mark.readings),
     };
   });

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { GearView } from '@wainrope/contract';
-import type { Mark } from '@wainrope/core';
+import type { Mark, TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import type { GearTable } from '../database/schema.ts';
@@ -58,6 +58,20 @@ export class GearRepository {
   async byIdLocked(trx: TeamTransaction, gearId: string): Promise<GearView | undefined> {
     const rows = await trx.selectFrom('gear').selectAll().where('gear_id', '=', gearId).forUpdate().execute();
     return (await this.withDetails(trx, rows))[0];
+  }
+
+  /** Which ton each maker means, as confirmed on any of its pieces; makers with two answers are left out. */
+  async tonOfMaker(trx: TeamTransaction): Promise<ReadonlyMap<string, TonUnit>> {
+    const rows = await trx
+      .selectFrom('gear_mark')
+      .innerJoin('gear', 'gear.gear_id', 'gear_mark.gear_id')
+      .select([sql<string>`lower(gear.maker)`.as('maker'), sql<TonUnit>`min(confirmed_unit)`.as('unit')])
+      .where('confirmed_unit', 'is not', null)
+      .where('gear.maker', 'is not', null)
+      .groupBy(sql`lower(gear.maker)`)
+      .having(sql<boolean>`min(confirmed_unit) = max(confirmed_unit)`)
+      .execute();
+    return new Map(rows.map(({ maker, unit }) => [maker, unit]));
   }
 
   async idOfTag(trx: TeamTransaction, tag: string): Promise<string | undefined> {

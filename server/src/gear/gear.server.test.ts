@@ -35,6 +35,25 @@ describe('the register over the API', () => {
     });
   });
 
+  it('takes a ton confirmed once for every bare ton of that maker, in the form and in an import', async () => {
+    const maker = `Maker ${newPiece().tag}`;
+    const ton = (extra: object = {}) => newPiece({ maker, marks: [{ asWritten: '13 ton', source: 'label', ...extra }] });
+    const open = await server.http.post('/api/v1/gear').send(ton()).expect(201);
+    expect(open.body.marks[0].readings).toHaveLength(3);
+    await server.http
+      .post('/api/v1/gear')
+      .send(ton({ confirmedUnit: 'tonne' }))
+      .expect(201);
+    const next = await server.http.post('/api/v1/gear').send(ton()).expect(201);
+    expect(next.body.marks[0]).toMatchObject({ confirmedUnit: 'tonne', readings: [{ unit: 'tonne' }] });
+    const csv = `tag,class,maker,rating\n${newPiece().tag},tree strap,${maker},9 T\n`;
+    const { body } = await server.http
+      .post('/api/v1/gear/import/preview')
+      .send({ fileName: 'x.csv', contentBase64: Buffer.from(csv).toString('base64') })
+      .expect(200);
+    expect(body.rows[0].understood[0]).toBe('“9 T”: 88.3 kN, basis not stated');
+  });
+
   it('refuses a stale change with what stands now, and loses nothing', async () => {
     const piece = newPiece();
     const { gearId, ...input } = piece;

@@ -9,7 +9,7 @@ import {
   type GearView,
   gearFactsOf,
 } from '@wainrope/contract';
-import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark } from '@wainrope/core';
+import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark, type TonUnit } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
@@ -90,15 +90,21 @@ export class GearService {
       faults.push({ path: 'kitId', message: 'This kit is not known.' });
     if (input.vehicleId && !(await this.teams.vehicles(trx)).some(({ vehicle_id }) => vehicle_id === input.vehicleId))
       faults.push({ path: 'vehicleId', message: 'This vehicle is not known.' });
-    const marks = readMarks(input, decimal_mark, faults);
+    const marks = readMarks(input, { decimal: decimal_mark, tonOfMaker: await this.repository.tonOfMaker(trx) }, faults);
     if (faults.length > 0) throw invalid(faults);
     return marks;
   }
 }
 
-function readMarks(input: GearInput, decimal: DecimalMark, faults: FieldFault[]): readonly Mark[] {
-  return input.marks.flatMap(({ asWritten, basis, source }, index) => {
-    const parsed = parseMark(asWritten, { source, decimal, ...(basis && { basis }) });
+interface MarkSettings {
+  readonly decimal: DecimalMark;
+  readonly tonOfMaker: ReadonlyMap<string, TonUnit>;
+}
+
+/** Reads marks by their words; a bare ton takes what a person confirmed on it, else what was confirmed once for its maker. */
+function readMarks(input: GearInput, { decimal, tonOfMaker }: MarkSettings, faults: FieldFault[]): readonly Mark[] {
+  return input.marks.flatMap(({ asWritten, basis, source, confirmedUnit = tonOfMaker.get(input.maker?.toLowerCase() ?? '') }, index) => {
+    const parsed = parseMark(asWritten, { source, decimal, ...(basis && { basis }), ...(confirmedUnit && { confirmedUnit }) });
     if (parsed.kind === 'mark') return [parsed.mark];
     faults.push({ path: `marks[${index}].asWritten`, message: parsed.message });
     return [];
@@ -112,7 +118,8 @@ function dayFaults(input: GearInput): readonly FieldFault[] {
   });
 }
 
-const viewed = ({ asWritten, basis, source, settingDecided, readings }: Mark) => ({
+const viewed = ({ asWritten, basis, source, settingDecided, readings, confirmedUnit }: Mark) => ({
+  ...(confirmedUnit && { confirmedUnit }),
   asWritten,
   basis,
   source,

@@ -105,6 +105,7 @@ export class RegisterImportService {
     const existing = new Map((await this.repository.all(trx)).map((gear) => [gear.tag.toLowerCase(), gear]));
     const units = Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : [])));
     const seen = new Map<string, number>();
+    const tonOfMaker = await this.repository.tonOfMaker(trx);
     const planned = file.rows.map(({ line, cells }) => {
       const named = Object.fromEntries(columns.flatMap(({ column }, index) => (column ? [[column, cells[index] ?? '']] : [])));
       if (cells.every((cell) => cell.trim() === '')) return { view: emptyRow(line) };
@@ -112,7 +113,7 @@ export class RegisterImportService {
         line,
         cells: named,
         surplus: cells.length - file.headings.length,
-        settings: { decimal: team.decimal_mark, units },
+        settings: { decimal: team.decimal_mark, units, tonOfMaker },
         existing,
         whereabouts,
         seen,

@@ -1,19 +1,15 @@
-import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
 import { type Case, judge, readRigFile } from '@wainrope/core';
 import { beforeEach, describe, expect, it } from 'vitest';
+import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };
 import { draftOf, dropDraft, keepDraft } from './drafts.ts';
 import { PATH_TOP, pathColumns, pathHeight } from './load-path-columns.ts';
 import { type Box, type LabelWish, lengthInside, placeLabels } from './place-labels.ts';
 import { contours, fitView, scaleBar, toScreen, vehicleCorners } from './plan-sheet-layout.ts';
 import { dragEnded, edited, placeSelected, plannerReducer, planOpened, redone, saved, undone } from './planner-slice.ts';
 
-function demo(name: string): Case {
-  const file = readRigFile(JSON.parse(readFileSync(resolve(import.meta.dirname, '../../../demo/plans', `${name}.json`), 'utf8')));
-  if (!file.ok) throw new Error(JSON.stringify(file.faults));
-  return file.value.case;
-}
-const bog = demo('bog-below-tarn-quarry');
+const file = readRigFile(bogFile);
+if (!file.ok) throw new Error(JSON.stringify(file.faults));
+const bog: Case = file.value.case;
 const report = judge(bog);
 
 describe('the planner’s state', () => {

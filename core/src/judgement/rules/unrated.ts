@@ -10,7 +10,7 @@ export const unrated: Rule = {
   check: (assessment) =>
     answerUses(chosenUses(assessment), ({ use, piece }) => {
       const limit = assessment.limits.get(use.id);
-      const bare = limit?.kind === 'unrated' || (piece.kind === 'winch' && piece.marks.length === 0);
+      const bare = (limit?.kind === 'unrated' && use.judged === undefined) || (piece.kind === 'winch' && piece.marks.length === 0);
       if (!bare) return undefined;
       return {
         title: rich`${pieceName(piece)} has no rating`,

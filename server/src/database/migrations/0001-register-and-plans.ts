@@ -39,7 +39,8 @@ create table gear (
 create unique index gear_tag on gear (team_id, lower(tag) collate "C");
 create table gear_mark (
   team_id uuid not null, gear_id uuid not null, mark_no integer not null, as_written text not null, basis text not null, source text not null,
-  setting_decided boolean not null, readings jsonb not null,
+  setting_decided boolean not null,
+  confirmed_unit text check (confirmed_unit in ('short ton', 'tonne', 'long ton')), readings jsonb not null,
   primary key (team_id, gear_id, mark_no), foreign key (team_id, gear_id) references gear);
 create table inspection (
   team_id uuid not null, inspection_id uuid not null, gear_id uuid not null, inspected_on date not null,

@@ -179,6 +179,7 @@ export type MarkView = {
   basis: "wll" | "mbs" | "proof" | "basket-mbs" | "rated-pull" | "unstated";
   source: "stamped" | "label" | "makers-paper" | "advert" | "team-test";
   settingDecided: boolean;
+  confirmedUnit?: "short ton" | "tonne" | "long ton";
   readings: MarkReading[];
 };
 export type InspectionView = {
@@ -254,6 +255,7 @@ export type MarkInput = {
   asWritten: string;
   basis?: "wll" | "mbs" | "proof" | "basket-mbs" | "rated-pull" | "unstated";
   source: "stamped" | "label" | "makers-paper" | "advert" | "team-test";
+  confirmedUnit?: "short ton" | "tonne" | "long ton";
 };
 export type GearCreate = {
   gearId: string;
