@@ -41,7 +41,7 @@ function baseTerm(limit: Limit, source: string): Term {
       of: [breakingTerm(limit), { label: '÷ design factor', figure: ratio(limit.designFactor), reason: useWords[limit.use], source }],
     },
   };
-  if (!limit.markedWll) return { ...quotient, label: 'Working limit as marked' };
+  if (!limit.markedWll) return { ...quotient, label: 'Before condition' };
   if (limit.wllN > quotient.figure.si * (1 + 1e-12))
     return { label: 'Working limit as marked', figure: force(limit.wllN), how: { operation: 'same', of: [markTerm(limit.markedWll)] } };
   return { label: 'Before condition', figure: force(limit.wllN), how: { operation: 'least', of: [markTerm(limit.markedWll), quotient] } };

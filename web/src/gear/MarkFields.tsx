@@ -3,12 +3,11 @@ import {
   type DecimalMark,
   force,
   type GearClass,
-  type MarkBasis,
-  type MarkSource,
   markBases,
   markSources,
   parseMark,
   sourceWords,
+  tonUnits,
 } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
 import { type Control, type UseFormRegister, useFieldArray, useWatch } from 'react-hook-form';
@@ -71,13 +70,24 @@ export function MarkFields({ control, register, decimal, kind, faults }: MarkFie
                 <X size={17} aria-hidden="true" />
               </button>
             </div>
-            <Understood id={`mark-${index}-understood`} control={control} index={index} decimal={decimal} winch={kind === 'winch'} />
+            <Understood
+              id={`mark-${index}-understood`}
+              control={control}
+              register={register}
+              index={index}
+              decimal={decimal}
+              winch={kind === 'winch'}
+            />
             {faults[`marks[${index}].asWritten`] && <p className="text-rust">{faults[`marks[${index}].asWritten`]}</p>}
           </li>
         ))}
       </ul>
       {fields.length < 4 && (
-        <button type="button" className="action mt-3" onClick={() => append({ asWritten: '', basis: '', source: 'stamped' })}>
+        <button
+          type="button"
+          className="action mt-3"
+          onClick={() => append({ asWritten: '', basis: '', source: 'stamped', confirmedUnit: '' })}
+        >
           <Plus size={17} aria-hidden="true" /> Another mark
         </button>
       )}
@@ -88,30 +98,35 @@ export function MarkFields({ control, register, decimal, kind, faults }: MarkFie
 interface UnderstoodProps {
   readonly id: string;
   readonly control: Control<GearFormValues>;
+  readonly register: UseFormRegister<GearFormValues>;
   readonly index: number;
   readonly decimal: DecimalMark;
   readonly winch: boolean;
 }
 
-function Understood({ id, control, index, decimal, winch }: UnderstoodProps) {
+function Understood({ id, control, register, index, decimal, winch }: UnderstoodProps) {
   const { figure } = useFigures();
-  const entry = useWatch({ control, name: `marks.${index}` as const }) as
-    | { asWritten: string; basis: MarkBasis | ''; source: MarkSource }
-    | undefined;
+  const entry = useWatch({ control, name: `marks.${index}` as const }) as GearFormValues['marks'][number] | undefined;
   if (!entry || entry.asWritten.trim() === '')
     return (
       <p id={id} className="mt-1 text-quiet">
         Nothing typed yet.
       </p>
     );
-  const parsed = parseMark(entry.asWritten, { source: entry.source, decimal, ...(entry.basis !== '' && { basis: entry.basis }) });
+  const parsed = parseMark(entry.asWritten, {
+    source: entry.source,
+    decimal,
+    ...(entry.basis !== '' && { basis: entry.basis }),
+    ...(entry.confirmedUnit !== '' && { confirmedUnit: entry.confirmedUnit }),
+  });
   if (parsed.kind === 'fault')
     return (
       <p id={id} className="mt-1 border-l-4 border-rust pl-2 text-rust">
         {parsed.message}
       </p>
     );
-  const { basis, readings, settingDecided, source } = parsed.mark;
+  const { basis, readings, settingDecided, source, confirmedUnit } = parsed.mark;
+  const whichTon = readings.length > 1 || confirmedUnit !== undefined;
   const unclear = [
     readings.length > 1 &&
       `Which ton? It may be ${readings.map(({ unit, forceN }) => `a ${unit} (${figure(force(forceN))})`).join(', ')}. Until the maker’s paper says, a strength counts the smallest.`,
@@ -127,6 +142,20 @@ function Understood({ id, control, index, decimal, winch }: UnderstoodProps) {
         Understood: <strong className="font-mono">{readings.map(({ forceN }) => figure(force(forceN))).join(' / ')}</strong>,{' '}
         {basisWords[basis]}
       </p>
+      {whichTon && (
+        <label className="flex flex-wrap items-center gap-2 py-1">
+          Which ton does the maker mean?
+          <select {...register(`marks.${index}.confirmedUnit`)} className="w-auto!">
+            <option value="">nobody has confirmed it</option>
+            {tonUnits.map((unit) => (
+              <option key={unit} value={unit}>
+                {unit}
+              </option>
+            ))}
+          </select>
+          <span className="text-quiet">Confirmed once, it holds for this maker.</span>
+        </label>
+      )}
       {unclear.map((line) => (
         <p key={line} className="border-l-4 border-signal pl-2 text-amber-ink">
           {line}

@@ -7,8 +7,8 @@ const shackle = {
   tag: ' SH-9 ',
   kind: 'steel-shackle' as const,
   marks: [
-    { asWritten: 'WLL 4.75 t', basis: '' as const, source: 'stamped' as const },
-    { asWritten: ' ', basis: '' as const, source: 'label' as const },
+    { asWritten: 'WLL 4.75 t', basis: '' as const, source: 'stamped' as const, confirmedUnit: '' as const },
+    { asWritten: ' ', basis: '' as const, source: 'label' as const, confirmedUnit: '' as const },
   ],
 };
 

@@ -1,5 +1,5 @@
 import { GearInput, type GearView, readAttribute, writeAttribute } from '@wainrope/contract';
-import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource } from '@wainrope/core';
+import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource, type TonUnit } from '@wainrope/core';
 
 /** What stands in the form’s fields: everything as typed. */
 export interface GearFormValues {
@@ -18,7 +18,12 @@ export interface GearFormValues {
   readonly renewedUntil: string;
   readonly note: string;
   readonly overloadsSinceInspection: string;
-  readonly marks: { readonly asWritten: string; readonly basis: MarkBasis | ''; readonly source: MarkSource }[];
+  readonly marks: {
+    readonly asWritten: string;
+    readonly basis: MarkBasis | '';
+    readonly source: MarkSource;
+    readonly confirmedUnit: TonUnit | '';
+  }[];
   readonly attributes: { readonly [key: string]: string };
 }
 
@@ -38,7 +43,7 @@ export const emptyForm: GearFormValues = {
   renewedUntil: '',
   note: '',
   overloadsSinceInspection: '0',
-  marks: [{ asWritten: '', basis: '', source: 'stamped' }],
+  marks: [{ asWritten: '', basis: '', source: 'stamped', confirmedUnit: '' }],
   attributes: {},
 };
 
@@ -83,7 +88,12 @@ export function formOf(gear: GearView): GearFormValues {
     renewedUntil,
     note,
     overloadsSinceInspection: String(gear.overloadsSinceInspection),
-    marks: gear.marks.map(({ asWritten, basis, source }) => ({ asWritten, basis, source })),
+    marks: gear.marks.map(({ asWritten, basis, source, confirmedUnit }) => ({
+      asWritten,
+      basis,
+      source,
+      confirmedUnit: confirmedUnit ?? ('' as const),
+    })),
     attributes,
   };
 }
@@ -122,7 +132,12 @@ export function inputOf(values: GearFormValues, decimal: DecimalMark): FormOutco
   const given = Object.fromEntries(optional.map((key) => [key, values[key].trim()]).filter(([, value]) => value !== ''));
   const marks = values.marks
     .filter(({ asWritten }) => asWritten.trim() !== '')
-    .map(({ asWritten, basis, source }) => ({ asWritten: asWritten.trim(), source, ...(basis !== '' && { basis }) }));
+    .map(({ asWritten, basis, source, confirmedUnit }) => ({
+      asWritten: asWritten.trim(),
+      source,
+      ...(basis !== '' && { basis }),
+      ...(confirmedUnit !== '' && { confirmedUnit }),
+    }));
   const input = Object.assign(new GearInput(), {
     tag: values.tag.trim(),
     kind: values.kind,

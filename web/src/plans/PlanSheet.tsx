@@ -52,7 +52,7 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
     event.preventDefault();
     moveTree(tree.xM + move[0], tree.yM + move[1], 'nudge-tree');
   };
-  const bar = scaleBar(view, Math.min(200, size.width / 4), units === 'lbf');
+  const bar = scaleBar(view, Math.min(230, size.width / 4), units === 'lbf');
   const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
   const widest = Math.max(0, ...circles.map(({ radiusM }) => radiusM));
   const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));

@@ -161,6 +161,8 @@ function Planner({ plan }: { readonly plan: PlanView }) {
               pieces={pieces}
               vehicles={team.vehicles}
               today={team.today}
+              decimal={team.decimalMark}
+              actor={team.actor.name}
               apply={apply}
             />
           }

@@ -1,6 +1,7 @@
 import type { VehicleView } from '@wainrope/contract';
 import {
   cheaperActions,
+  type DecimalMark,
   type Depth,
   depths,
   type Edit,
@@ -19,11 +20,13 @@ import {
   travelDirection,
   woods,
 } from '@wainrope/core';
-import type { ReactNode } from 'react';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
+import { Check, Choice, Group } from './fields.tsx';
 import { relayEdits, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
+import { ObstacleFields } from './ObstacleFields.tsx';
+import { StatedFigures } from './StatedFigures.tsx';
 import { depthWords, methodWords, soilWords, surfaceWords } from './situation-words.ts';
 
 interface SitePanelProps {
@@ -33,6 +36,8 @@ interface SitePanelProps {
   readonly pieces: readonly RegisterPiece[];
   readonly vehicles: readonly VehicleView[];
   readonly today: string;
+  readonly decimal: DecimalMark;
+  readonly actor: string;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
 }
 
@@ -44,58 +49,10 @@ export function SitePanel(props: SitePanelProps) {
       <VehicleFields {...props} />
       <TreeFields {...props} />
       <GroundFields {...props} />
+      <ObstacleFields rig={props.rig} apply={props.apply} />
       <PullBand {...props} />
+      <StatedFigures rig={props.rig} today={props.today} decimal={props.decimal} actor={props.actor} apply={props.apply} />
     </div>
-  );
-}
-
-function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return (
-    <fieldset className="stitched pb-3">
-      <legend className="font-head text-lg font-semibold">{title}</legend>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">{children}</div>
-    </fieldset>
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  readonly label: string;
-  readonly value: T;
-  readonly options: readonly T[];
-  readonly words: (option: T) => string;
-  readonly onChange: (value: T) => void;
-  readonly disabled?: (option: T) => boolean;
-}
-
-function Choice<T extends string>({ label, value, options, words, onChange, disabled }: ChoiceProps<T>) {
-  return (
-    <label className="block text-[15px]">
-      {label}
-      <select value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map((option) => (
-          <option key={option} value={option} disabled={disabled?.(option) ?? false}>
-            {words(option)}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
-function Check({
-  label,
-  checked,
-  onChange,
-}: {
-  readonly label: string;
-  readonly checked: boolean;
-  readonly onChange: (checked: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-10 items-center gap-2 text-[15px]">
-      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
-      {label}
-    </label>
   );
 }
 

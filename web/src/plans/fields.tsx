@@ -1,0 +1,54 @@
+import type { ReactNode } from 'react';
+
+/** A named group of fields in two columns. */
+export function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <fieldset className="stitched pb-3">
+      <legend className="font-head text-lg font-semibold">{title}</legend>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2">{children}</div>
+    </fieldset>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly T[];
+  readonly words: (option: T) => string;
+  readonly onChange: (value: T) => void;
+  readonly disabled?: (option: T) => boolean;
+}
+
+/** One of a few words. */
+export function Choice<T extends string>({ label, value, options, words, onChange, disabled }: ChoiceProps<T>) {
+  return (
+    <label className="block text-[15px]">
+      {label}
+      <select value={value} onChange={(event) => onChange(event.target.value as T)}>
+        {options.map((option) => (
+          <option key={option} value={option} disabled={disabled?.(option) ?? false}>
+            {words(option)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Yes or no. */
+export function Check({
+  label,
+  checked,
+  onChange,
+}: {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-10 items-center gap-2 text-[15px]">
+      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
+      {label}
+    </label>
+  );
+}
