@@ -146,11 +146,11 @@ function loadTerm(assessment: Assessment, place: Place, { label, linePull, motio
   const [first, second] = place.strands;
   if (place.kind === 'bend' && first && second)
     return { label, figure, how: { operation: 'greatest', of: [strand(first.strand), strand(second.strand)] } };
-  const single = first ? strand(first.strand) : linePull;
+  const alone = first ? strand(first.strand) : linePull;
   const sum =
     second && first && solved && first.strand < line.via.length
       ? sumTerm(assessment, [strand(first.strand), strand(second.strand)], { bend: first.strand, motion })
-      : single;
+      : alone;
   if (place.share === 1) return { ...sum, label };
   const divisor = 1 / place.share;
   return {

@@ -1,6 +1,6 @@
 export type LinearOutcome = { readonly kind: 'solved' } | { readonly kind: 'singular'; readonly column: number };
 
-/** Pivots smaller than this share of the matrix's largest entry count as none (double precision leaves about 1e-16). */
+/** Pivots smaller than this share of the matrix's largest entry count as none (64-bit floats leave about 1e-16). */
 const PIVOT_TOLERANCE = 1e-12;
 
 /**

@@ -1,7 +1,7 @@
 import { length, rich } from '../../quantity/format.ts';
 import { answerUses, pieceName, type Rule, usesOfClass } from '../rule.ts';
 
-/** Beyond this share of the vehicle's width from its centre line a single point turns it noticeably. */
+/** Beyond this share of the vehicle's width from its centre line one point alone turns it noticeably. */
 const SHARE = 0.15;
 
 export const offCentrePoint: Rule = {

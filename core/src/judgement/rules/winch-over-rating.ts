@@ -18,7 +18,7 @@ export const winchOverRating: Rule = {
         kind: 'found',
         subject: rigSubject,
         title: rich`The winch is beyond its rating`,
-        detail: rich`It must pull ${force(plannedPullN)}; rated${layer} ${force(drum.ratedN)}: ${percent(load)}. Take more line out, double the line, or lower the pull first.`,
+        detail: rich`It must pull ${force(plannedPullN)}; rated${layer} ${force(drum.ratedN)}: ${percent(load)}. Take more line out, add a part to the line, or lower the pull first.`,
       },
     ];
   },

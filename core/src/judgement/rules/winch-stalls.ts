@@ -16,7 +16,7 @@ export const winchStalls: Rule = {
         kind: 'found',
         subject: rigSubject,
         title: rich`The winch will stall`,
-        detail: rich`It must pull ${force(plannedPullN)} and stalls near ${force(drum.ratedN * drum.stallFactor)}. Double the line, or dig and use boards first.`,
+        detail: rich`It must pull ${force(plannedPullN)} and stalls near ${force(drum.ratedN * drum.stallFactor)}. Add a part to the line, or dig and use boards first.`,
       },
     ];
   },
