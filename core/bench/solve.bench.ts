@@ -1,12 +1,12 @@
-// Timings of the solve beside their floor, measured in one run: npm run bench
+// Timings of the built solve beside their floor, measured in one run: npm run bench
 import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { judge, readRigFile } from '@wainrope/core';
 import { Bench } from 'tinybench';
-import { assess } from '../src/judgement/assess.ts';
-import { solveLinear } from '../src/statics/solve-linear.ts';
-import { solveNetwork } from '../src/statics/solve-network.ts';
+import { assess } from '../dist/judgement/assess.js';
+import { solveLinear } from '../dist/statics/solve-linear.js';
+import { solveNetwork } from '../dist/statics/solve-network.js';
 
 const file = readRigFile(JSON.parse(readFileSync(resolve(import.meta.dirname, '../../demo/plans/bog-below-tarn-quarry.json'), 'utf8')));
 if (!file.ok) throw new Error(JSON.stringify(file.faults));

@@ -4,11 +4,11 @@ import type { Case } from '../rig/case.ts';
 import { loadBody, slopeAlong, travelDirection } from '../rig/places.ts';
 import { usesOf } from '../rig/references.ts';
 import type { Rig } from '../rig/rig.ts';
-import { gearOf, type RigNetwork, rigNetwork } from '../rig/rig-network.ts';
+import { type GearIndex, gearOf, type RigNetwork, rigNetwork } from '../rig/rig-network.ts';
 import type { Equilibrium } from '../statics/network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
 import { distance, dot, type Vec3 } from '../statics/vec3.ts';
-import { type Assessment, driveLine, type Solved } from './assessment.ts';
+import { type Assessment, type ChosenUse, driveLine, type Solved } from './assessment.ts';
 import { bodyForce, pointForces } from './body-forces.ts';
 import { drumReport } from './drum-report.ts';
 import { factoredUseIn, type PieceLimit, pieceLimit } from './piece-limit.ts';
@@ -21,6 +21,7 @@ const LEAST_ADVANTAGE = 1e-6;
 export function assess(subject: Case): Assessment {
   const { rig, policy } = subject;
   const gear = new Map(subject.gear.map((piece) => [piece.id, piece]));
+  const uses = chosenOf(rig, gear);
   const line = driveLine(rig);
   const travel = travelDirection(rig);
   const load = loadBody(rig);
@@ -37,13 +38,14 @@ export function assess(subject: Case): Assessment {
   };
   const drum = drumReport(rig, line, gear, policy, solved && pathLengthM(network, solved.hauling));
   const moves = advantage !== undefined && advantage.hauling > LEAST_ADVANTAGE;
-  const limits = limitsOfUses(subject);
+  const limits = limitsOfUses(subject, uses);
   const anchors = anchorsOf(subject);
   return {
     subject,
     rig,
     policy,
     gear,
+    uses,
     effort,
     pullN,
     network,
@@ -72,14 +74,16 @@ function pathLengthM(network: RigNetwork, state: Equilibrium): number {
     .reduce((total, to, index) => total + distance(state.positions[nodes[index] as number] as Vec3, state.positions[to] as Vec3), 0);
 }
 
-function limitsOfUses({ rig, gear, policy, asOf }: Case): ReadonlyMap<string, PieceLimit> {
-  const index = new Map(gear.map((piece) => [piece.id, piece]));
-  const limits = new Map<string, PieceLimit>();
-  for (const { use } of usesOf(rig)) {
-    const piece = gearOf(use, index);
-    if (piece) limits.set(use.id, pieceLimit(piece, factoredUseIn(piece, use.role), { policy, asOf, wet: rig.situation.wet }));
-  }
-  return limits;
+function chosenOf(rig: Rig, gear: GearIndex): readonly ChosenUse[] {
+  return usesOf(rig).flatMap(({ use }) => {
+    const piece = gearOf(use, gear);
+    return piece ? [{ use, piece }] : [];
+  });
+}
+
+function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenUse[]): ReadonlyMap<string, PieceLimit> {
+  const context = { policy, asOf, wet: rig.situation.wet };
+  return new Map(uses.map(({ use, piece }) => [use.id, pieceLimit(piece, factoredUseIn(piece, use.role), context)]));
 }
 
 function anchorsOf({ rig, policy }: Case): Assessment['anchors'] {

@@ -43,6 +43,11 @@ export type Owner =
   | { readonly kind: 'use'; readonly use: PieceUse; readonly piece: GearFacts | undefined }
   | { readonly kind: 'body'; readonly bodyId: string; readonly label: string };
 
+export interface ChosenUse {
+  readonly use: PieceUse;
+  readonly piece: GearFacts;
+}
+
 export interface StrandRef {
   readonly line: number;
   readonly strand: number;
@@ -59,6 +64,8 @@ export interface Assessment {
   readonly rig: Rig;
   readonly policy: Policy;
   readonly gear: GearIndex;
+  /** Every use that has a piece, in the rig's order. */
+  readonly uses: readonly ChosenUse[];
   readonly effort: EffortOutcome;
   /** The pull planned on: a person's choice, else the estimate's; undefined where there is none. */
   readonly pullN: number | undefined;

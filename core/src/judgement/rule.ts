@@ -2,10 +2,9 @@ import type { GearClass } from '../gear/gear-classes.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
 import type { RichText } from '../quantity/format.ts';
 import type { Edit } from '../rig/edits.ts';
-import { usesOf } from '../rig/references.ts';
 import type { PieceUse } from '../rig/rig.ts';
 import { gearOf } from '../rig/rig-network.ts';
-import type { Assessment, Place } from './assessment.ts';
+import type { Assessment, ChosenUse, Place } from './assessment.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;
 export type Severity = (typeof severities)[number];
@@ -76,18 +75,8 @@ export function pieceName(piece: GearFacts): string {
   return `${piece.tag} ${piece.name}`;
 }
 
-export interface ChosenUse {
-  readonly use: PieceUse;
-  readonly piece: GearFacts;
-}
-
 /** Every use that has a piece, in the rig's order. */
-export function chosenUses({ rig, gear }: Assessment): readonly ChosenUse[] {
-  return usesOf(rig).flatMap(({ use }) => {
-    const piece = gearOf(use, gear);
-    return piece ? [{ use, piece }] : [];
-  });
-}
+export const chosenUses = ({ uses }: Assessment): readonly ChosenUse[] => uses;
 
 /** Every use whose piece is of one class. */
 export function usesOfClass<K extends GearClass>(

@@ -2,10 +2,10 @@ import type { GearFacts } from '../../gear/gear-facts.ts';
 import { rich, smallLength } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
 import { gearOf } from '../../rig/rig-network.ts';
-import { type Assessment, driveLine } from '../assessment.ts';
+import { type Assessment, type ChosenUse, driveLine } from '../assessment.ts';
 import { isRope } from '../drum-report.ts';
 import { pinOf } from '../places-of-rig.ts';
-import { answerUses, type ChosenUse, chooseAnother, type Fault, neighbours, pieceName, type Rule, usesOfClass } from '../rule.ts';
+import { answerUses, chooseAnother, type Fault, neighbours, pieceName, type Rule, usesOfClass } from '../rule.ts';
 
 export const thinPin: Rule = {
   code: 'thin-pin',
