@@ -1,14 +1,14 @@
-import { GearInput, type GearView } from '@wainrope/contract';
+import type { GearView } from '@wainrope/contract';
 import { type Field, gearClasses, gearClassNames, gearStates } from '@wainrope/core';
-import { validateSync } from 'class-validator';
-import { type ReactNode, useMemo, useState } from 'react';
+import type { ReactNode } from 'react';
 import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
-import { Link, useNavigate, useParams } from 'react-router';
-import { problemOf, useChangeGearMutation, useCreateGearMutation, useGetGearQuery } from '../api/wainrope-api.ts';
+import { Link, useParams } from 'react-router';
+import { useGetGearQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { emptyForm, type FormFault, formOf, type GearFormValues, inputOf } from './gear-form-values.ts';
+import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
 import { stateWords } from './gear-words.ts';
 import { MarkFields } from './MarkFields.tsx';
+import { useGearSave } from './use-gear-save.ts';
 import { useTeam } from './use-register.ts';
 
 export function GearEditPage() {
@@ -18,51 +18,22 @@ export function GearEditPage() {
   return <GearForm key={gearId ?? 'new'} before={data as GearView | undefined} />;
 }
 
-/** Faults that the contract's own rules find, as the server would. */
-function contractFaults(input: GearInput): readonly FormFault[] {
-  return validateSync(input).flatMap(({ property, constraints }) =>
-    Object.values(constraints ?? {}).map((message) => ({ path: property, message })),
-  );
-}
-
 function GearForm({ before }: { readonly before: GearView | undefined }) {
   const { team } = useTeam();
-  const navigate = useNavigate();
-  const [create, creating] = useCreateGearMutation();
-  const [change, changing] = useChangeGearMutation();
-  const [base, setBase] = useState(before);
-  const [conflict, setConflict] = useState<GearView>();
-  const [faults, setFaults] = useState<{ readonly [path: string]: string }>({});
-  const newId = useMemo(() => crypto.randomUUID(), []);
-  const { register, control, handleSubmit, reset } = useForm<GearFormValues>({ defaultValues: before ? formOf(before) : emptyForm });
+  const form = useForm<GearFormValues>({ defaultValues: before ? formOf(before) : emptyForm });
+  const { register, control, reset } = form;
+  const { submit, base, conflict, settle, faults, problem, busy } = useGearSave(before, form.handleSubmit);
   const kind = useWatch({ control, name: 'kind' });
-  const show = (found: readonly FormFault[]) => setFaults(Object.fromEntries(found.map(({ path, message }) => [path, message])));
-
-  const save = handleSubmit(async (values) => {
-    const outcome = inputOf(values, team?.decimalMark ?? '.');
-    if (!outcome.ok) return show(outcome.faults);
-    const found = contractFaults(outcome.input);
-    if (found.length > 0) return show(found);
-    setFaults({});
-    const input = { ...outcome.input };
-    const answer = base
-      ? await change({ gearId: base.gearId, gearChange: { ...input, rowVersion: base.rowVersion } as never })
-      : await create({ gearCreate: { ...input, gearId: newId } as never });
-    if (answer.data) return void navigate(`/gear/${answer.data.gearId}`);
-    const problem = problemOf(answer.error);
-    if (problem.status === 409) setConflict(problem.current as GearView);
-    show(problem.faults ?? []);
-  });
-  const problem = creating.error ?? changing.error;
+  const decimal = team?.decimalMark ?? '.';
   return (
-    <form onSubmit={save} noValidate className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <form onSubmit={submit} noValidate className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
         <h1 className="text-[28px]">{before ? `Edit ${before.tag}` : 'Add a piece'}</h1>
         <div className="ml-auto flex gap-2">
           <Link className="action" to={before ? `/gear/${before.gearId}` : '/gear'}>
             Cancel
           </Link>
-          <button type="submit" className="action-main" disabled={creating.isLoading || changing.isLoading}>
+          <button type="submit" className="action-main" disabled={busy}>
             Save
           </button>
         </div>
@@ -73,102 +44,116 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
           theirs={conflict}
           takeTheirs={() => {
             reset(formOf(conflict));
-            setBase(conflict);
-            setConflict(undefined);
+            settle();
           }}
-          keepMine={() => {
-            setBase(conflict);
-            setConflict(undefined);
-          }}
+          keepMine={settle}
         />
       )}
-      {problem && problemOf(problem).status !== 409 && (
-        <div className="mt-3">
-          <ProblemNote error={problem} />
-        </div>
-      )}
+      <div className="mt-3">
+        <ProblemNote error={problem} />
+      </div>
       <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-2">
         <div className="space-y-3">
-          <Labelled label="Class" fault={faults.kind}>
-            <select {...register('kind')} aria-invalid={faults.kind !== undefined}>
-              <option value="">Choose…</option>
-              {gearClassNames.map((name) => (
-                <option key={name} value={name}>
-                  {gearClasses[name].label}
-                </option>
-              ))}
-            </select>
-          </Labelled>
-          <div className="grid grid-cols-[1fr_2fr] gap-3">
-            <Labelled label="Tag" fault={faults.tag}>
-              <input {...register('tag')} className="font-mono" aria-invalid={faults.tag !== undefined} autoComplete="off" />
-            </Labelled>
-            <Labelled label="Name" fault={faults.name}>
-              <input {...register('name')} aria-invalid={faults.name !== undefined} placeholder={kind ? gearClasses[kind].label : ''} />
-            </Labelled>
-          </div>
-          <MarkFields control={control} register={register} decimal={team?.decimalMark ?? '.'} kind={kind} faults={faults} />
+          <IdentityFields register={register} faults={faults} kind={kind} />
+          <MarkFields control={control} register={register} decimal={decimal} kind={kind} faults={faults} />
           {kind && <AttributeFields kind={kind} register={register} faults={faults} />}
         </div>
-        <div className="space-y-3">
-          <div className="grid grid-cols-2 gap-3">
-            <Labelled label="State">
-              <select {...register('state')}>
-                {gearStates.map((state) => (
-                  <option key={state} value={state}>
-                    {stateWords[state]}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-            <Labelled label="Overloads since inspection" fault={faults.overloadsSinceInspection}>
-              <input {...register('overloadsSinceInspection')} inputMode="numeric" />
-            </Labelled>
-            <Labelled label="Kit" fault={faults.kitId}>
-              <select {...register('kitId')}>
-                <option value="">in no kit</option>
-                {team?.kits.map(({ kitId, name }) => (
-                  <option key={kitId} value={kitId}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-            <Labelled label="On vehicle" fault={faults.vehicleId}>
-              <select {...register('vehicleId')}>
-                <option value="">on none</option>
-                {team?.vehicles.map(({ vehicleId, name }) => (
-                  <option key={vehicleId} value={vehicleId}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-            <Labelled label="Maker">
-              <input {...register('maker')} />
-            </Labelled>
-            <Labelled label="Model">
-              <input {...register('model')} />
-            </Labelled>
-            <Labelled label="Owner">
-              <input {...register('owner')} />
-            </Labelled>
-            {(['madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil'] as const).map((key) => (
-              <Labelled
-                key={key}
-                label={{ madeOn: 'Made', boughtOn: 'Bought', firstUsedOn: 'First used', renewedUntil: 'Renewed until' }[key]}
-                fault={faults[key]}
-              >
-                <input type="date" {...register(key)} />
-              </Labelled>
-            ))}
-          </div>
-          <Labelled label="Note" fault={faults.note}>
-            <textarea rows={4} {...register('note')} />
-          </Labelled>
-        </div>
+        <WhereaboutsFields register={register} faults={faults} team={team} />
       </div>
     </form>
+  );
+}
+
+interface FieldsProps {
+  readonly register: UseFormRegister<GearFormValues>;
+  readonly faults: { readonly [path: string]: string };
+}
+
+function IdentityFields({ register, faults, kind }: FieldsProps & { readonly kind: GearFormValues['kind'] }) {
+  return (
+    <>
+      <Labelled label="Class" fault={faults.kind}>
+        <select {...register('kind')} aria-invalid={faults.kind !== undefined}>
+          <option value="">Choose…</option>
+          {gearClassNames.map((name) => (
+            <option key={name} value={name}>
+              {gearClasses[name].label}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <div className="grid grid-cols-[1fr_2fr] gap-3">
+        <Labelled label="Tag" fault={faults.tag}>
+          <input {...register('tag')} className="font-mono" aria-invalid={faults.tag !== undefined} autoComplete="off" />
+        </Labelled>
+        <Labelled label="Name" fault={faults.name}>
+          <input {...register('name')} aria-invalid={faults.name !== undefined} placeholder={kind ? gearClasses[kind].label : ''} />
+        </Labelled>
+      </div>
+    </>
+  );
+}
+
+/** State, owner, place and dates. */
+function WhereaboutsFields({ register, faults, team }: FieldsProps & { readonly team: ReturnType<typeof useTeam>['team'] }) {
+  return (
+    <div className="space-y-3">
+      <div className="grid grid-cols-2 gap-3">
+        <Labelled label="State">
+          <select {...register('state')}>
+            {gearStates.map((state) => (
+              <option key={state} value={state}>
+                {stateWords[state]}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <Labelled label="Overloads since inspection" fault={faults.overloadsSinceInspection}>
+          <input {...register('overloadsSinceInspection')} inputMode="numeric" />
+        </Labelled>
+        <Labelled label="Kit" fault={faults.kitId}>
+          <select {...register('kitId')}>
+            <option value="">in no kit</option>
+            {team?.kits.map(({ kitId, name }) => (
+              <option key={kitId} value={kitId}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <Labelled label="On vehicle" fault={faults.vehicleId}>
+          <select {...register('vehicleId')}>
+            <option value="">on none</option>
+            {team?.vehicles.map(({ vehicleId, name }) => (
+              <option key={vehicleId} value={vehicleId}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <Labelled label="Maker">
+          <input {...register('maker')} />
+        </Labelled>
+        <Labelled label="Model">
+          <input {...register('model')} />
+        </Labelled>
+        <Labelled label="Owner">
+          <input {...register('owner')} />
+        </Labelled>
+        {(['madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil'] as const).map((key) => (
+          <Labelled
+            key={key}
+            label={{ madeOn: 'Made', boughtOn: 'Bought', firstUsedOn: 'First used', renewedUntil: 'Renewed until' }[key]}
+            fault={faults[key]}
+          >
+            <input type="date" {...register(key)} />
+          </Labelled>
+        ))}
+      </div>
+      <Labelled label="Note" fault={faults.note}>
+        <textarea rows={4} {...register('note')} />
+      </Labelled>
+    </div>
   );
 }
 
@@ -190,10 +175,8 @@ function Labelled({
   );
 }
 
-interface AttributeFieldsProps {
+interface AttributeFieldsProps extends FieldsProps {
   readonly kind: keyof typeof gearClasses;
-  readonly register: UseFormRegister<GearFormValues>;
-  readonly faults: { readonly [path: string]: string };
 }
 
 const EXAMPLES: { readonly [type: string]: string } = { length: '2.4 m', 'small-length': '12 mm', mass: '1.1 kg', force: '16 kN' };

@@ -1,21 +1,45 @@
 import { gearClasses, gearClassNames, gearStates } from '@wainrope/core';
 import { Download, Plus, Upload } from 'lucide-react';
-import { type KeyboardEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { GearTable } from './GearTable.tsx';
-import { filterOf, filterPieces } from './gear-filter.ts';
+import { filterOf, filterPieces, type GearFilter } from './gear-filter.ts';
 import { stateWords } from './gear-words.ts';
-import { useRegister } from './use-register.ts';
+import { type RegisterPiece, useRegister } from './use-register.ts';
+
+/** The search field: what is typed stands at once, the link follows a moment later. */
+function useSearchText(params: URLSearchParams, set: (key: string, value: string) => void) {
+  const linked = params.get('q') ?? '';
+  const [typed, setTyped] = useState(linked);
+  useEffect(() => {
+    if (typed === linked) return;
+    const later = setTimeout(() => set('q', typed), 250);
+    return () => clearTimeout(later);
+  });
+  return { typed, setTyped };
+}
+
+/** The key / goes to the search field from anywhere on the page. */
+function useSlash(field: RefObject<HTMLInputElement | null>): void {
+  useEffect(() => {
+    const slash = (event: globalThis.KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLSelectElement ||
+        event.target instanceof HTMLTextAreaElement;
+      if (event.key !== '/' || typing) return;
+      event.preventDefault();
+      field.current?.focus();
+    };
+    window.addEventListener('keydown', slash);
+    return () => window.removeEventListener('keydown', slash);
+  }, [field]);
+}
 
 export function GearListPage() {
   const { pieces, team, error, refetch } = useRegister();
   const [params, setParams] = useSearchParams();
-  // The field keeps what is typed at once; the link follows.
-  const [typed, setTyped] = useState(params.get('q') ?? '');
-  const filter = useDeferredValue({ ...filterOf(params), search: typed });
-  const search = useRef<HTMLInputElement>(null);
-  const shown = useMemo(() => (pieces ? filterPieces(pieces, filter) : []), [pieces, filter]);
   const set = (key: string, value: string) =>
     setParams(
       (before) => {
@@ -25,96 +49,107 @@ export function GearListPage() {
       },
       { replace: true },
     );
-  const linked = params.get('q') ?? '';
-  useEffect(() => {
-    if (typed === linked) return;
-    const later = setTimeout(() => set('q', typed), 250);
-    return () => clearTimeout(later);
-  });
-  useEffect(() => {
-    const slash = (event: globalThis.KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLInputElement ||
-        event.target instanceof HTMLSelectElement ||
-        event.target instanceof HTMLTextAreaElement;
-      if (event.key !== '/' || typing) return;
-      event.preventDefault();
-      search.current?.focus();
-    };
-    window.addEventListener('keydown', slash);
-    return () => window.removeEventListener('keydown', slash);
-  }, []);
-  const toTable = (event: KeyboardEvent) => {
-    if (event.key !== 'ArrowDown') return;
-    event.preventDefault();
-    document.querySelector<HTMLElement>('[data-gear-row]')?.focus();
+  const { typed, setTyped } = useSearchText(params, set);
+  const search = useDeferredValue(typed);
+  const filter = useMemo(() => ({ ...filterOf(params), search }), [params, search]);
+  const shown = useMemo(() => (pieces ? filterPieces(pieces, filter) : []), [pieces, filter]);
+  const showAll = () => {
+    setTyped('');
+    setParams({});
   };
-  const kits = [...new Set((pieces ?? []).map(({ kit }) => kit).filter(Boolean))].sort();
-  const anyFilter = typed !== '' || [...params.keys()].some((key) => key !== 'sort');
   return (
     <div className="flex h-[calc(100dvh-3.25rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
         <h1 className="text-[28px]">Gear</h1>
         <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
-        <div className="ml-auto flex flex-wrap gap-2">
-          <a className="action" href="/api/v1/gear/export.csv" download="register.csv">
-            <Download size={17} aria-hidden="true" /> Export
-          </a>
-          <Link className="action" to="/gear/import">
-            <Upload size={17} aria-hidden="true" /> Import
-          </Link>
-          <Link className="action-main" to="/gear/new">
-            <Plus size={17} aria-hidden="true" /> Add a piece
-          </Link>
-        </div>
+        <ListActions />
       </div>
-      <form
-        role="search"
-        className="grid grid-cols-2 gap-2 py-3 sm:grid-cols-[2fr_1.4fr_1fr_1fr_auto]"
-        onSubmit={(event) => event.preventDefault()}
-      >
-        <label className="col-span-2 sm:col-span-1">
-          <span className="sr-only">Search by tag, name, maker, mark or note</span>
-          <input
-            ref={search}
-            type="search"
-            placeholder="Search tag, name, maker, mark…   ( / )"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-            onKeyDown={toTable}
-          />
-        </label>
-        <Choice
-          label="Class"
-          value={filter.kind}
-          onChange={(value) => set('class', value)}
-          options={gearClassNames
-            .filter((kind) => pieces?.some(({ gear }) => gear.kind === kind))
-            .map((kind) => [kind, gearClasses[kind].plural])}
-        />
-        <Choice
-          label="State"
-          value={filter.state}
-          onChange={(value) => set('state', value)}
-          options={gearStates.map((state) => [state, stateWords[state]])}
-        />
-        <Choice label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
-        <button
-          type="button"
-          className="action justify-center"
-          disabled={!anyFilter}
-          onClick={() => {
-            setTyped('');
-            setParams({});
-          }}
-        >
-          Show all
-        </button>
-      </form>
+      <Filters
+        pieces={pieces ?? []}
+        filter={filter}
+        typed={typed}
+        setTyped={setTyped}
+        set={set}
+        showAll={showAll}
+        anyFilter={typed !== '' || [...params.keys()].some((key) => key !== 'sort')}
+      />
       <ProblemNote error={error} retry={refetch} />
       {pieces && shown.length > 0 && <GearTable pieces={shown} today={team?.today ?? ''} />}
       {pieces && shown.length === 0 && <Empty register={pieces.length} />}
     </div>
+  );
+}
+
+function ListActions() {
+  return (
+    <div className="ml-auto flex flex-wrap gap-2">
+      <a className="action" href="/api/v1/gear/export.csv" download="register.csv">
+        <Download size={17} aria-hidden="true" /> Export
+      </a>
+      <Link className="action" to="/gear/import">
+        <Upload size={17} aria-hidden="true" /> Import
+      </Link>
+      <Link className="action-main" to="/gear/new">
+        <Plus size={17} aria-hidden="true" /> Add a piece
+      </Link>
+    </div>
+  );
+}
+
+interface FiltersProps {
+  readonly pieces: readonly RegisterPiece[];
+  readonly filter: GearFilter;
+  readonly typed: string;
+  readonly setTyped: (text: string) => void;
+  readonly set: (key: string, value: string) => void;
+  readonly showAll: () => void;
+  readonly anyFilter: boolean;
+}
+
+function Filters({ pieces, filter, typed, setTyped, set, showAll, anyFilter }: FiltersProps) {
+  const search = useRef<HTMLInputElement>(null);
+  useSlash(search);
+  const kits = [...new Set(pieces.map(({ kit }) => kit).filter(Boolean))].sort();
+  const kinds = gearClassNames.filter((kind) => pieces.some(({ gear }) => gear.kind === kind));
+  const toTable = (event: KeyboardEvent) => {
+    if (event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    document.querySelector<HTMLElement>('[data-gear-row]')?.focus();
+  };
+  return (
+    <form
+      role="search"
+      className="grid grid-cols-2 gap-2 py-3 sm:grid-cols-[2fr_1.4fr_1fr_1fr_auto]"
+      onSubmit={(event) => event.preventDefault()}
+    >
+      <label className="col-span-2 sm:col-span-1">
+        <span className="sr-only">Search by tag, name, maker, mark or note</span>
+        <input
+          ref={search}
+          type="search"
+          placeholder="Search tag, name, maker, mark…   ( / )"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={toTable}
+        />
+      </label>
+      <Choice
+        label="Class"
+        value={filter.kind}
+        onChange={(value) => set('class', value)}
+        options={kinds.map((kind) => [kind, gearClasses[kind].plural])}
+      />
+      <Choice
+        label="State"
+        value={filter.state}
+        onChange={(value) => set('state', value)}
+        options={gearStates.map((state) => [state, stateWords[state]])}
+      />
+      <Choice label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
+      <button type="button" className="action justify-center" disabled={!anyFilter} onClick={showAll}>
+        Show all
+      </button>
+    </form>
   );
 }
 

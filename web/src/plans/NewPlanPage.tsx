@@ -1,28 +1,17 @@
-import { type Depth, depths, type Rig, type SelfRecoveryLayout, type Surface, surfaces, type TreeBody } from '@wainrope/core';
+import { type Depth, depths, type SelfRecoveryLayout, type Surface, surfaces } from '@wainrope/core';
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
-import { useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { layPlan, vehicleBody, winchOf } from './lay-plan.ts';
+import { Choice } from './fields.tsx';
+import { firstRig, type PlanVehicle, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { depthWords, surfaceWords } from './situation-words.ts';
-
-const DEGREE = Math.PI / 180;
 
 /** The few questions a plan begins with; everything can be changed on the plan itself. */
 export function NewPlanPage() {
   const { pieces, team, error, refetch } = useRegister();
-  const navigate = useNavigate();
-  const [create, creating] = useCreatePlanMutation();
-  const planId = useMemo(() => crypto.randomUUID(), []);
-  const [name, setName] = useState('');
-  const [vehicleId, setVehicleId] = useState('');
-  const [depth, setDepth] = useState<Depth>('hubs');
-  const [surface, setSurface] = useState<Surface>('shallow-mud');
-  const [layout, setLayout] = useState<SelfRecoveryLayout>('doubled-back');
-  const [distanceM, setDistance] = useState(14);
-  const [trunkM, setTrunk] = useState(0.4);
   if (error)
     return (
       <div className="p-5">
@@ -30,56 +19,55 @@ export function NewPlanPage() {
       </div>
     );
   if (!pieces || !team) return <p className="p-5">Loading…</p>;
-  const withWinch = team.vehicles.filter((vehicle) => winchOf(pieces, vehicle.vehicleId));
-  const vehicle = withWinch.find((entry) => entry.vehicleId === vehicleId) ?? withWinch[0];
-  if (!vehicle)
-    return (
-      <p className="p-6 text-lg">
-        No vehicle of this team has a winch in the register. Add the winch to the register first, with its vehicle and rated pull:{' '}
-        <Link className="underline" to="/gear/new">
-          add a piece
-        </Link>
-        .
-      </p>
-    );
+  const vehicles = team.vehicles.filter((vehicle) => winchOf(pieces, vehicle.vehicleId));
+  const first = vehicles[0];
+  if (first) return <NewPlanForm pieces={pieces} vehicles={vehicles} first={first} today={team.today} />;
+  return (
+    <p className="p-6 text-lg">
+      No vehicle of this team has a winch in the register. Add the winch first, with its vehicle and rated pull:{' '}
+      <Link className="underline" to="/gear/new">
+        add a piece
+      </Link>
+      .
+    </p>
+  );
+}
+
+interface NewPlanFormProps {
+  readonly pieces: readonly RegisterPiece[];
+  readonly vehicles: readonly PlanVehicle[];
+  readonly first: PlanVehicle;
+  readonly today: string;
+}
+
+interface Answers {
+  readonly vehicle: PlanVehicle;
+  readonly depth: Depth;
+  readonly surface: Surface;
+  readonly layout: SelfRecoveryLayout;
+  readonly distanceM: number;
+  readonly trunkM: number;
+}
+
+function NewPlanForm({ pieces, vehicles, first, today }: NewPlanFormProps) {
+  const navigate = useNavigate();
+  const [create, creating] = useCreatePlanMutation();
+  const planId = useMemo(() => crypto.randomUUID(), []);
+  const [name, setName] = useState('');
+  const [answers, setAnswers] = useState<Answers>({
+    vehicle: first,
+    depth: 'hubs',
+    surface: 'shallow-mud',
+    layout: 'doubled-back',
+    distanceM: 14,
+    trunkM: 0.4,
+  });
+  const usual = `${answers.vehicle.name}, ${depthWords[answers.depth]}`;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const winch = winchOf(pieces, vehicle.vehicleId);
-    if (!winch) return;
-    const body = vehicleBody(vehicle, 80 * DEGREE);
-    const tree: TreeBody = {
-      id: 'tree',
-      kind: 'tree',
-      label: 'Tree',
-      xM: distanceM * Math.sin(76 * DEGREE),
-      yM: distanceM * Math.cos(76 * DEGREE),
-      trunkDiameterM: trunkM,
-      wood: 'softwood',
-      footing: 'moist',
-      state: 'live',
-      leanRad: 0,
-    };
-    const base: Omit<Rig, 'points' | 'chains' | 'lines'> = {
-      ground: { slopeRad: 0, uphillRad: 0 },
-      bodies: [body, tree],
-      load: { bodyId: body.id, travel: 'ahead', travelM: 5 },
-      situation: {
-        surface,
-        depth,
-        soil: surface === 'bog' ? 'clay-or-bog' : 'loam',
-        wet: true,
-        lockedShare: 0,
-        drivelineLocked: false,
-        wheelsTurned: false,
-      },
-      dampers: [],
-      answers: {},
-    };
-    const laid = layPlan({ base, pieces, today: team.today, layout, vehicle: body, tree, winch, strapHeightM: 0.3, chosen: {} });
-    const answer = await create({
-      planCreate: { planId, name: name.trim() || `${vehicle.name}, ${depthWords[depth]}`, rig: { ...base, ...laid } as never },
-    });
-    if (answer.data) navigate(`/plans/${answer.data.planId}`);
+    const rig = firstRig({ ...answers, pieces, today });
+    const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig: rig as never } }));
+    if (answer?.data) navigate(`/plans/${answer.data.planId}`);
   };
   return (
     <form onSubmit={submit} className="mx-auto w-full max-w-2xl px-3 py-4 sm:px-5">
@@ -90,60 +78,11 @@ export function NewPlanPage() {
       </p>
       <h1 className="mt-2 border-b-2 border-ink pb-3 text-[28px]">New plan: a winch self-recovery</h1>
       <div className="grid gap-4 pt-4 sm:grid-cols-2">
-        <label className="block sm:col-span-2">
+        <label className="block text-[15px] sm:col-span-2">
           Name of the plan
-          <input
-            value={name}
-            maxLength={120}
-            placeholder={`${vehicle.name}, ${depthWords[depth]}`}
-            onChange={(event) => setName(event.target.value)}
-          />
+          <input value={name} maxLength={120} placeholder={usual} onChange={(event) => setName(event.target.value)} />
         </label>
-        <label className="block">
-          Vehicle and its winch
-          <select value={vehicle.vehicleId} onChange={(event) => setVehicleId(event.target.value)}>
-            {withWinch.map(({ vehicleId: id, name: label, massKg }) => (
-              <option key={id} value={id}>{`${label}, ${massKg} kg, ${winchOf(pieces, id)?.tag}`}</option>
-            ))}
-          </select>
-        </label>
-        <label className="block">
-          How badly is it stuck?
-          <select value={depth} onChange={(event) => setDepth(event.target.value as Depth)}>
-            {depths.map((entry) => (
-              <option key={entry} value={entry}>
-                {depthWords[entry]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="block">
-          What does it stand on?
-          <select value={surface} onChange={(event) => setSurface(event.target.value as Surface)}>
-            {surfaces.map((entry) => (
-              <option key={entry} value={entry}>
-                {surfaceWords[entry]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="block">
-          Line
-          <select value={layout} onChange={(event) => setLayout(event.target.value as SelfRecoveryLayout)}>
-            <option value="doubled-back">double: over a pulley at the tree and back to the vehicle</option>
-            <option value="straight">single: straight to the tree</option>
-          </select>
-        </label>
-        <NumberField
-          label="Tree, from the vehicle’s middle"
-          unit="m"
-          value={distanceM}
-          min={1}
-          max={200}
-          step={0.5}
-          onChange={setDistance}
-        />
-        <NumberField label="Trunk diameter" unit="m" value={trunkM} min={0.05} max={3} step={0.01} onChange={setTrunk} />
+        <Questions pieces={pieces} vehicles={vehicles} answers={answers} change={(part) => setAnswers({ ...answers, ...part })} />
       </div>
       <p className="py-3 text-quiet">
         Every place of the rig gets the strongest usable piece of the register; change them on the plan. Try the cheap things first: dig,
@@ -159,5 +98,71 @@ export function NewPlanPage() {
         </Link>
       </div>
     </form>
+  );
+}
+
+const LAYOUTS: { readonly [L in SelfRecoveryLayout]: string } = {
+  'doubled-back': 'double: over a pulley at the tree and back to the vehicle',
+  straight: 'single: straight to the tree',
+};
+
+interface QuestionsProps {
+  readonly pieces: readonly RegisterPiece[];
+  readonly vehicles: readonly PlanVehicle[];
+  readonly answers: Answers;
+  readonly change: (part: Partial<Answers>) => void;
+}
+
+function Questions({ pieces, vehicles, answers, change }: QuestionsProps) {
+  const byId = (id: string) => vehicles.find(({ vehicleId }) => vehicleId === id) ?? answers.vehicle;
+  return (
+    <>
+      <Choice
+        label="Vehicle and its winch"
+        value={answers.vehicle.vehicleId}
+        options={vehicles.map(({ vehicleId }) => vehicleId)}
+        words={(id) => `${byId(id).name}, ${byId(id).massKg} kg, ${winchOf(pieces, id)?.tag}`}
+        onChange={(id) => change({ vehicle: byId(id) })}
+      />
+      <Choice
+        label="How badly is it stuck?"
+        value={answers.depth}
+        options={depths}
+        words={(depth) => depthWords[depth]}
+        onChange={(depth) => change({ depth })}
+      />
+      <Choice
+        label="What does it stand on?"
+        value={answers.surface}
+        options={surfaces}
+        words={(surface) => surfaceWords[surface]}
+        onChange={(surface) => change({ surface })}
+      />
+      <Choice
+        label="Line"
+        value={answers.layout}
+        options={['doubled-back', 'straight'] as const}
+        words={(layout) => LAYOUTS[layout]}
+        onChange={(layout) => change({ layout })}
+      />
+      <NumberField
+        label="Tree, from the vehicle’s middle"
+        unit="m"
+        value={answers.distanceM}
+        min={1}
+        max={200}
+        step={0.5}
+        onChange={(distanceM) => change({ distanceM })}
+      />
+      <NumberField
+        label="Trunk diameter"
+        unit="m"
+        value={answers.trunkM}
+        min={0.05}
+        max={3}
+        step={0.01}
+        onChange={(trunkM) => change({ trunkM })}
+      />
+    </>
   );
 }

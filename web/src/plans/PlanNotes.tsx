@@ -26,12 +26,11 @@ export function OutOfDateNote({ plan, accept }: { readonly plan: PlanView; reado
 
 interface PlanConflictProps {
   readonly theirs: PlanView;
-  readonly takeTheirs: () => void;
-  readonly keepMine: () => void;
+  readonly settle: (choice: 'theirs' | 'mine') => void;
 }
 
 /** Somebody saved first: both versions stand, nothing is lost until a person chooses. */
-export function PlanConflict({ theirs, takeTheirs, keepMine }: PlanConflictProps) {
+export function PlanConflict({ theirs, settle }: PlanConflictProps) {
   return (
     <div role="alert" data-conflict className="flex flex-wrap items-center gap-3 border-b border-rule bg-amber-wash px-3 py-2 sm:px-5">
       <p>
@@ -42,13 +41,25 @@ export function PlanConflict({ theirs, takeTheirs, keepMine }: PlanConflictProps
         <VerdictLabel verdict={(theirs.saved.report as Report).verdict} />
       </p>
       <div className="ml-auto flex gap-2">
-        <button type="button" className="action" onClick={takeTheirs}>
+        <button type="button" className="action" onClick={() => settle('theirs')}>
           Open theirs
         </button>
-        <button type="button" className="action" onClick={keepMine}>
+        <button type="button" className="action" onClick={() => settle('mine')}>
           Keep mine; Save puts it on top
         </button>
       </div>
     </div>
+  );
+}
+
+/** A word to the person that goes when it has been read. */
+export function Notice({ text, dismiss }: { readonly text: string; readonly dismiss: () => void }) {
+  return (
+    <p role="status" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
+      {text}{' '}
+      <button type="button" className="underline" onClick={dismiss}>
+        Dismiss
+      </button>
+    </p>
   );
 }

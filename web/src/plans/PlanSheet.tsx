@@ -1,5 +1,14 @@
 import { useDrag } from '@use-gesture/react';
-import { dangerCircles, type GearFacts, length, type Policy, type Report, type Rig } from '@wainrope/core';
+import {
+  type DangerCircle,
+  dangerCircles,
+  type GearFacts,
+  length,
+  type Policy,
+  type Report,
+  type Rig,
+  type TreeBody,
+} from '@wainrope/core';
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch } from '../store.ts';
@@ -16,6 +25,38 @@ interface PlanSheetProps {
   readonly selectedSubjectId: string | undefined;
 }
 
+/** Dragging the tree and nudging it by keys; the view stands still while it is dragged. */
+function useTreeMoves(tree: TreeBody | undefined, view: View, freeze: (view: View | undefined) => void) {
+  const dispatch = useAppDispatch();
+  const move = (xM: number, yM: number, merge: string) =>
+    tree && dispatch(edited({ edits: [{ kind: 'move-body', bodyId: tree.id, xM: round(xM), yM: round(yM) }], merge }));
+  const drag = useDrag(({ first, last, movement: [mx, my], memo }) => {
+    if (!tree) return;
+    if (first) freeze(view);
+    const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
+    move(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
+    if (last) {
+      freeze(undefined);
+      dispatch(dragEnded());
+    }
+    return from;
+  });
+  const nudge = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? 1 : 0.1;
+    const steps: { readonly [key: string]: readonly [number, number] } = {
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+    };
+    const by = steps[event.key];
+    if (!by || !tree) return;
+    event.preventDefault();
+    move(tree.xM + by[0], tree.yM + by[1], 'nudge-tree');
+  };
+  return { drag, nudge, ended: () => dispatch(dragEnded()) };
+}
+
 /** The site from above, to scale: north is up. */
 export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: PlanSheetProps) {
   const holder = useRef<HTMLDivElement>(null);
@@ -25,38 +66,10 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
   const [frozen, setFrozen] = useState<View>();
   const view = frozen ?? fitView(rig, report, size);
   const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
-  const tree = rig.bodies.find(({ kind }) => kind === 'tree');
-  const moveTree = (xM: number, yM: number, merge: string) =>
-    tree && dispatch(edited({ edits: [{ kind: 'move-body', bodyId: tree.id, xM: round(xM), yM: round(yM) }], merge }));
-  const drag = useDrag(({ first, last, movement: [mx, my], memo }) => {
-    if (!tree) return;
-    if (first) setFrozen(view);
-    const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
-    moveTree(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
-    if (last) {
-      setFrozen(undefined);
-      dispatch(dragEnded());
-    }
-    return from;
-  });
-  const nudge = (event: KeyboardEvent) => {
-    const step = event.shiftKey ? 1 : 0.1;
-    const moves: { readonly [key: string]: readonly [number, number] } = {
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-    };
-    const move = moves[event.key];
-    if (!move || !tree) return;
-    event.preventDefault();
-    moveTree(tree.xM + move[0], tree.yM + move[1], 'nudge-tree');
-  };
-  const bar = scaleBar(view, Math.min(230, size.width / 4), units === 'lbf');
+  const tree = rig.bodies.find((body) => body.kind === 'tree');
+  const { drag, nudge, ended } = useTreeMoves(tree, view, setFrozen);
   const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
-  const widest = Math.max(0, ...circles.map(({ radiusM }) => radiusM));
-  const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
-  const soft = rig.situation.surface === 'bog' || rig.situation.surface === 'shallow-mud';
+  const strands = `${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch`;
   return (
     <div ref={holder} className="relative h-full min-h-64 w-full overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
       <svg
@@ -64,39 +77,11 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
         height={size.height}
         className="absolute inset-0 select-none"
         role="group"
-        aria-label={`Plan from above. ${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch; the tree can be moved with the arrow keys.`}
+        aria-label={`Plan from above. ${strands}; the tree can be moved with the arrow keys.`}
       >
         <Ground rig={rig} view={view} size={size} />
-        {soft &&
-          tufts(size, strands)
-            .filter((tuft) => clearOfLabels(tuft, labels))
-            .map(({ x, y }) => (
-              <path
-                key={`${x}-${y}`}
-                d={`M${x - 8} ${y}h16M${x - 4} ${y}v-6M${x} ${y}v-9M${x + 4} ${y}v-6`}
-                stroke="var(--tuft)"
-                strokeWidth="1.3"
-                fill="none"
-              />
-            ))}
-        {circles.map(({ centre, radiusM }, index) => {
-          const { x, y } = toScreen(view, centre);
-          return (
-            <circle
-              key={index}
-              cx={x}
-              cy={y}
-              r={radiusM * view.scale}
-              fill="var(--rust)"
-              fillOpacity="0.022"
-              stroke="var(--rust)"
-              strokeOpacity="0.7"
-              strokeWidth="1.3"
-              strokeDasharray="1.5 6"
-              strokeLinecap="round"
-            />
-          );
-        })}
+        <Tufts rig={rig} report={report} view={view} size={size} labels={labels} />
+        <Zones circles={circles} view={view} />
         <RigDrawing
           rig={rig}
           report={report}
@@ -105,34 +90,89 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
           selectedSubjectId={selectedSubjectId}
           select={(placeId) => dispatch(placeSelected(placeId))}
         />
-        {tree && <TreeHandle tree={tree} view={view} bind={drag()} nudge={nudge} ended={() => dispatch(dragEnded())} />}
+        {tree && <TreeHandle tree={tree} view={view} bind={drag()} nudge={nudge} ended={ended} />}
         <g>
           {labels.map((label) => (
             <SheetLabel key={label.id} label={label} />
           ))}
         </g>
         <North x={size.width - 34} />
-        <g transform={`translate(22 ${size.height - 20})`}>
-          <path
-            data-scale-bar
-            data-metres={bar.metres}
-            d={`M0 -7v7h${bar.pixels}v-7M${bar.pixels / 2} 0v-4`}
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth="1.6"
-          />
-          <text y={-12} fontSize="14" fill="var(--ink)">
-            0
-          </text>
-          <text x={bar.pixels} y={-12} fontSize="14" textAnchor="end" fill="var(--ink)">
-            {bar.label}
-          </text>
-        </g>
+        <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
       </svg>
       <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
-        Keep everyone out within {figure(length(widest))} of every end and pulley, and inside every bend.
+        Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and inside
+        every bend.
       </p>
     </div>
+  );
+}
+
+/** Washes with dotted rims round every end and pulley. */
+function Zones({ circles, view }: { readonly circles: readonly DangerCircle[]; readonly view: View }) {
+  return circles.map(({ centre, radiusM }, index) => {
+    const { x, y } = toScreen(view, centre);
+    return (
+      <circle
+        key={index}
+        cx={x}
+        cy={y}
+        r={radiusM * view.scale}
+        fill="var(--rust)"
+        fillOpacity="0.022"
+        stroke="var(--rust)"
+        strokeOpacity="0.7"
+        strokeWidth="1.3"
+        strokeDasharray="1.5 6"
+        strokeLinecap="round"
+      />
+    );
+  });
+}
+
+interface TuftsProps {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly labels: readonly PlacedLabel[];
+}
+
+/** Wet ground, as maps draw it. */
+function Tufts({ rig, report, view, size, labels }: TuftsProps) {
+  if (rig.situation.surface !== 'bog' && rig.situation.surface !== 'shallow-mud') return null;
+  const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
+  return tufts(size, strands)
+    .filter((tuft) => clearOfLabels(tuft, labels))
+    .map(({ x, y }) => (
+      <path
+        key={`${x}-${y}`}
+        d={`M${x - 8} ${y}h16M${x - 4} ${y}v-6M${x} ${y}v-9M${x + 4} ${y}v-6`}
+        stroke="var(--tuft)"
+        strokeWidth="1.3"
+        fill="none"
+      />
+    ));
+}
+
+function ScaleBar({ view, size, imperial }: { readonly view: View; readonly size: SheetSize; readonly imperial: boolean }) {
+  const bar = scaleBar(view, Math.min(230, size.width / 4), imperial);
+  return (
+    <g transform={`translate(22 ${size.height - 20})`}>
+      <path
+        data-scale-bar
+        data-metres={bar.metres}
+        d={`M0 -7v7h${bar.pixels}v-7M${bar.pixels / 2} 0v-4`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.6"
+      />
+      <text y={-12} fontSize="14" fill="var(--ink)">
+        0
+      </text>
+      <text x={bar.pixels} y={-12} fontSize="14" textAnchor="end" fill="var(--ink)">
+        {bar.label}
+      </text>
+    </g>
   );
 }
 

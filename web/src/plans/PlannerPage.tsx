@@ -1,209 +1,150 @@
-import { type PlanView } from '@wainrope/contract';
+import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, loadBody, type Report, type Rig, usesOf } from '@wainrope/core';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { problemOf, useGetPlanQuery, useSavePlanMutation, wainropeApi } from '../api/wainrope-api.ts';
-import { useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { draftOf, dropDraft, keepDraft } from './drafts.ts';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
 import { PiecePicker } from './PiecePicker.tsx';
 import { PiecesPanel } from './PiecesPanel.tsx';
-import { OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
+import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
 import { PlanSheet } from './PlanSheet.tsx';
-import { edited, placeSelected, planOpened, rebased, redone, saved, undone } from './planner-slice.ts';
+import { edited, placeSelected } from './planner-slice.ts';
 import { SitePanel } from './SitePanel.tsx';
 import { useJudgement } from './use-judgement.ts';
+import { useOpenPlan } from './use-open-plan.ts';
+import { usePlanCase } from './use-plan-case.ts';
+import { usePlannerShortcuts } from './use-planner-shortcuts.ts';
+import { useSavePlan } from './use-save-plan.ts';
 import { WorkedOut } from './WorkedOut.tsx';
 
 export function PlannerPage() {
   const { planId = '' } = useParams();
-  const { data, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
-  const opened = useAppSelector((state) => state.planner.planId);
-  const dispatch = useAppDispatch();
-  const plan = data as unknown as PlanView | undefined;
-  useEffect(() => {
-    if (!plan || plan.planId !== planId || opened === planId) return;
-    const draft = draftOf(planId, plan.version);
-    dispatch(
-      planOpened({
-        planId,
-        version: plan.version,
-        name: draft?.name ?? plan.name,
-        rig: draft?.rig ?? (plan.rig as Rig),
-        dirty: draft !== undefined,
-      }),
-    );
-  }, [plan, planId, opened, dispatch]);
-  if (error)
+  const { plan, error, refetch } = useOpenPlan(planId);
+  const register = useRegister();
+  const failed = error ?? register.error;
+  if (failed)
     return (
       <div className="p-5">
-        <ProblemNote error={error} retry={refetch} />
-      </div>
-    );
-  if (!plan || opened !== planId) return <p className="p-5">Opening the plan…</p>;
-  return <Planner plan={plan} />;
-}
-
-function Planner({ plan }: { readonly plan: PlanView }) {
-  const { pieces, team, policy, error, refetch } = useRegister();
-  const { rig, name, version, dirty, selectedPlaceId } = useAppSelector((state) => state.planner);
-  const dispatch = useAppDispatch();
-  const [savePlan, saving] = useSavePlanMutation();
-  const [conflict, setConflict] = useState<PlanView>();
-  const [choosing, setChoosing] = useState<string>();
-  const [notice, setNotice] = useState<string>();
-  const facts = useMemo(() => new Map((pieces ?? []).map((piece) => [piece.gear.gearId, piece.facts])), [pieces]);
-  const subject = useMemo((): Case | undefined => {
-    if (!rig || !policy || !team || facts.size === 0) return undefined;
-    const gear = gearIdsOf(rig)
-      .map((id) => facts.get(id))
-      .filter((piece): piece is GearFacts => piece !== undefined);
-    return { kind: 'rig', name: name.trim() || 'Plan', asOf: team.today, rig, gear, policy };
-  }, [rig, policy, team, facts, name]);
-  const { report, failure, pending } = useJudgement(subject);
-  useEffect(() => {
-    if (dirty && rig) keepDraft(plan.planId, version, { name, rig });
-  }, [dirty, rig, name, version, plan.planId]);
-
-  const apply = useCallback(
-    (edits: readonly Edit[], merge?: string) => void dispatch(edited({ edits, ...(merge && { merge }) })),
-    [dispatch],
-  );
-  const save = useCallback(async () => {
-    if (!rig) return;
-    const answer = await savePlan({ planId: plan.planId, planSave: { name: name.trim(), rig: rig as never, baseVersion: version } });
-    if (answer.data) {
-      dropDraft(plan.planId, version);
-      dispatch(saved({ version: answer.data.version }));
-      dispatch(wainropeApi.util.upsertQueryData('getPlan', { planId: plan.planId }, answer.data));
-      dispatch(wainropeApi.util.invalidateTags(['Plan']));
-      setConflict(undefined);
-      return;
-    }
-    const problem = problemOf(answer.error);
-    if (problem.status === 409) setConflict(problem.current as PlanView);
-  }, [rig, name, version, plan.planId, savePlan, dispatch]);
-  useShortcuts(save);
-
-  if (error)
-    return (
-      <div className="p-5">
-        <ProblemNote error={error} retry={refetch} />
-      </div>
-    );
-  if (!rig || !pieces || !team || !policy || !subject) return <p className="p-5">Opening the plan…</p>;
-  const vehicleId = loadBody(rig).vehicleId;
-  const addDamper = (lineId: string, strand: number) => {
-    if (rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === strand)) return;
-    const used = new Set(gearIdsOf(rig));
-    const free = pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId));
-    if (!free)
-      return setNotice(
-        'Every damper of the register is in this rig already. Make one from a coat or a blanket and add it to the register.',
-      );
-    apply([{ kind: 'place-dampers', dampers: [...rig.dampers, { id: `damper-${strand + 1}`, lineId, strand, gearId: free.gear.gearId }] }]);
-  };
-  const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
-  const conflictProblem = saving.error && problemOf(saving.error).status !== 409;
-  return (
-    <div className="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
-      <PlannerHeader report={report} pending={pending} planId={plan.planId} save={save} saving={saving.isLoading} />
-      {plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version && <OutOfDateNote plan={plan} accept={save} />}
-      {conflict && (
-        <PlanConflict
-          theirs={conflict}
-          takeTheirs={() => {
-            dispatch(planOpened({ planId: conflict.planId, version: conflict.version, name: conflict.name, rig: conflict.rig as Rig }));
-            setConflict(undefined);
-          }}
-          keepMine={() => {
-            dispatch(rebased({ version: conflict.version }));
-            setConflict(undefined);
+        <ProblemNote
+          error={failed}
+          retry={() => {
+            refetch();
+            register.refetch();
           }}
         />
-      )}
-      {conflictProblem && <ProblemNote error={saving.error} />}
-      {notice && (
-        <p role="status" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
-          {notice}{' '}
-          <button type="button" className="underline" onClick={() => setNotice(undefined)}>
-            Dismiss
-          </button>
-        </p>
-      )}
+      </div>
+    );
+  if (!plan || !register.pieces || !register.team || !register.policy) return <p className="p-5">Opening the plan…</p>;
+  return <Planner plan={plan} register={{ pieces: register.pieces, team: register.team, policy: register.policy }} />;
+}
+
+type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<ReturnType<typeof useRegister>[K]> };
+
+function Planner({ plan, register }: { readonly plan: PlanView; readonly register: Register }) {
+  const { rig, version, dirty } = useAppSelector((state) => state.planner);
+  const { facts, subject } = usePlanCase(register);
+  const { report, failure, pending } = useJudgement(subject);
+  const saver = useSavePlan(plan.planId);
+  usePlannerShortcuts(saver.save);
+  if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
+  const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
+      <PlannerHeader report={report} pending={pending} planId={plan.planId} save={saver.save} saving={saver.saving} />
+      {outOfDate && <OutOfDateNote plan={plan} accept={saver.save} />}
+      {saver.conflict && <PlanConflict theirs={saver.conflict} settle={saver.settle} />}
+      <ProblemNote error={saver.failure} />
       {failure && (
         <p role="alert" className="border-l-4 border-rust bg-rust-wash px-4 py-2">
           This rig could not be judged: {failure}
         </p>
       )}
       {report && <PlannerSentence report={report} />}
-      {report && (
-        <Body
-          report={report}
-          rig={rig}
-          subject={subject}
-          facts={facts}
-          apply={apply}
-          choosePiece={setChoosing}
-          addDamper={addDamper}
-          selectedPlaceId={selectedPlaceId}
-          site={
-            <SitePanel
-              rig={rig}
-              report={report}
-              policy={policy}
-              pieces={pieces}
-              vehicles={team.vehicles}
-              today={team.today}
-              decimal={team.decimalMark}
-              actor={team.actor.name}
-              apply={apply}
-            />
-          }
-          parts={<PiecesPanel rig={rig} pieces={pieces} choosePiece={setChoosing} addDamper={addDamper} apply={apply} />}
-        />
-      )}
+      {report && <Workplace report={report} rig={rig} subject={subject} facts={facts} register={register} />}
+    </div>
+  );
+}
+
+interface WorkplaceProps {
+  readonly report: Report;
+  readonly rig: Rig;
+  readonly subject: Case;
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  readonly register: Register;
+}
+
+/** A damper of the register that this rig does not use yet. */
+function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefined {
+  const used = new Set(gearIdsOf(rig));
+  return pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
+}
+
+function Workplace({ report, rig, subject, facts, register: { pieces, team, policy } }: WorkplaceProps) {
+  const dispatch = useAppDispatch();
+  const { selectedPlaceId } = useAppSelector((state) => state.planner);
+  const [choosing, setChoosing] = useState<string>();
+  const [notice, setNotice] = useState<string>();
+  const apply = useCallback(
+    (edits: readonly Edit[], merge?: string) => void dispatch(edited({ edits, ...(merge && { merge }) })),
+    [dispatch],
+  );
+  const addDamper = (lineId: string, strand: number) => {
+    if (rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === strand)) return;
+    const gearId = freeDamper(pieces, rig);
+    if (gearId === undefined)
+      return setNotice(
+        'Every damper of the register is in this rig already. Make one from a coat or a blanket and add it to the register.',
+      );
+    apply([{ kind: 'place-dampers', dampers: [...rig.dampers, { id: `damper-${strand + 1}`, lineId, strand, gearId }] }]);
+  };
+  const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
+  const choose = (piece: RegisterPiece) => {
+    if (use) apply(choosePieceEdits(rig, use, piece));
+    setChoosing(undefined);
+  };
+  const shared = { rig, pieces, apply };
+  return (
+    <>
+      {notice && <Notice text={notice} dismiss={() => setNotice(undefined)} />}
+      <Body
+        report={report}
+        rig={rig}
+        subject={subject}
+        facts={facts}
+        apply={apply}
+        choosePiece={setChoosing}
+        addDamper={addDamper}
+        selectedPlaceId={selectedPlaceId}
+        site={
+          <SitePanel
+            {...shared}
+            report={report}
+            policy={policy}
+            vehicles={team.vehicles}
+            today={team.today}
+            decimal={team.decimalMark}
+            actor={team.actor.name}
+          />
+        }
+        parts={<PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />}
+      />
       <PiecePicker
         rig={rig}
         use={use}
         pieces={pieces}
         today={team.today}
-        vehicleId={vehicleId}
+        vehicleId={loadBody(rig).vehicleId}
+        choose={choose}
         close={() => setChoosing(undefined)}
-        choose={(piece) => {
-          if (use) apply(choosePieceEdits(rig, use, piece));
-          setChoosing(undefined);
-        }}
       />
-    </div>
+    </>
   );
-}
-
-/** Ctrl+Z, Ctrl+Shift+Z, Ctrl+S, outside text fields for undo. */
-function useShortcuts(save: () => void): void {
-  const dispatch = useAppDispatch();
-  useEffect(() => {
-    const typing = ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== 'checkbox';
-    const actions: { readonly [key: string]: (event: KeyboardEvent) => void } = {
-      s: save,
-      z: (event) => dispatch(event.shiftKey ? redone() : undone()),
-    };
-    const press = (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase();
-      const action = event.ctrlKey || event.metaKey ? actions[key] : undefined;
-      if (!action || (key === 'z' && typing(event))) return;
-      event.preventDefault();
-      action(event);
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [dispatch, save]);
 }
 
 interface BodyProps {

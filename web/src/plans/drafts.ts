@@ -17,7 +17,7 @@ export function dropDraft(planId: string, version: number): void {
 }
 
 /** The draft of a version; one that cannot be read is dropped. */
-export function draftOf(planId: string, version: number): Draft | undefined {
+function draftOf(planId: string, version: number): Draft | undefined {
   const text = localStorage.getItem(key(planId, version));
   if (text === null) return undefined;
   try {
@@ -28,5 +28,19 @@ export function draftOf(planId: string, version: number): Draft | undefined {
     // Cut short while it was written: nothing in it can be used, so it goes below.
   }
   dropDraft(planId, version);
+  return undefined;
+}
+
+/** The newest version of a plan that this device has unsaved work on. */
+export function newestDraft(planId: string): (Draft & { readonly version: number }) | undefined {
+  const stem = `wainrope.draft.${planId}.`;
+  const versions = Object.keys(localStorage)
+    .filter((name) => name.startsWith(stem))
+    .map((name) => Number(name.slice(stem.length)))
+    .filter(Number.isInteger);
+  for (const version of versions.sort((a, b) => b - a)) {
+    const draft = draftOf(planId, version);
+    if (draft) return { ...draft, version };
+  }
   return undefined;
 }

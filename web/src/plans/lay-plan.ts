@@ -1,4 +1,5 @@
 import {
+  type Depth,
   type Edit,
   type GearOf,
   type LaidLines,
@@ -7,6 +8,7 @@ import {
   type PieceUse,
   type Rig,
   type SelfRecoveryLayout,
+  type Surface,
   type TreeBody,
   usesOf,
   type VehicleBody,
@@ -57,6 +59,58 @@ export function layPlan({ base, pieces, today, layout, vehicle, tree, winch, str
     picked[use.id] = bestFor(pieces, { rig, use, today, vehicleId: vehicle.vehicleId });
   }
   return lay(picked);
+}
+
+interface FirstRigInput {
+  readonly pieces: readonly RegisterPiece[];
+  readonly today: string;
+  readonly vehicle: PlanVehicle;
+  readonly layout: SelfRecoveryLayout;
+  readonly depth: Depth;
+  readonly surface: Surface;
+  readonly distanceM: number;
+  readonly trunkM: number;
+}
+
+const DEGREE = Math.PI / 180;
+/** Where a new plan's vehicle looks and its tree stands, until somebody says: nearly east, a little apart. */
+const FIRST_HEADING = 80 * DEGREE;
+const FIRST_BEARING = 76 * DEGREE;
+
+/** The rig a new plan begins with: every place filled from the register. Undefined where the vehicle has no winch. */
+export function firstRig({ pieces, today, vehicle, layout, depth, surface, distanceM, trunkM }: FirstRigInput): Rig | undefined {
+  const winch = winchOf(pieces, vehicle.vehicleId);
+  if (!winch) return undefined;
+  const body = vehicleBody(vehicle, FIRST_HEADING);
+  const place = { xM: distanceM * Math.sin(FIRST_BEARING), yM: distanceM * Math.cos(FIRST_BEARING) };
+  const tree: TreeBody = {
+    id: 'tree',
+    kind: 'tree',
+    label: 'Tree',
+    ...place,
+    trunkDiameterM: trunkM,
+    wood: 'softwood',
+    footing: 'moist',
+    state: 'live',
+    leanRad: 0,
+  };
+  const base: LayInput['base'] = {
+    ground: { slopeRad: 0, uphillRad: 0 },
+    bodies: [body, tree],
+    load: { bodyId: body.id, travel: 'ahead', travelM: 5 },
+    situation: {
+      surface,
+      depth,
+      soil: surface === 'bog' ? 'clay-or-bog' : 'loam',
+      wet: true,
+      lockedShare: 0,
+      drivelineLocked: false,
+      wheelsTurned: false,
+    },
+    dampers: [],
+    answers: {},
+  };
+  return { ...base, ...layPlan({ base, pieces, today, layout, vehicle: body, tree, winch, strapHeightM: 0.3, chosen: {} }) };
 }
 
 /** Pieces by the id of their place. */

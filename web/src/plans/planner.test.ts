@@ -1,7 +1,7 @@
 import { type Case, judge, readRigFile } from '@wainrope/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };
-import { draftOf, dropDraft, keepDraft } from './drafts.ts';
+import { dropDraft, keepDraft, newestDraft } from './drafts.ts';
 import { PATH_TOP, pathColumns, pathHeight } from './load-path-columns.ts';
 import { type Box, type LabelWish, lengthInside, placeLabels } from './place-labels.ts';
 import { contours, fitView, scaleBar, toScreen, vehicleCorners } from './plan-sheet-layout.ts';
@@ -44,14 +44,16 @@ describe('the planner’s state', () => {
 
 describe('drafts on this device', () => {
   beforeEach(() => localStorage.clear());
-  it('come back for their own version only, and go when they cannot be read', () => {
-    keepDraft('p', 3, { name: 'Mine', rig: bog.rig });
-    expect(draftOf('p', 3)).toEqual({ name: 'Mine', rig: bog.rig });
-    expect(draftOf('p', 4)).toBeUndefined();
-    dropDraft('p', 3);
-    expect(draftOf('p', 3)).toBeUndefined();
+  it('come back with the version they were begun on, the newest first, and go when they cannot be read', () => {
+    expect(newestDraft('p')).toBeUndefined();
+    keepDraft('p', 3, { name: 'Older', rig: bog.rig });
+    keepDraft('p', 11, { name: 'Mine', rig: bog.rig });
+    keepDraft('q', 20, { name: 'Other plan', rig: bog.rig });
+    expect(newestDraft('p')).toEqual({ name: 'Mine', rig: bog.rig, version: 11 });
+    dropDraft('p', 11);
+    expect(newestDraft('p')).toMatchObject({ name: 'Older', version: 3 });
     localStorage.setItem('wainrope.draft.p.5', '{"name":"cut sh');
-    expect(draftOf('p', 5)).toBeUndefined();
+    expect(newestDraft('p')?.version).toBe(3);
     expect(localStorage.getItem('wainrope.draft.p.5')).toBeNull();
   });
 });

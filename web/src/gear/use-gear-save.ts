@@ -1,0 +1,51 @@
+import type { GearInput, GearView } from '@wainrope/contract';
+import { validateSync } from 'class-validator';
+import { useMemo, useState } from 'react';
+import type { UseFormHandleSubmit } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { problemOf, useChangeGearMutation, useCreateGearMutation } from '../api/wainrope-api.ts';
+import { type FormFault, type GearFormValues, inputOf } from './gear-form-values.ts';
+import { useTeam } from './use-register.ts';
+
+/** Faults that the contract's own rules find, as the server would. */
+function contractFaults(input: GearInput): readonly FormFault[] {
+  return validateSync(input).flatMap(({ property, constraints }) =>
+    Object.values(constraints ?? {}).map((message) => ({ path: property, message })),
+  );
+}
+
+/** Saving the form of a piece: faults by field, and what somebody else saved meanwhile. */
+export function useGearSave(before: GearView | undefined, handleSubmit: UseFormHandleSubmit<GearFormValues>) {
+  const { team } = useTeam();
+  const navigate = useNavigate();
+  const [create, creating] = useCreateGearMutation();
+  const [change, changing] = useChangeGearMutation();
+  const [base, setBase] = useState(before);
+  const [conflict, setConflict] = useState<GearView>();
+  const [faults, setFaults] = useState<{ readonly [path: string]: string }>({});
+  const newId = useMemo(() => crypto.randomUUID(), []);
+  const show = (found: readonly FormFault[]) => setFaults(Object.fromEntries(found.map(({ path, message }) => [path, message])));
+  const send = (input: GearInput) =>
+    base
+      ? change({ gearId: base.gearId, gearChange: { ...input, rowVersion: base.rowVersion } as never })
+      : create({ gearCreate: { ...input, gearId: newId } as never });
+  const submit = handleSubmit(async (values) => {
+    const outcome = inputOf(values, team?.decimalMark ?? '.');
+    const found = outcome.ok ? contractFaults(outcome.input) : outcome.faults;
+    show(found);
+    if (!outcome.ok || found.length > 0) return;
+    const answer = await send({ ...outcome.input });
+    if (answer.data) return void navigate(`/gear/${answer.data.gearId}`);
+    const problem = problemOf(answer.error);
+    if (problem.status === 409) setConflict(problem.current as GearView);
+    show(problem.faults ?? []);
+  });
+  /** From here on the form stands on what somebody else saved. */
+  const settle = () => {
+    setBase(conflict);
+    setConflict(undefined);
+  };
+  const error = creating.error ?? changing.error;
+  const problem = error && problemOf(error).status !== 409 ? error : undefined;
+  return { submit, base, conflict, settle, faults, problem, busy: creating.isLoading || changing.isLoading };
+}
