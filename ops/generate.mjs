@@ -20,7 +20,12 @@ await generateEndpoints({
   hooks: true,
 });
 const client = join(ROOT, 'web/src/api/generated/wainrope-api.ts');
-writeFileSync(client, readFileSync(client, 'utf8').replace(/from "[^"]*base-api"/, 'from "../base-api.ts"'));
+writeFileSync(
+  client,
+  readFileSync(client, 'utf8')
+    .replace(/from "[^"]*base-api"/, 'from "../base-api.ts"')
+    .replaceAll('[key: string]: any;', '[key: string]: unknown;'),
+);
 for (const script of ['ops/make-demo-plans.ts', 'ops/make-documents.ts'])
   run(node, ['--import', 'tsx', '--conditions=source', script], script);
 console.log('Generated.');

@@ -28,7 +28,7 @@ function decode(bytes: Uint8Array): { readonly text: string; readonly encoding: 
 
 /** The separator that cuts the heading line into the most columns. */
 function separatorOf(text: string): string {
-  const head = text.split(/\r?\n/).find((line) => line.trim() !== '') ?? '';
+  const head = text.split('\n').find((line) => line.trim() !== '') ?? '';
   const counted = SEPARATORS.map((mark) => ({ mark, count: head.replace(/"[^"]*"/g, '').split(mark).length }));
   return counted.sort((a, b) => b.count - a.count)[0]?.mark ?? ',';
 }
@@ -38,9 +38,11 @@ export function readRegisterFile(bytes: Uint8Array): FileOutcome {
   if (bytes.length === 0) return { ok: false, message: 'The file is empty.' };
   const decoded = decode(bytes);
   if (!decoded) return { ok: false, message: 'This is not a text file. Save the sheet as CSV and choose that file.' };
-  const separator = separatorOf(decoded.text);
+  // One kind of line end, so that lines count as an editor counts them.
+  const text = decoded.text.replace(/\r\n?/g, '\n');
+  const separator = separatorOf(text);
   try {
-    const records = parse(decoded.text, {
+    const records = parse(text, {
       delimiter: separator,
       bom: true,
       info: true,

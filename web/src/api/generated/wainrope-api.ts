@@ -156,7 +156,7 @@ export type PolicyView = {
   policyVersionId: string;
   contentHash: string;
   content: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
 };
 export type TeamView = {
@@ -229,7 +229,7 @@ export type GearView = {
   state: "in-use" | "quarantined" | "retired";
   marks: MarkView[];
   attributes: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   overloadsSinceInspection: number;
   maker?: string;
@@ -299,7 +299,7 @@ export type GearCreate = {
   state: "in-use" | "quarantined" | "retired";
   marks: MarkInput[];
   attributes: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   overloadsSinceInspection: number;
   maker?: string;
@@ -355,7 +355,7 @@ export type GearChange = {
   state: "in-use" | "quarantined" | "retired";
   marks: MarkInput[];
   attributes: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   overloadsSinceInspection: number;
   maker?: string;
@@ -428,7 +428,7 @@ export type PlanList = {
 };
 export type SavedReport = {
   report: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   asOf: string;
   savedAt: string;
@@ -438,7 +438,7 @@ export type SavedReport = {
 };
 export type FreshReport = {
   report: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   asOf: string;
   outOfDate: string[];
@@ -448,7 +448,7 @@ export type PlanView = {
   name: string;
   version: number;
   rig: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
   saved: SavedReport;
   fresh: FreshReport;
@@ -457,21 +457,21 @@ export type PlanCreate = {
   planId: string;
   name: string;
   rig: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
 };
 export type PlanSave = {
   baseVersion: number;
   name: string;
   rig: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
 };
 export type RigFileView = {
   format: string;
   version: number;
   case: {
-    [key: string]: any;
+    [key: string]: unknown;
   };
 };
 export const {

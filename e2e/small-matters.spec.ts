@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import { openPlan } from './open-plan.ts';
+
+test('two people edit one piece: the second sees both versions and chooses', async ({ browser }) => {
+  const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext()).newPage()));
+  if (!first || !second) throw new Error('no pages');
+  for (const page of [first, second]) {
+    await page.goto('/gear?q=CH-01');
+    await page.getByRole('link', { name: /CH-01/ }).click();
+    await page.getByRole('link', { name: 'Edit' }).click();
+  }
+  await first.getByLabel('Owner').fill('Mirren Quaile');
+  await first.getByRole('button', { name: 'Save' }).click();
+  await expect(first.getByRole('heading', { name: /Chain/ })).toBeVisible();
+  await second.getByLabel('Note').fill('measured again');
+  await second.getByRole('button', { name: 'Save' }).click();
+  await expect(second.getByRole('alert')).toContainText('Somebody saved CH-01 while you worked on it');
+  await expect(second.getByRole('alert')).toContainText('Mirren Quaile');
+  await second.getByRole('button', { name: /Keep mine/ }).click();
+  await second.getByRole('button', { name: 'Save' }).click();
+  await expect(second.getByText('measured again')).toBeVisible();
+});
+
+test('work begun on an older version comes back and meets the newer one as a conflict', async ({ page, request, context }) => {
+  const planId = await openPlan(page, 'Plantation ride');
+  const { rig, version } = await (await request.get(`/api/v1/plans/${planId}`)).json();
+  await page.getByLabel('Name of the plan').fill('Plantation ride, my draft');
+  await expect(page.getByText('not saved')).toBeVisible();
+  await page.close();
+  expect(
+    (await request.put(`/api/v1/plans/${planId}`, { data: { name: 'Plantation ride, theirs', rig, baseVersion: version } })).status(),
+  ).toBe(200);
+  const again = await context.newPage();
+  await again.goto(`/plans/${planId}`);
+  await expect(again.getByLabel('Name of the plan')).toHaveValue('Plantation ride, my draft');
+  await again.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(again.locator('[data-conflict]')).toContainText('Plantation ride, theirs');
+  await again.getByRole('button', { name: 'Open theirs' }).click();
+  await expect(again.getByLabel('Name of the plan')).toHaveValue('Plantation ride, theirs');
+});
+
+test('the reader’s unit and theme stay on the device', async ({ page }) => {
+  await openPlan(page, 'Bog below');
+  await page.getByLabel('Unit of forces').selectOption('lbf');
+  await expect(page.locator('[data-strand-sentence]')).toContainText('lbf');
+  await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
+  await page.reload();
+  await expect(page.locator('[data-strand-sentence]')).toContainText('lbf');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+});
+
+test('touching a piece in the plan answers in the load path, and shows how it was worked out', async ({ page }) => {
+  await openPlan(page, 'Bog below');
+  await page.locator('[data-node="at-tree"]').click();
+  await expect(page.getByRole('button', { name: /RR-01 Ring 100 mm/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('region', { name: 'How it was worked out' })).toContainText('Both strands together');
+  await page
+    .getByRole('button', { name: /TS-03 Tree strap/ })
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'How it was worked out' })).toContainText('Marked “3 t”');
+});
+
+test('figures that a person answers for are kept with the reason and can be taken back', async ({ page }) => {
+  await openPlan(page, 'Badger');
+  await page.getByRole('tab', { name: 'Site' }).click();
+  await page.getByText('A load cell or limiter holds the line pull').click();
+  const form = page.locator('details').filter({ hasText: 'A load cell or limiter' });
+  await form.getByLabel('Greatest line pull').fill('25 kN');
+  await form.getByRole('button', { name: 'State it' }).click();
+  await expect(form).toContainText('25.0 kN, stated by Isla Wrenfell');
+  await page.getByRole('tab', { name: /Findings/ }).click();
+  await expect(page.locator('[data-finding="limited-by-statement"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-finding="limited-by-statement"]')).toBeHidden();
+});
+
+test('5,000 rows: previewed, listed and scrolled', async ({ page }) => {
+  const rows = Array.from({ length: 5000 }, (_, index) => `BULK-${String(index).padStart(4, '0')},gloves,,team`);
+  await page.goto('/gear/import');
+  await page
+    .getByLabel('Choose a CSV file')
+    .setInputFiles({ name: 'bulk.csv', mimeType: 'text/csv', buffer: Buffer.from(`tag,class,name,owner\n${rows.join('\n')}\n`) });
+  await page.getByRole('button', { name: 'Bring in 5000 rows' }).click();
+  await expect(page.getByText('5000 new')).toBeVisible({ timeout: 30_000 });
+  await page.goto('/gear?q=BULK-');
+  await expect(page.getByText(/^5000 of/)).toBeVisible();
+  expect(await page.locator('[data-gear-row]').count()).toBeLessThan(60);
+  await page.locator('[data-gear-row="0"]').focus();
+  await page.keyboard.press('End');
+  await expect(page.locator('[data-gear-row="4999"]')).toBeFocused();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await page.goto('/plans/00000000-0000-4000-8000-000000000000');
+  await expect(page.getByRole('alert')).toContainText('No plan has the id');
+});
