@@ -51,9 +51,14 @@ test('the reader’s unit and theme stay on the device', async ({ page }) => {
 
 test('touching a piece in the plan answers in the load path, and shows how it was worked out', async ({ page }) => {
   await openPlan(page, 'Bog below');
+  await page.locator('[data-tree-handle]').click();
+  await expect(page.getByRole('region', { name: 'Load path' }).getByRole('button', { name: /Larch/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await page.locator('[data-node="at-tree"]').click();
   await expect(page.getByRole('button', { name: /RR-01 Ring 100 mm/ })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('region', { name: 'How it was worked out' })).toContainText('Both strands together');
+  await expect(page.getByRole('region', { name: 'How it was worked out' })).toContainText('added along their directions');
   await page
     .getByRole('button', { name: /TS-03 Tree strap/ })
     .first()

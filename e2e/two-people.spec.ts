@@ -19,7 +19,7 @@ test('two people save one plan: the second sees a conflict and loses nothing', a
 });
 
 test('a plan says that it is out of date when a piece fails, with the old verdict struck through', async ({ page, request }) => {
-  const { items } = await (await request.get('/api/v1/gear?limit=1000')).json();
+  const { items } = await (await request.get('/api/v1/gear?after=TS-00&limit=5')).json();
   const strap = items.find(({ tag }: { tag: string }) => tag === 'TS-01');
   const { gearId, inspection: _i, factsRevision: _f, ...input } = strap;
   const marks = input.marks.map(({ asWritten, basis, source }: { asWritten: string; basis: string; source: string }) => ({

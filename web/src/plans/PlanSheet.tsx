@@ -25,22 +25,30 @@ interface PlanSheetProps {
   readonly selectedSubjectId: string | undefined;
 }
 
-/** Dragging the tree and nudging it by keys; the view stands still while it is dragged. */
-function useTreeMoves(tree: TreeBody | undefined, view: View, freeze: (view: View | undefined) => void) {
+/** Dragging the tree, touching it, and nudging it by keys; the view stands still while it is dragged. */
+function useTreeMoves(
+  tree: TreeBody | undefined,
+  view: View,
+  { freeze, touched }: { readonly freeze: (view: View | undefined) => void; readonly touched: () => void },
+) {
   const dispatch = useAppDispatch();
   const move = (xM: number, yM: number, merge: string) =>
     tree && dispatch(edited({ edits: [{ kind: 'move-body', bodyId: tree.id, xM: round(xM), yM: round(yM) }], merge }));
-  const drag = useDrag(({ first, last, movement: [mx, my], memo }) => {
-    if (!tree) return;
-    if (first) freeze(view);
-    const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
-    move(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
-    if (last) {
-      freeze(undefined);
-      dispatch(dragEnded());
-    }
-    return from;
-  });
+  const drag = useDrag(
+    ({ first, last, tap, movement: [mx, my], memo }) => {
+      if (!tree) return;
+      if (tap) return touched();
+      if (first) freeze(view);
+      const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
+      move(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
+      if (last) {
+        freeze(undefined);
+        dispatch(dragEnded());
+      }
+      return from;
+    },
+    { filterTaps: true },
+  );
   const nudge = (event: KeyboardEvent) => {
     const step = event.shiftKey ? 1 : 0.1;
     const steps: { readonly [key: string]: readonly [number, number] } = {
@@ -67,7 +75,10 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
   const view = frozen ?? fitView(rig, report, size);
   const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
   const tree = rig.bodies.find((body) => body.kind === 'tree');
-  const { drag, nudge, ended } = useTreeMoves(tree, view, setFrozen);
+  const { drag, nudge, ended } = useTreeMoves(tree, view, {
+    freeze: setFrozen,
+    touched: () => dispatch(placeSelected(report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === tree?.id)?.id)),
+  });
   const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
   const strands = `${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch`;
   return (
@@ -249,7 +260,7 @@ function TreeHandle({ tree, view, bind, nudge, ended }: TreeHandleProps) {
       aria-label={`${tree.label}: drag it, or move it with the arrow keys`}
       cx={x}
       cy={y}
-      r={30}
+      r={24}
       fill="transparent"
       className="cursor-grab touch-none"
       onKeyDown={nudge}

@@ -71,7 +71,7 @@ export function RigDrawing({ rig, report, view, gear, selectedSubjectId, select 
               stroke={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'}
               strokeWidth="2.6"
             />
-            {big && <circle cx={x} cy={y} r={2.4} fill="var(--ink)" />}
+            {big && <circle cx={x} cy={y} r={2.4} fill="var(--ink)" pointerEvents="none" />}
           </g>
         );
       })}
