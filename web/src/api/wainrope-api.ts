@@ -1,8 +1,31 @@
-import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
-import type { GearView, Problem } from '@wainrope/contract';
-import { type GearPage, generatedApi } from './generated/wainrope-api.ts';
+import type { FetchBaseQueryError, FetchBaseQueryMeta, QueryReturnValue } from '@reduxjs/toolkit/query';
+import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
+import { generatedApi } from './generated/wainrope-api.ts';
 
 const PAGE = 1000;
+
+type Ask = (
+  url: string,
+) =>
+  | QueryReturnValue<unknown, FetchBaseQueryError, FetchBaseQueryMeta>
+  | PromiseLike<QueryReturnValue<unknown, FetchBaseQueryError, FetchBaseQueryMeta>>;
+
+/** Follows a list's `next` until it ends. */
+async function allPages<T>(
+  address: string,
+  query: Record<string, string>,
+  ask: Ask,
+): Promise<{ data: readonly T[] } | { error: FetchBaseQueryError }> {
+  const items: T[] = [];
+  for (let after: string | undefined; ; ) {
+    const answer = await ask(`${address}?${new URLSearchParams({ ...query, ...(after !== undefined && { after }) })}`);
+    if (answer.error) return { error: answer.error };
+    const page = answer.data as { readonly items: readonly T[]; readonly next?: string };
+    items.push(...page.items);
+    after = page.next;
+    if (after === undefined) return { data: items };
+  }
+}
 
 /** The generated client with what a cache needs to know: who invalidates whom, and the whole register in one query. */
 export const wainropeApi = generatedApi
@@ -14,7 +37,6 @@ export const wainropeApi = generatedApi
       createGear: { invalidatesTags: ['Gear'] },
       changeGear: { invalidatesTags: ['Gear', 'Plan'] },
       importGear: { invalidatesTags: ['Gear', 'Team', 'Plan'] },
-      listPlans: { providesTags: ['Plan'] },
       getPlan: { providesTags: ['Plan'] },
       createPlan: { invalidatesTags: ['Plan'] },
     },
@@ -24,18 +46,12 @@ export const wainropeApi = generatedApi
       /** The whole register, page after page. */
       wholeRegister: build.query<readonly GearView[], void>({
         providesTags: ['Gear'],
-        queryFn: async (_arg, _api, _extra, baseQuery) => {
-          const items: GearView[] = [];
-          for (let after: string | undefined; ; ) {
-            const query = new URLSearchParams({ limit: String(PAGE), ...(after !== undefined && { after }) });
-            const answer = await baseQuery(`/api/v1/gear?${query}`);
-            if (answer.error) return { error: answer.error };
-            const page = answer.data as GearPage;
-            items.push(...(page.items as GearView[]));
-            after = page.next;
-            if (after === undefined) return { data: items };
-          }
-        },
+        queryFn: (_arg, _api, _extra, ask) => allPages<GearView>('/api/v1/gear', { limit: String(PAGE) }, ask),
+      }),
+      /** Every plan, page after page. */
+      allPlans: build.query<readonly PlanSummary[], void>({
+        providesTags: ['Plan'],
+        queryFn: (_arg, _api, _extra, ask) => allPages<PlanSummary>('/api/v1/plans', {}, ask),
       }),
     }),
   });
@@ -48,7 +64,7 @@ export const {
   useChangeGearMutation,
   usePreviewImportMutation,
   useImportGearMutation,
-  useListPlansQuery,
+  useAllPlansQuery,
   useGetPlanQuery,
   useCreatePlanMutation,
   useSavePlanMutation,

@@ -1,16 +1,16 @@
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
-import { useListPlansQuery } from '../api/wainrope-api.ts';
+import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 
 const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
 
 export function PlanListPage() {
-  const { data, error, refetch } = useListPlansQuery({}, { refetchOnMountOrArgChange: true });
+  const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
   const [params, setParams] = useSearchParams();
   const search = params.get('q') ?? '';
-  const shown = (data?.items ?? []).filter(({ name, weakest = '' }) => `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase()));
+  const shown = (data ?? []).filter(({ name, weakest = '' }) => `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase()));
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">
@@ -29,10 +29,10 @@ export function PlanListPage() {
         </Link>
       </div>
       <ProblemNote error={error} retry={refetch} />
-      {data && data.items.length === 0 && (
+      {data && data.length === 0 && (
         <p className="py-10 text-center text-lg">No plan yet. Begin one: pick the vehicle, say how badly it is stuck, place the tree.</p>
       )}
-      {data && data.items.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this search.</p>}
+      {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this search.</p>}
       <ul>
         {shown.map(({ planId, name, version, savedAt, savedBy, savedVerdict, verdict, outOfDate, weakest }) => (
           <li key={planId} className="border-b border-rule">
