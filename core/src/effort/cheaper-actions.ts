@@ -2,7 +2,7 @@ import { type Depth, type Policy, type Surface, surfaces } from '../policy/polic
 import type { Situation } from '../rig/rig.ts';
 import { estimatePull, type StuckVehicle } from './estimate-pull.ts';
 
-export type ActionId = 'dig' | 'boards' | 'straighten-wheels' | 'air-down' | 'free-driveline' | 'uncouple-trailer';
+export type ActionId = 'dig' | 'boards' | 'straighten-wheels' | 'air-down' | 'free-driveline' | 'uncouple-trailer' | 'low-gear';
 
 export interface CheaperAction {
   readonly id: ActionId;
@@ -37,6 +37,7 @@ function candidates(situation: Situation): readonly Omit<CheaperAction, 'savesN'
       label: 'Free the wheels and driveline',
       after: { ...situation, drivelineLocked: false, lockedShare: 0 },
     },
+    { id: 'low-gear', label: 'Low gear, slow wheels (its own drive never lowers the planned pull)', after: situation },
     trailer !== undefined && { id: 'uncouple-trailer', label: 'Uncouple the trailer', after: uncoupled },
   ];
   return list.filter((entry) => entry !== false);

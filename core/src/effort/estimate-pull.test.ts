@@ -81,6 +81,7 @@ describe('cheaper actions first', () => {
     expect(actions[0]).toMatchObject({ id: 'dig' });
     expect(actions[0]?.savesN).toBeCloseTo(W, 6);
     expect(actions.find(({ id }) => id === 'uncouple-trailer')?.savesN).toBeCloseTo(700 * 9.80665, 6);
+    expect(actions.find(({ id }) => id === 'low-gear')?.savesN).toBe(0);
     expect(actions.map(({ savesN }) => savesN)).toEqual([...actions.map(({ savesN }) => savesN)].sort((a, b) => b - a));
   });
 });

@@ -329,9 +329,11 @@ function PullBand({ rig, report, policy, apply }: SitePanelProps) {
               <li key={id} className="flex items-center gap-2 border-b border-rule py-1">
                 <span>{label}</span>
                 <span className="ml-auto font-mono">{savesN > 0 ? `−${figure(force(savesN))}` : 'saves nothing'}</span>
-                <button type="button" className="action" onClick={() => apply([{ kind: 'change-situation', situation: after }])}>
-                  Done
-                </button>
+                {after !== rig.situation && (
+                  <button type="button" className="action" onClick={() => apply([{ kind: 'change-situation', situation: after }])}>
+                    Done
+                  </button>
+                )}
               </li>
             ))}
           </ul>
