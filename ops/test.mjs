@@ -45,6 +45,8 @@ async function main() {
   ensurePackages();
   postgresPrograms();
   ensureChromium();
+  // The bench reads the built core, so the build comes before the types.
+  ensureBuild();
   const bin = (/** @type {string} */ path) => join('node_modules', path);
   check('format and lint', [bin('@biomejs/biome/bin/biome'), 'ci', '.', '--error-on-warnings']);
   check('types', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json']);
@@ -60,7 +62,6 @@ async function main() {
     'cli/src',
   ]);
   check('nothing unused', [bin('knip/bin/knip.js')]);
-  ensureBuild();
   unitTests();
   count(await runBrowser({}));
 }
