@@ -2,15 +2,17 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { gearClasses, gearClassNames, rigFileCodec, rules } from '@wainrope/core';
+import { gearClasses, gearClassNames, rigFileCodec, rules, rulesToCome } from '@wainrope/core';
 
 const docs = resolve(import.meta.dirname, '../docs');
 mkdirSync(resolve(docs, 'formats'), { recursive: true });
 
 const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
-const table = [...rules]
+const table = [...rules, ...rulesToCome]
   .sort((a, b) => a.code.localeCompare(b.code))
-  .map(({ code, severity, softenable, why, needs }) => row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs]));
+  .map(({ code, severity, softenable, why, needs, asks }) =>
+    row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs, asks ?? '–']),
+  );
 writeFileSync(
   resolve(docs, 'rules.md'),
   [
@@ -18,8 +20,8 @@ writeFileSync(
     '',
     'Made from the code by `npm run generate`. A rule answers *found*, *not found* or *undecided*; an undecided stop, fix or caution counts as a caution and asks its question.',
     '',
-    row(['code', 'severity', 'team may soften', 'why', 'reads']),
-    row(['---', '---', '---', '---', '---']),
+    row(['code', 'severity', 'team may soften', 'why', 'reads', 'asks when undecided']),
+    row(['---', '---', '---', '---', '---', '---']),
     ...table,
     '',
   ].join('\n'),

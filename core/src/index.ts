@@ -30,6 +30,7 @@ export { pieceLimit } from './judgement/piece-limit.ts';
 export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
+export { rulesToCome } from './judgement/rules-to-come.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
 export { type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';

@@ -53,6 +53,8 @@ export interface Rule {
   readonly why: string;
   /** The facts it reads. */
   readonly needs: string;
+  /** What it asks when it cannot decide; missing where it always can. */
+  readonly asks?: string;
   readonly check: (assessment: Assessment) => readonly Answer[];
 }
 

@@ -8,6 +8,7 @@ export const blockForOtherRope: Rule = {
   softenable: false,
   why: 'A sheave that has carried steel line is burred and cuts fibre; one made for fibre is crushed by steel.',
   needs: 'rope kind, what the block is made for',
+  asks: 'Which kind of rope is this block made for?',
   check: (assessment) =>
     ropesOnPulleys(assessment).map(({ use, pulley, steel }): Answer => {
       if (pulley.kind !== 'snatch-block') return notFound(useSubject(use));

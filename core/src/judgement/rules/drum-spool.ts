@@ -7,6 +7,7 @@ export const drumSpool: Rule = {
   softenable: true,
   why: 'Turns spooled slack dive between the lower ones under load; a stack to one side jams and breaks the frame.',
   needs: 'how the line was last spooled',
+  asks: 'Was the line last spooled under tension?',
   check: (assessment) =>
     usesOfClass(assessment, 'winch').map(({ use, piece }): Answer => {
       const state = piece.attributes.spoolState;

@@ -7,6 +7,7 @@ export const hookOpening: Rule = {
   softenable: true,
   why: 'A hook that straightens throws itself towards its back: with the opening up, into the ground.',
   needs: 'latch of the hook, a look at it',
+  asks: 'Does the hook’s opening face up?',
   check: (assessment) =>
     usesOfClass(assessment, 'winch-hook').map(({ use, piece }): Answer => {
       if (piece.attributes.latch === 'pin-locked') return notFound(useSubject(use));

@@ -7,6 +7,7 @@ export const knotPlacement: Rule = {
   softenable: true,
   why: 'A knot on the running side or underneath rubs, and a noose not seated can open.',
   needs: 'a look at each soft shackle',
+  asks: 'Is the noose seated, and the knot clear of running rope?',
   check: (assessment) =>
     usesOfClass(assessment, 'soft-shackle').map(
       ({ use, piece }): Answer =>

@@ -9,6 +9,7 @@ export const layerUndecided: Rule = {
   softenable: false,
   why: 'Wraps left and the pull on the working layer follow from the sizes of drum and rope.',
   needs: 'drum core, drum width, rope diameter, rope length',
+  asks: 'How many wraps stay on the drum, and on which layer does it work?',
   check: ({ drum, rig, gear }) => {
     const winch = gearOf(driveLine(rig).drive.use, gear);
     if (drum.kind !== 'sizes-unknown' || !winch) return [notFound(rigSubject)];

@@ -9,6 +9,7 @@ export const narrowGroove: Rule = {
   softenable: false,
   why: 'A rope wider than the groove rides on its edges and is pinched or jumps out.',
   needs: 'groove width, rope diameter',
+  asks: 'Does the rope fit the groove?',
   check: (assessment) =>
     ropesOnPulleys(assessment).map(({ use, pulley, ropeDiameterM, ropeTag }): Answer => {
       const subject = useSubject(use);

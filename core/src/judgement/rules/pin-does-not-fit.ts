@@ -8,6 +8,7 @@ export const pinDoesNotFit: Rule = {
   softenable: false,
   why: 'A pin that does not go through its hole gets replaced by something weaker.',
   needs: 'pin diameter, bore of the point',
+  asks: 'Does the pin go through the hole?',
   check: (assessment) =>
     usesOfClass(assessment, 'steel-shackle').map(({ use, piece }): Answer => {
       const { inner } = neighbours(assessment, use);

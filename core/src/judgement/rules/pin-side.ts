@@ -7,6 +7,7 @@ export const pinSide: Rule = {
   softenable: true,
   why: 'Rope or strap running over a screw pin turns it out.',
   needs: 'a look at each shackle',
+  asks: 'Is the pin on the side that stands still?',
   check: (assessment) =>
     usesOfClass(assessment, 'steel-shackle').map(
       ({ use, piece }): Answer =>

@@ -7,6 +7,7 @@ export const pointUnknown: Rule = {
   softenable: false,
   why: 'A bracket under a vehicle may be a tie-down that tears out at walking pace.',
   needs: 'what each vehicle point is',
+  asks: 'What is this point?',
   check: (assessment) =>
     usesOfClass(assessment, 'recovery-point').map(({ use, piece }): Answer => {
       if (piece.attributes.pointKind !== undefined) return notFound(useSubject(use));

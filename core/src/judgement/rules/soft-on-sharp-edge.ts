@@ -19,6 +19,7 @@ export const softOnSharpEdge: Rule = {
   softenable: false,
   why: 'Fibre under load is cut by an edge that a thumb barely feels.',
   needs: 'edge radius of the point, rope diameter of the soft shackle',
+  asks: 'Are the edges rounded where the soft shackle lies?',
   check: (assessment) =>
     usesOfClass(assessment, 'soft-shackle').map(({ use, piece }): Answer => {
       const { inner } = neighbours(assessment, use);

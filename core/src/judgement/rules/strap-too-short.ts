@@ -8,6 +8,7 @@ export const strapTooShort: Rule = {
   softenable: false,
   why: 'A strap that barely goes round pulls its eyes apart with many times the load.',
   needs: 'strap length, trunk diameter',
+  asks: 'How long is the strap?',
   check: (assessment) =>
     treeChains(assessment).map(({ use, piece, lengthM, basket, tree }): Answer => {
       const subject = useSubject(use);

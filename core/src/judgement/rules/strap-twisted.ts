@@ -8,6 +8,7 @@ export const strapTwisted: Rule = {
   softenable: false,
   why: 'A twisted or bunched strap carries its load on one edge.',
   needs: 'a look at the strap',
+  asks: 'Does the strap lie flat, with both eyes joined?',
   check: (assessment) =>
     treeChains(assessment)
       .filter(({ piece }) => piece !== undefined)

@@ -10,6 +10,7 @@ export const tightBend: Rule = {
   softenable: true,
   why: 'Rope bent tightly carries its load on its outer strands alone.',
   needs: 'tread diameter of the pulley, rope diameter',
+  asks: 'How wide are rope and tread at this bend?',
   check: ({ places }) =>
     places
       .filter(({ kind }) => kind === 'bend')

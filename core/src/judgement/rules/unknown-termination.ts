@@ -8,6 +8,7 @@ export const unknownTermination: Rule = {
   softenable: true,
   why: 'How an end is made decides how much of the rope’s strength reaches it.',
   needs: 'how the end of each rope is made',
+  asks: 'How is the end made up?',
   check: (assessment) =>
     chosenUses(assessment)
       .filter(({ piece }) => isRope(piece))
