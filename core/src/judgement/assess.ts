@@ -29,7 +29,7 @@ export function assess(subject: Case): Assessment {
   const pullN = rig.chosenPull?.pullN ?? (effort.kind === 'estimated' ? effort.plannedN : undefined);
   const network = rigNetwork(rig, gear, policy);
   const hauling = solveNetwork(network.network, 'hauling');
-  const frictionless = hauling.kind === 'solved' ? solveNetwork(network.network, 'frictionless', hauling.positions) : hauling;
+  const frictionless = hauling.kind === 'solved' ? solveNetwork(network.network, 'frictionless', hauling) : hauling;
   const solved: Solved | undefined = hauling.kind === 'solved' && frictionless.kind === 'solved' ? { hauling, frictionless } : undefined;
   const failure = hauling.kind !== 'solved' ? hauling : frictionless.kind !== 'solved' ? frictionless : undefined;
   const advantage = solved && {

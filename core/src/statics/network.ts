@@ -35,36 +35,44 @@ export type BendFriction =
   | { readonly kind: 'plain'; readonly friction: number }
   | { readonly kind: 'frictionless' };
 
-/** A rope from its drive over nodes to its end, with a friction for every node between the first and the last. */
+/** What sets a rope's tension at its first node: a drive, or its own length between its two ends (metres, above 0). */
+export type RopePull = { readonly kind: 'driven'; readonly tension: number } | { readonly kind: 'length'; readonly lengthM: number };
+
+/** A rope from its first end over nodes to its last, with a friction for every node between. Without `pull` it is driven at 1. */
 export interface Rope {
   readonly id: string;
   readonly nodes: readonly number[];
   readonly bends: readonly BendFriction[];
+  readonly pull?: RopePull;
 }
 
-/** Hauling: friction takes from the tension on its way from the drive. Lowering: it adds. */
+/** Hauling: friction takes from the tension on its way from a rope's first end. Lowering: it adds. */
 export type Motion = 'hauling' | 'frictionless' | 'lowering';
 
-/** Everything per newton of drive tension. */
+/** Tensions in the unit of the drive tensions given (one newton each unless told otherwise). */
 export interface Equilibrium {
   readonly kind: 'solved';
   readonly positions: readonly Vec3[];
-  /** For each rope, the tension of each strand, drive first. */
+  /** For each rope, the tension of each strand, first end first. */
   readonly strandTensions: readonly (readonly number[])[];
   /** For each link, its tension; 0 where slack. */
   readonly linkTensions: readonly number[];
   readonly slackLinks: readonly number[];
+  readonly slackRopes: readonly number[];
   readonly iterations: number;
-  /** Largest unbalanced force at a free node. */
+  /** Largest unbalanced force at a free node, per unit of the largest drive tension. */
   readonly residual: number;
 }
 
-export type StaticsOutcome =
-  | Equilibrium
+export type StaticsFailure =
   /** Something can move without resistance. */
   | { readonly kind: 'mechanism'; readonly nodes: readonly string[] }
+  /** More members hold this than equilibrium can tell apart. */
+  | { readonly kind: 'redundant'; readonly nodes: readonly string[] }
   /** Nothing holds these nodes in tension. */
   | { readonly kind: 'slack'; readonly nodes: readonly string[] }
   /** Two nodes of a strand stand on one spot. */
   | { readonly kind: 'coincident'; readonly nodes: readonly string[] }
   | { readonly kind: 'not-converged'; readonly residual: number; readonly nodes: readonly string[] };
+
+export type StaticsOutcome = Equilibrium | StaticsFailure;

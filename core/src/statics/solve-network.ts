@@ -1,154 +1,216 @@
-import type { Equilibrium, Motion, Network, StaticsOutcome } from './network.ts';
-import { type RopeState, ropeState } from './rope-geometry.ts';
+import { type Assembly, assemble, type Trial, workspaceOf } from './assemble.ts';
+import { columnsOf, type Layout, layoutOf, nameOfColumn } from './members.ts';
+import type { Equilibrium, Motion, Network, StaticsFailure, StaticsOutcome } from './network.ts';
+import { relaxNetwork } from './relax-network.ts';
 import { solveLinear } from './solve-linear.ts';
-import { assemble, type System, systemOf } from './system.ts';
-import { add, distance, scale, subtract, unit, type Vec3, ZERO } from './vec3.ts';
+import { type Vec3, vec3 } from './vec3.ts';
 
-/** Largest unbalanced force accepted, per newton of drive tension; and gap in a link, metres. */
+/** Largest unbalanced force aimed at, per unit of the largest tension; and gap in a link, metres. */
 const RESIDUAL_TOLERANCE = 1e-11;
+/** The bound that is published and never exceeded. */
+const RESIDUAL_BOUND = 1e-9;
 const NEWTON_STEPS = 60;
-const SETTLING_STEPS = 40;
-/** A first guess is good enough once nothing moves further than this in a step, metres. */
-const SETTLED_M = 0.01;
+/** Longest move of a node in one step, metres: no strand may turn over at a stroke. */
+const REACH_M = 0.5;
+/** A member of given length counts as pushing below this tension, per unit of the largest drive tension. */
+const PUSHING = -1e-9;
 
 /**
- * Finds where the free nodes of a network stand and what every strand and link carries, per newton of drive tension.
- * One formulation for every rig: equilibrium at each free node and the given length of each link, solved together by
- * Newton's method with exact derivatives; links that would push are let go slack and the rest solved again.
- * `start` warms the solve with positions from a neighbouring state. What cannot be found is named, never a number.
+ * Finds where the free nodes of a network stand and what every strand and link carries.
+ * One formulation for every rig: equilibrium at each free node and the given length of each link and undriven rope, solved
+ * together by Newton's method with exact derivatives from the frictionless state of least energy; members that would push
+ * are let go slack and the rest solved again. `start` warms the solve with the state of a neighbouring one.
+ * What cannot be found is named with the nodes concerned, never a number.
  */
-export function solveNetwork(network: Network, motion: Motion, start?: readonly Vec3[]): StaticsOutcome {
-  const slack = new Set<number>();
-  for (let round = 0; round <= network.links.length; round++) {
-    const outcome = solveTaut(network, motion, slack, start);
-    if (outcome.kind !== 'solved') return outcome;
-    const pushing = network.links.findIndex((_, index) => !slack.has(index) && (outcome.linkTensions[index] as number) < -1e-9);
-    if (pushing < 0) return outcome;
-    slack.add(pushing);
-  }
-  return { kind: 'slack', nodes: network.nodes.filter(({ held }) => !held).map(({ id }) => id) };
-}
-
-function solveTaut(network: Network, motion: Motion, slack: ReadonlySet<number>, start: readonly Vec3[] | undefined): StaticsOutcome {
-  const system = systemOf(network, slack);
-  const lost = unsupported(network, system);
+export function solveNetwork(network: Network, motion: Motion, start?: Equilibrium): StaticsOutcome {
+  const layout = layoutOf(network);
+  const lost = untouched(layout);
   if (lost.length > 0) return { kind: 'slack', nodes: lost };
-  let places = start ?? settle(network, motion, slack);
-  let tensions = new Float64Array(system.links.length).fill(1);
-  let last = Number.POSITIVE_INFINITY;
-  for (let iteration = 0; iteration < NEWTON_STEPS; iteration++) {
-    const ropes = ropesAt(network, places, motion);
-    if ('coincident' in ropes) return { kind: 'coincident', nodes: ropes.coincident };
-    const { residual, jacobian, size } = assemble(system, network, { places, ropes, tensions });
-    last = size;
-    // Also where balance is already reached: a singular matrix there means that something could still move freely.
-    const outcome = solveLinear(jacobian, residual);
-    if (outcome.kind === 'singular') return { kind: 'mechanism', nodes: [system.nameOfColumn(outcome.column)] };
-    if (size < RESIDUAL_TOLERANCE || residual.length === 0) return finished(network, system, { places, ropes, tensions }, iteration, size);
-    const step = limited(residual, system);
-    places = system.moved(places, residual, step);
-    tensions = tensions.map((tension, index) => tension - step * (residual[system.freeNodes.length * 3 + index] as number));
+  const redundant = layout.members.filter(
+    ({ lengthM, nodes }) => lengthM > 0 && nodes.every((node) => (layout.columnOf[node] as number) < 0),
+  );
+  if (redundant.length > 0) return { kind: 'redundant', nodes: redundant.map(({ id }) => id) };
+  if (start !== undefined) {
+    const warm = withSlack(layout, motion, fromEquilibrium(layout, start));
+    if (warm.kind === 'solved') return warm;
   }
-  if (last < 1e-9) return refuseOrKeep(network, motion, system, places, tensions, last);
-  return { kind: 'not-converged', residual: last, nodes: system.freeNodes.map((node) => network.nodes[node]?.id ?? '') };
+  const rested = relaxNetwork(layout);
+  const first = { places: rested.places, tensionOf: rested.tensions };
+  const outcome = withSlack(layout, motion, first);
+  if (outcome.kind === 'solved' || motion === 'frictionless') return outcome;
+  const smooth = withSlack(layout, 'frictionless', first);
+  return smooth.kind === 'solved' ? withSlack(layout, motion, fromEquilibrium(layout, smooth)) : outcome;
 }
 
-/** Rounding can stall just above the tight tolerance; the published bound of 1e-9 still holds there. */
-function refuseOrKeep(
-  network: Network,
-  motion: Motion,
-  system: System,
-  places: readonly Vec3[],
-  tensions: Float64Array,
-  residual: number,
-): StaticsOutcome {
-  const ropes = ropesAt(network, places, motion);
-  if ('coincident' in ropes) return { kind: 'coincident', nodes: ropes.coincident };
-  return finished(network, system, { places, ropes, tensions }, NEWTON_STEPS, residual);
-}
-
-interface State {
-  readonly places: readonly Vec3[];
-  readonly ropes: readonly RopeState[];
-  readonly tensions: Float64Array;
-}
-
-function finished(network: Network, system: System, state: State, iterations: number, residual: number): Equilibrium {
-  const linkTensions = network.links.map((_, index) => {
-    const place = system.links.indexOf(index);
-    return place < 0 ? 0 : (state.tensions[place] as number);
+/** Coordinates of points, three in a row each. */
+export function flat(points: readonly Vec3[]): Float64Array {
+  const all = new Float64Array(3 * points.length);
+  points.forEach(({ x, y, z }, index) => {
+    all[3 * index] = x;
+    all[3 * index + 1] = y;
+    all[3 * index + 2] = z;
   });
+  return all;
+}
+
+/** Where a solve begins: places of all nodes, and the tension of every member of given length (0: slack). */
+interface Start {
+  readonly places: Float64Array;
+  readonly tensionOf: Float64Array;
+}
+
+function fromEquilibrium(layout: Layout, { positions, strandTensions, linkTensions }: Equilibrium): Start {
+  const places = flat(positions);
+  const tensionOf = Float64Array.from(layout.members, (_, index) =>
+    index < strandTensions.length ? (strandTensions[index]?.[0] ?? 0) : (linkTensions[index - strandTensions.length] ?? 0),
+  );
+  return { places, tensionOf };
+}
+
+/** Solves with some members slack until no taut one pushes and no slack one is too short. */
+function withSlack(layout: Layout, motion: Motion, start: Start): StaticsOutcome {
+  const slack = new Set<number>();
+  layout.members.forEach(({ lengthM }, index) => {
+    if (lengthM > 0 && start.tensionOf[index] === 0) slack.add(index);
+  });
+  let from = start;
+  for (let round = 0; round <= 2 * layout.members.length; round++) {
+    const outcome = solveTaut(layout, motion, slack, from);
+    if (outcome.kind !== 'solved') return outcome;
+    const change = misjudged(layout, outcome, slack);
+    if (change === undefined) return outcome;
+    if (slack.has(change)) slack.delete(change);
+    else slack.add(change);
+    from = fromEquilibrium(layout, outcome);
+  }
+  return { kind: 'not-converged', residual: 1, nodes: layout.members.filter((_, index) => slack.has(index)).map(({ id }) => id) };
+}
+
+/** The taut member that pushes hardest, else a slack one whose ends stand further apart than its length. */
+function misjudged(layout: Layout, state: Equilibrium, slack: ReadonlySet<number>): number | undefined {
+  let worst = PUSHING * layout.scale;
+  let which: number | undefined;
+  layout.members.forEach(({ lengthM, nodes }, index) => {
+    if (lengthM === 0) return;
+    if (slack.has(index)) {
+      const over = pathLength(nodes, state.positions) - lengthM;
+      if (which === undefined && over > RESIDUAL_BOUND) which = index;
+      return;
+    }
+    const tension =
+      index < state.strandTensions.length
+        ? (state.strandTensions[index]?.[0] as number)
+        : (state.linkTensions[index - state.strandTensions.length] as number);
+    if (tension < worst) {
+      worst = tension;
+      which = index;
+    }
+  });
+  return which;
+}
+
+function pathLength(nodes: readonly number[], positions: readonly Vec3[]): number {
+  let total = 0;
+  for (let index = 1; index < nodes.length; index++) {
+    const a = positions[nodes[index - 1] as number] as Vec3;
+    const b = positions[nodes[index] as number] as Vec3;
+    total += Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);
+  }
+  return total;
+}
+
+function solveTaut(layout: Layout, motion: Motion, slack: ReadonlySet<number>, start: Start): StaticsOutcome {
+  const columns = columnsOf(layout, slack);
+  const assembly: Assembly = { layout, columns, motion, slack, work: workspaceOf(layout, columns) };
+  const trial: Trial = {
+    places: start.places.slice(),
+    tensions: Float64Array.from(columns.taut, (index) => (start.tensionOf[index] as number) || layout.scale),
+  };
+  let residual = Number.POSITIVE_INFINITY;
+  for (let iteration = 0; iteration < NEWTON_STEPS; iteration++) {
+    const coincident = assemble(assembly, trial);
+    if (coincident) return { kind: 'coincident', nodes: coincident.map((node) => layout.network.nodes[node]?.id ?? '') };
+    residual = sizeOf(assembly, trial);
+    const answer = stepFrom(assembly, trial, residual);
+    if (answer) return answer.kind === 'balanced' ? finished(assembly, trial, iteration, residual) : answer;
+  }
+  assemble(assembly, trial);
+  if (residual < RESIDUAL_BOUND) return finished(assembly, trial, NEWTON_STEPS, residual);
+  return { kind: 'not-converged', residual, nodes: layout.freeNodes.map((node) => layout.network.nodes[node]?.id ?? '') };
+}
+
+/**
+ * One Newton step in place. Elimination runs also where balance is already reached: a singular matrix there means that
+ * something could still move freely, or that members share in a way that equilibrium does not tell.
+ */
+function stepFrom(assembly: Assembly, trial: Trial, residual: number): { readonly kind: 'balanced' } | StaticsFailure | undefined {
+  const { layout, columns, work } = assembly;
+  const coordinates = layout.freeNodes.length * 3;
+  const outcome = solveLinear(work.jacobian, work.residual);
+  if (outcome.kind === 'singular') {
+    const nodes = [nameOfColumn(layout, columns, outcome.column)];
+    return outcome.column < coordinates ? { kind: 'mechanism', nodes } : { kind: 'redundant', nodes };
+  }
+  if (residual < RESIDUAL_TOLERANCE || columns.size === 0) return { kind: 'balanced' };
+  let longest = 0;
+  for (let index = 0; index < coordinates; index++) longest = Math.max(longest, Math.abs(work.residual[index] as number));
+  const share = longest > REACH_M ? REACH_M / longest : 1;
+  layout.freeNodes.forEach((node, order) => {
+    for (let i = 0; i < 3; i++)
+      trial.places[3 * node + i] = (trial.places[3 * node + i] as number) - share * (work.residual[3 * order + i] as number);
+  });
+  for (let index = 0; index < trial.tensions.length; index++)
+    trial.tensions[index] = (trial.tensions[index] as number) - share * (work.residual[coordinates + index] as number);
+  return undefined;
+}
+
+/** Largest unbalanced force per unit of the largest tension, or gap in metres. */
+function sizeOf({ layout, work }: Assembly, { tensions }: Trial): number {
+  const forces = layout.freeNodes.length * 3;
+  let unit = layout.scale;
+  for (const tension of tensions) unit = Math.max(unit, Math.abs(tension));
+  let size = 0;
+  for (let index = 0; index < work.residual.length; index++)
+    size = Math.max(size, Math.abs(work.residual[index] as number) / (index < forces ? unit : 1));
+  return Number.isNaN(size) ? Number.POSITIVE_INFINITY : size;
+}
+
+function finished(
+  { layout, columns, work, slack }: Assembly,
+  { places, tensions }: Trial,
+  iterations: number,
+  residual: number,
+): Equilibrium {
+  const ropes = layout.network.ropes.length;
+  const strandTensions: number[][] = [];
+  const linkTensions: number[] = [];
+  let share = 0;
+  layout.members.forEach(({ nodes, drivenTension }, index) => {
+    const column = columns.tensionOf[index] as number;
+    const first = slack.has(index) ? 0 : column < 0 ? drivenTension : (tensions[column - layout.freeNodes.length * 3] as number);
+    const strands: number[] = [];
+    for (let strand = 0; strand + 1 < nodes.length; strand++) strands.push(first * (work.shares[share + strand] as number));
+    share += nodes.length - 1;
+    if (index < ropes) strandTensions.push(strands);
+    else linkTensions.push(first);
+  });
+  const slackOnes = [...slack].sort((a, b) => a - b);
   return {
     kind: 'solved',
-    positions: state.places,
-    strandTensions: state.ropes.map(({ strands }) => strands.map(({ tension }) => tension)),
+    positions: layout.network.nodes.map((_, node) =>
+      vec3(places[3 * node] as number, places[3 * node + 1] as number, places[3 * node + 2] as number),
+    ),
+    strandTensions,
     linkTensions,
-    slackLinks: network.links.map((_, index) => index).filter((index) => !system.links.includes(index)),
+    slackLinks: slackOnes.filter((index) => index >= ropes).map((index) => index - ropes),
+    slackRopes: slackOnes.filter((index) => index < ropes),
     iterations,
     residual,
   };
 }
 
-function ropesAt(
-  network: Network,
-  places: readonly Vec3[],
-  motion: Motion,
-): readonly RopeState[] | { readonly coincident: readonly string[] } {
-  const states: RopeState[] = [];
-  for (const rope of network.ropes) {
-    const state = ropeState(rope, places, motion);
-    if ('coincident' in state) return { coincident: state.coincident.map((node) => network.nodes[node]?.id ?? '') };
-    states.push(state);
-  }
-  return states;
-}
-
-/** Free nodes that no rope and no link holds. */
-function unsupported(network: Network, system: System): readonly string[] {
-  const touched = new Set(network.ropes.flatMap(({ nodes }) => nodes));
-  for (const index of system.links) {
-    const link = network.links[index];
-    if (link) touched.add(link.from).add(link.to);
-  }
-  return system.freeNodes.filter((node) => !touched.has(node)).map((node) => network.nodes[node]?.id ?? '');
-}
-
-/** Steps longer than this share of the shortest link or a metre are shortened, so that no strand turns over in one step. */
-function limited(step: Float64Array, system: System): number {
-  let longest = 0;
-  for (let index = 0; index < system.freeNodes.length * 3; index++) longest = Math.max(longest, Math.abs(step[index] as number));
-  return longest > system.reachM ? system.reachM / longest : 1;
-}
-
-/** A first guess: each free end of a link on a held node swings towards its resultant, a few times over. */
-function settle(network: Network, motion: Motion, slack: ReadonlySet<number>): readonly Vec3[] {
-  let places: readonly Vec3[] = network.nodes.map(({ at }) => at);
-  for (let step = 0; step < SETTLING_STEPS; step++) {
-    const ropes = ropesAt(network, places, motion);
-    if ('coincident' in ropes) return places;
-    const next = swung(network, places, ropes, slack);
-    const moved = Math.max(...next.map((place, node) => distance(place, places[node] as Vec3)));
-    places = next;
-    if (moved < SETTLED_M) break;
-  }
-  return places;
-}
-
-function swung(network: Network, places: readonly Vec3[], ropes: readonly RopeState[], slack: ReadonlySet<number>): readonly Vec3[] {
-  const pull = network.nodes.map(() => ZERO);
-  for (const { strands } of ropes) {
-    for (const { from, to, along, tension } of strands) {
-      pull[from] = add(pull[from] as Vec3, scale(along, tension));
-      pull[to] = subtract(pull[to] as Vec3, scale(along, tension));
-    }
-  }
-  return places.map((place, node) => {
-    const held = network.nodes[node]?.held === true;
-    const link = held
-      ? undefined
-      : network.links.find(({ from, to }, index) => !slack.has(index) && to === node && network.nodes[from]?.held);
-    const direction = unit(pull[node] as Vec3);
-    if (link === undefined || direction === undefined) return place;
-    return add(places[link.from] as Vec3, scale(direction, link.lengthM));
-  });
+/** Free nodes that no rope and no link touches. */
+function untouched({ members, freeNodes, network }: Layout): readonly string[] {
+  const touched = new Set(members.flatMap(({ nodes }) => nodes));
+  return freeNodes.filter((node) => !touched.has(node)).map((node) => network.nodes[node]?.id ?? '');
 }

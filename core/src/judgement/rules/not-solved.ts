@@ -4,6 +4,7 @@ import { notFound, type Rule, rigSubject } from '../rule.ts';
 
 const WORDS: { readonly [K in Exclude<StaticsOutcome['kind'], 'solved'>]: string } = {
   mechanism: 'part of it can move without resistance',
+  redundant: 'more pieces hold it than a balance of forces can tell apart',
   slack: 'part of it hangs without tension',
   coincident: 'two of its points stand on one spot',
   'not-converged': 'no balance of forces was found',
