@@ -2,13 +2,13 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { gearClasses, gearClassNames, rigFileCodec, rules, rulesToCome } from '@wainrope/core';
+import { gearClasses, gearClassNames, rigFileCodec, rules } from '@wainrope/core';
 
 const docs = resolve(import.meta.dirname, '../docs');
 mkdirSync(resolve(docs, 'formats'), { recursive: true });
 
 const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
-const table = [...rules, ...rulesToCome]
+const table = [...rules]
   .sort((a, b) => a.code.localeCompare(b.code))
   .map(({ code, severity, softenable, why, needs, asks }) =>
     row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs, asks ?? '–']),

@@ -21,20 +21,23 @@ export {
 } from './gear/gear-facts.ts';
 export { inLineLengthM } from './gear/in-line-length.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
-export { type DangerCircle, dangerCircles } from './hazards/danger-zones.ts';
+export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
-export { explainPlace, type PlaceExplanation } from './judgement/explain-place.ts';
+export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
+export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
+export type { ReportFigure } from './judgement/explain/report-figure.ts';
 export { counted, judge } from './judgement/judge.ts';
 export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
 export { pieceLimit } from './judgement/piece-limit.ts';
 export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
-export { rulesToCome } from './judgement/rules-to-come.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
 export { type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type Depth, depths, footings, type Policy, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
+export { policyPresets } from './policy/presets.ts';
+export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
 export { teamStandard } from './policy/team-standard.ts';
 export {
   angle,
@@ -72,14 +75,25 @@ export {
 export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
-export { type Case, caseCodec, RIG_FILE_FORMAT, RIG_FILE_VERSION, type RigFile, readRig, readRigFile, rigFileCodec } from './rig/case.ts';
+export {
+  type Case,
+  caseCodec,
+  RIG_FILE_FORMAT,
+  RIG_FILE_VERSION,
+  type RigFile,
+  readCase,
+  readRig,
+  readRigFile,
+  rigFileCodec,
+} from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { ahead, loadBody, slopeAlong, travelDirection } from './rig/places.ts';
+export { ahead, bodyOfChain, loadBody, pointOfChain, slopeAlong, travelDirection } from './rig/places.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,
   type Chain,
   type Line,
+  type LoadBody,
   type PieceUse,
   type Rig,
   type Role,

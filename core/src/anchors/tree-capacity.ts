@@ -2,15 +2,7 @@ import type { Term } from '../explanation/term.ts';
 import type { Policy } from '../policy/policy.ts';
 import { force, length, rich, write } from '../quantity/format.ts';
 import type { TreeBody } from '../rig/rig.ts';
-
-/** What a tree is trusted with: F as the working number, 2 F as the failing one, newtons. */
-export interface AnchorCapacity {
-  readonly workingN: number;
-  readonly failingN: number;
-  readonly judgedBy?: string;
-  /** Why it counts for nothing, where it does. */
-  readonly refusedFor?: 'dead' | 'rotten' | 'leaning';
-}
+import type { AnchorCapacity } from './anchor-capacity.ts';
 
 /**
  * F = min(k·σ·π·d³/(32·h)/SF, cap₄₀₀·(d/0.4 m)², cap): bending of the trunk at the strap, the root plate, and a ceiling.
@@ -22,10 +14,10 @@ export function treeCapacity(tree: TreeBody, strapHeightM: number, policy: Polic
   const refused = refusal(tree, policy);
   if (refused) return { workingN: 0, failingN: 0, refusedFor: refused };
   const workingN = Math.min(bendingN(tree, strapHeightM, policy), rootPlateN(tree, policy), policy.tree.capN.value);
-  return { workingN, failingN: 2 * workingN };
+  return { workingN, failingN: policy.anchors.judgedFailing.value * workingN };
 }
 
-function refusal(tree: TreeBody, policy: Policy): AnchorCapacity['refusedFor'] {
+function refusal(tree: TreeBody, policy: Policy): 'dead' | 'rotten' | 'leaning' | undefined {
   if (tree.state !== 'live') return tree.state;
   return (tree.leanRad * 180) / Math.PI > policy.tree.maxLeanDeg.value * (1 + 1e-9) ? 'leaning' : undefined;
 }

@@ -12,13 +12,22 @@ export interface StuckVehicle {
   readonly situation: Situation;
 }
 
+/** One factor of a term: its value in SI, and its unit where it has one that a reader knows. */
+export interface EffortFactor {
+  readonly label: string;
+  readonly value: number;
+  readonly unit?: 'N';
+}
+
+/** One part of a pull: the product of its factors, newtons. */
 export interface EffortTerm {
   readonly label: string;
   readonly pullN: number;
   readonly source?: string;
+  readonly factors: readonly EffortFactor[];
 }
 
-export type MethodId = 'fractions' | 'mire' | 'physics';
+export type MethodId = 'fractions' | 'mire' | 'physics' | 'dragging' | 'righting' | 'spooling';
 
 export interface MethodEstimate {
   readonly id: MethodId;
@@ -33,7 +42,7 @@ export interface Effort {
   readonly medianN: number;
   readonly highN: number;
   readonly plannedN: number;
-  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'runs-by-itself';
+  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'runs-by-itself' | 'spooling';
   /** Some method finds that it runs by itself. */
   readonly runsByItself: boolean;
 }
@@ -56,6 +65,11 @@ export function estimatePull(vehicle: StuckVehicle, policy: Policy): EffortOutco
   if (ledge && ledge.heightM >= ledge.wheelRadiusM)
     return { kind: 'ledge-too-high', heightM: ledge.heightM, wheelRadiusM: ledge.wheelRadiusM };
   const methods = [fractions(vehicle, policy), ...mire(vehicle, policy), physics(vehicle, policy)];
+  return estimateOf(methods, policy);
+}
+
+/** Low, median, high and planned pull of a set of methods; at least one. */
+export function estimateOf(methods: readonly MethodEstimate[], policy: Policy): Effort {
   const pulls = methods.map(({ pullN }) => pullN).sort((a, b) => a - b);
   const runsByItself = pulls.some((pull) => pull < 0);
   return {
@@ -91,15 +105,29 @@ function method(id: MethodId, terms: readonly (EffortTerm | undefined)[]): Metho
   return { id, terms: kept, pullN: kept.reduce((total, { pullN }) => total + pullN, 0) };
 }
 
-function fractions(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
-  const { situation } = vehicle;
-  const weightN = vehicle.massKg * STANDARD_GRAVITY;
+/** A term as the product of its factors. */
+function term(label: string, factors: readonly EffortFactor[], source?: string): EffortTerm {
+  const pullN = factors.reduce((product, { value }) => product * value, 1);
+  return { label, pullN, factors, ...(source !== undefined && { source }) };
+}
+
+const weightOf = (massKg: number): EffortFactor => ({ label: 'weight', value: massKg * STANDARD_GRAVITY, unit: 'N' });
+const freeShare = (situation: Situation): readonly EffortFactor[] => {
   const locked = lockedShare(situation);
+  return locked === 0 ? [] : [{ label: '× share on free wheels', value: 1 - locked }];
+};
+const cosineOf = (slopeRad: number): EffortFactor => ({ label: '× cosine of the slope', value: Math.cos(slopeRad) });
+
+function fractions(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
+  const { situation, massKg } = vehicle;
   const row = policy.effort.surfaceFraction[situation.surface];
-  const cosine = Math.cos(vehicle.slopeRad);
   return method('fractions', [
-    { label: 'Share of weight for the surface', pullN: weightN * row.value * (1 - locked), source: row.source },
-    lockedTerm(vehicle, policy, cosine),
+    term(
+      'Share of weight for the surface',
+      [weightOf(massKg), { label: '× share', value: row.value }, ...freeShare(situation)],
+      row.source,
+    ),
+    lockedTerm(vehicle, policy),
     thumbSlope(vehicle),
     turnedTerm(vehicle, policy),
     ledgeTerm(vehicle),
@@ -113,7 +141,7 @@ function mire(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] 
   const row = policy.effort.mireMultiple[depth];
   return [
     method('mire', [
-      { label: `Multiple of weight, stuck to the ${depth}`, pullN: vehicle.massKg * STANDARD_GRAVITY * row.value, source: row.source },
+      term(`Multiple of weight, stuck to the ${depth}`, [weightOf(vehicle.massKg), { label: '× multiple', value: row.value }], row.source),
       thumbSlope(vehicle),
       ledgeTerm(vehicle),
       trailerTerm(vehicle, policy, 'mire'),
@@ -122,19 +150,25 @@ function mire(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] 
 }
 
 function physics(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
-  const { situation, slopeRad } = vehicle;
-  const weightN = vehicle.massKg * STANDARD_GRAVITY;
+  const { situation, slopeRad, massKg } = vehicle;
   const rolling = policy.effort.rollingResistance[situation.surface];
   const suction = policy.effort.suctionPa[situation.soil];
   return method('physics', [
-    { label: 'Weight down the slope', pullN: weightN * Math.sin(slopeRad) },
-    {
-      label: 'Rolling resistance',
-      pullN: weightN * rolling.value * Math.cos(slopeRad) * (1 - lockedShare(situation)),
-      source: rolling.source,
-    },
-    lockedTerm(vehicle, policy, Math.cos(slopeRad)),
-    { label: 'Suction', pullN: suction.value * contactAreaM2(vehicle, policy), source: suction.source },
+    term('Weight down the slope', [weightOf(massKg), { label: '× sine of the slope', value: Math.sin(slopeRad) }]),
+    term(
+      'Rolling resistance',
+      [weightOf(massKg), { label: '× rolling resistance', value: rolling.value }, cosineOf(slopeRad), ...freeShare(situation)],
+      rolling.source,
+    ),
+    lockedTerm(vehicle, policy),
+    term(
+      'Suction',
+      [
+        { label: 'suction, Pa', value: suction.value },
+        { label: '× area held, m²', value: contactAreaM2(vehicle, policy) },
+      ],
+      suction.source,
+    ),
     turnedTerm(vehicle, policy),
     ledgeTerm(vehicle),
     trailerTerm(vehicle, policy, 'physics'),
@@ -150,22 +184,23 @@ function contactAreaM2({ situation, lengthM, widthM }: StuckVehicle, policy: Pol
 }
 
 function thumbSlope({ massKg, slopeRad }: StuckVehicle): EffortTerm {
-  return { label: 'Slope, one sixtieth of weight a degree', pullN: (massKg * STANDARD_GRAVITY * degrees(slopeRad)) / 60 };
+  return term('Slope, one sixtieth of weight a degree', [weightOf(massKg), { label: '× degrees ÷ 60', value: degrees(slopeRad) / 60 }]);
 }
 
-function lockedTerm({ massKg, situation }: StuckVehicle, policy: Policy, cosine: number): EffortTerm {
+function lockedTerm({ massKg, situation, slopeRad }: StuckVehicle, policy: Policy): EffortTerm {
   const row = policy.effort.lockedWheelFriction[situation.surface];
-  return {
-    label: 'Wheels that do not turn',
-    pullN: row.value * massKg * STANDARD_GRAVITY * lockedShare(situation) * cosine,
-    source: row.source,
-  };
+  const share = { label: '× share on wheels that do not turn', value: lockedShare(situation) };
+  return term(
+    'Wheels that do not turn',
+    [weightOf(massKg), { label: '× friction', value: row.value }, share, cosineOf(slopeRad)],
+    row.source,
+  );
 }
 
 function turnedTerm({ massKg, situation }: StuckVehicle, policy: Policy): EffortTerm | undefined {
   if (!situation.wheelsTurned) return undefined;
   const row = policy.effort.turnedWheels;
-  return { label: 'Front wheels turned', pullN: row.value * massKg * STANDARD_GRAVITY, source: row.source };
+  return term('Front wheels turned', [weightOf(massKg), { label: '× share', value: row.value }], row.source);
 }
 
 /** W_axle·√(2h/r − (h/r)²)/(1 − h/r): a wheel of radius r lifted over an edge of height h < r by a level pull at its axle. */
@@ -173,8 +208,11 @@ function ledgeTerm({ massKg, situation }: StuckVehicle): EffortTerm | undefined 
   const { ledge } = situation;
   if (!ledge) return undefined;
   const q = ledge.heightM / ledge.wheelRadiusM;
-  const axleN = massKg * STANDARD_GRAVITY * ledge.axleShare;
-  return { label: 'Ledge in front of the wheels', pullN: (axleN * Math.sqrt(2 * q - q * q)) / (1 - q) };
+  return term('Ledge in front of the wheels', [
+    weightOf(massKg),
+    { label: '× share on the axle', value: ledge.axleShare },
+    { label: '× √(2q − q²) ÷ (1 − q), q height by radius', value: Math.sqrt(2 * q - q * q) / (1 - q) },
+  ]);
 }
 
 /** The trailer by the same method, with its own mass and depth and its wheels free. */
@@ -193,5 +231,5 @@ function trailerTerm(vehicle: StuckVehicle, policy: Policy, id: MethodId): Effor
   const own: StuckVehicle = { ...vehicle, massKg: trailer.massKg, situation };
   const estimate =
     id === 'mire' ? (mire(own, policy)[0] ?? fractions(own, policy)) : id === 'fractions' ? fractions(own, policy) : physics(own, policy);
-  return { label: 'Trailer', pullN: estimate.pullN };
+  return term('Trailer', [{ label: 'its own pull by the same method', value: estimate.pullN, unit: 'N' }]);
 }

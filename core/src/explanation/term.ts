@@ -10,10 +10,22 @@ export interface Term {
   readonly how?: { readonly operation: Operation; readonly of: readonly Term[] };
 }
 
-export type Operation = 'product' | 'quotient' | 'sum' | 'least' | 'greatest' | 'same' | 'vector-sum';
+export type Operation =
+  | 'product'
+  | 'quotient'
+  | 'sum'
+  | 'difference'
+  | 'least'
+  | 'greatest'
+  | 'same'
+  | 'size'
+  | 'power'
+  | 'root'
+  | 'vector-sum';
 
 /**
- * Recomputes a figure from its explanation alone. A `quotient` divides its first term by all the others.
+ * Recomputes a figure from its explanation alone. A `quotient` divides its first term by all the others, a `difference`
+ * takes them from it; `size` drops its sign, `power` raises it to the second, `root` is its square root.
  * A `vector-sum` takes two tensions and the angle between their strands: √(T₁² + T₂² + 2 T₁ T₂ cos β).
  */
 export function evaluate(term: Term): number {
@@ -26,6 +38,14 @@ export function evaluate(term: Term): number {
       return values.slice(1).reduce((total, value) => total / value, values[0] ?? Number.NaN);
     case 'sum':
       return values.reduce((total, value) => total + value, 0);
+    case 'difference':
+      return values.slice(1).reduce((total, value) => total - value, values[0] ?? Number.NaN);
+    case 'size':
+      return Math.abs(values[0] ?? Number.NaN);
+    case 'power':
+      return (values[0] ?? Number.NaN) ** (values[1] ?? Number.NaN);
+    case 'root':
+      return Math.sqrt(values[0] ?? Number.NaN);
     case 'least':
       return Math.min(...values);
     case 'greatest':

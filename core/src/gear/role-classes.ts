@@ -12,6 +12,11 @@ export const roleClasses: { readonly [R in Role]: readonly GearClass[] } = {
   pulley: ['recovery-ring', 'snatch-block', 'carabiner'],
   'line-end': ['closed-link', 'winch-hook', 'rope-lock-plate', 'soft-shackle'],
   point: ['recovery-point', 'receiver-mount'],
+  grip: ['prusik-loop'],
+  anchor: ['ground-anchor'],
+  chain: ['chain'],
+  'tow-rope': ['static-strap', 'winch-extension-strap', 'line-extension', 'stretch-rope'],
+  rope: ['line-extension', 'winch-line-synthetic', 'static-strap', 'winch-extension-strap', 'bridle'],
 };
 
 export const roleWords: { readonly [R in Role]: string } = {
@@ -24,4 +29,9 @@ export const roleWords: { readonly [R in Role]: string } = {
   pulley: 'ring or block',
   'line-end': 'line end',
   point: 'recovery point',
+  grip: 'grip',
+  anchor: 'ground anchor',
+  chain: 'chain',
+  'tow-rope': 'tow rope',
+  rope: 'rope',
 };

@@ -1,45 +1,43 @@
-import { treeCapacity } from '../anchors/tree-capacity.ts';
-import { estimatePull } from '../effort/estimate-pull.ts';
+import { type AnchorCapacity, type AnchorQuestion, anchorCapacity, isAnchor } from '../anchors/anchor-capacity.ts';
+import { planPull } from '../effort/plan-pull.ts';
 import type { Case } from '../rig/case.ts';
-import { loadBody, slopeAlong, travelDirection } from '../rig/places.ts';
+import { bodyOfPoint, travelDirection } from '../rig/places.ts';
 import { usesOf } from '../rig/references.ts';
-import type { Rig } from '../rig/rig.ts';
+import type { PieceUse, Rig } from '../rig/rig.ts';
 import { type GearIndex, gearOf, type RigNetwork, rigNetwork } from '../rig/rig-network.ts';
-import type { Equilibrium } from '../statics/network.ts';
+import type { Equilibrium, Motion, Network, StaticsFailure } from '../statics/network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
-import { distance, dot, type Vec3 } from '../statics/vec3.ts';
-import { type Assessment, type ChosenUse, driveLine, type Solved } from './assessment.ts';
-import { bodyForce, pointForces } from './body-forces.ts';
-import { drumReport } from './drum-report.ts';
-import { factoredUseIn, type PieceLimit, pieceLimit } from './piece-limit.ts';
+import { dot, type Vec3 } from '../statics/vec3.ts';
+import type { Advantages, Assessment, ChosenUse, LoadState, LoadStates, Solved } from './assessment.ts';
+import { type DriveInput, type DriveReport, drivenBy, drivesAt, withShares } from './drives.ts';
+import { limitsOfUses } from './piece-limit.ts';
+import { checkPlace } from './place-check.ts';
 import { placesOfRig } from './places-of-rig.ts';
+import { bodyForce, chainForce, pointForces } from './rig-forces.ts';
+import { holdsOf } from './vehicle-holds.ts';
 
 /** Below this the line does not move the load along its way at all; per newton of drive tension. */
 const LEAST_ADVANTAGE = 1e-6;
+/** Shares follow the working layers and the layers the balance; they settle at once or after a round or two. */
+const SHARING_ROUNDS = 4;
 
 /** Solves a case and gathers everything the rules read. Pure: the same case gives the same answer everywhere. */
 export function assess(subject: Case): Assessment {
   const { rig, policy } = subject;
   const gear = new Map(subject.gear.map((piece) => [piece.id, piece]));
   const uses = chosenOf(rig, gear);
-  const line = driveLine(rig);
   const travel = travelDirection(rig);
-  const load = loadBody(rig);
-  const effort = estimatePull({ ...load, slopeRad: slopeAlong(rig.ground, travel), situation: rig.situation }, policy);
-  const pullN = rig.chosenPull?.pullN ?? (effort.kind === 'estimated' ? effort.plannedN : undefined);
+  const { effort, pullN } = planPull(rig, policy);
   const network = rigNetwork(rig, gear, policy);
-  const hauling = solveNetwork(network.network, 'hauling');
-  const frictionless = hauling.kind === 'solved' ? solveNetwork(network.network, 'frictionless', hauling) : hauling;
-  const solved: Solved | undefined = hauling.kind === 'solved' && frictionless.kind === 'solved' ? { hauling, frictionless } : undefined;
-  const failure = hauling.kind !== 'solved' ? hauling : frictionless.kind !== 'solved' ? frictionless : undefined;
-  const advantage = solved && {
-    hauling: advantageOf(rig, network, solved.hauling, travel),
-    frictionless: advantageOf(rig, network, solved.frictionless, travel),
-  };
-  const drum = drumReport(rig, line, gear, policy, solved && pathLengthM(network, solved.hauling));
-  const moves = advantage !== undefined && advantage.hauling > LEAST_ADVANTAGE;
+  const input: DriveInput = { rig, gear, policy, network };
+  const { drives, solved, failure } = balance(input);
+  const advantage = solved && advantagesOf(rig, network, solved, travel);
+  const states = solved ? loadStates(input, { drives, solved, advantage, pullN }) : NO_STATES;
   const limits = limitsOfUses(subject, uses);
-  const anchors = anchorsOf(subject);
+  const anchors = solved ? anchorsOf(input, solved.hauling) : new Map<string, AnchorCapacity | undefined>();
+  const places = solved ? placesOfRig({ ...input, solved, drives, limits, anchors }) : [];
+  const holds = holdsOf({ rig, policy, network, states });
+  const planned = states.planned.map(({ scale }) => scale);
   return {
     subject,
     rig,
@@ -53,25 +51,110 @@ export function assess(subject: Case): Assessment {
     failure,
     travel,
     advantage,
-    drum,
-    plannedPullN: moves && pullN !== undefined ? pullN / advantage.hauling : undefined,
-    greatestPullN: drum.kind === 'no-winch' ? undefined : drum.greatestN,
-    places: solved ? placesOfRig({ rig, gear, policy, network, solved, drum, limits, anchors }) : [],
+    drives,
+    plannedPullN: planned.length > 0 ? Math.max(...planned) : undefined,
+    greatestPullN: drives[0]?.greatestN,
+    states,
+    places,
+    checks: places.map((place) => checkPlace({ policy, network, states, holds }, place)),
     limits,
     anchors,
+    holds,
   };
 }
 
-/** Component of the net rope force on the load along its allowed travel, per newton of drive tension. */
-function advantageOf(rig: Rig, network: RigNetwork, state: Equilibrium, travel: Vec3): number {
-  return dot(bodyForce(rig, pointForces(rig, network, state), rig.load.bodyId), travel);
+const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
+
+interface Balance {
+  readonly drives: readonly DriveReport[];
+  readonly solved: Solved | undefined;
+  readonly failure: StaticsFailure | undefined;
 }
 
-function pathLengthM(network: RigNetwork, state: Equilibrium): number {
-  const nodes = network.network.ropes[0]?.nodes ?? [];
-  return nodes
-    .slice(1)
-    .reduce((total, to, index) => total + distance(state.positions[nodes[index] as number] as Vec3, state.positions[to] as Vec3), 0);
+/** The balance of the rig with its drives at their shares, and the drums in that balance. */
+function balance(input: DriveInput): Balance {
+  let drives = withShares(drivesAt(input, undefined), input.rig);
+  let driven = drivenBy(input.network, drives, ({ share }) => share);
+  let hauling = solveNetwork(driven, 'hauling');
+  for (let round = 0; round < SHARING_ROUNDS && hauling.kind === 'solved'; round++) {
+    const next = withShares(drivesAt(input, hauling), input.rig);
+    const same = next.every(({ share }, index) => share === drives[index]?.share);
+    drives = next;
+    if (same) break;
+    driven = drivenBy(input.network, drives, ({ share }) => share);
+    hauling = solveNetwork(driven, 'hauling', hauling);
+  }
+  if (hauling.kind !== 'solved') return { drives, solved: undefined, failure: hauling };
+  const frictionless = solveNetwork(driven, 'frictionless', hauling);
+  if (frictionless.kind !== 'solved') return { drives, solved: undefined, failure: frictionless };
+  if (!motionsOf(input.rig).includes('lowering')) return { drives, solved: { hauling, frictionless }, failure: undefined };
+  const lowering = solveNetwork(driven, 'lowering', hauling);
+  if (lowering.kind !== 'solved') return { drives, solved: undefined, failure: lowering };
+  return { drives, solved: { hauling, frictionless, lowering }, failure: undefined };
+}
+
+/** Which ways friction may act: lowering too where the rig lowers or holds, or where a rope of given length runs over something. */
+function motionsOf({ purpose, lines }: Rig): readonly Motion[] {
+  const both = purpose === 'lower' || purpose === 'hold' || lines.some(({ drive, via }) => drive.kind === 'held' && via.length > 0);
+  return both ? ['hauling', 'frictionless', 'lowering'] : ['hauling', 'frictionless'];
+}
+
+/** The ways in which the planned pull is given: hauling, lowering, or standing with friction either way. */
+function plannedMotions({ purpose }: Rig): readonly ('hauling' | 'lowering')[] {
+  if (purpose === 'lower') return ['lowering'];
+  return purpose === 'hold' ? ['hauling', 'lowering'] : ['hauling'];
+}
+
+/** Component of the net rope force on the load along its travel, per newton of the first drive; against it where the rig holds back. */
+function advantageOf(rig: Rig, network: RigNetwork, state: Equilibrium, travel: Vec3): number {
+  const along = dot(bodyForce(rig, pointForces(rig, network, state), rig.load.bodyId), travel);
+  return rig.purpose === 'lower' || rig.purpose === 'hold' ? -along : along;
+}
+
+function advantagesOf(rig: Rig, network: RigNetwork, solved: Solved, travel: Vec3): Advantages {
+  return {
+    hauling: advantageOf(rig, network, solved.hauling, travel),
+    frictionless: advantageOf(rig, network, solved.frictionless, travel),
+    ...(solved.lowering && { lowering: advantageOf(rig, network, solved.lowering, travel) }),
+  };
+}
+
+interface StatesInput {
+  readonly drives: readonly DriveReport[];
+  readonly solved: Solved;
+  readonly advantage: Advantages | undefined;
+  readonly pullN: number | undefined;
+}
+
+function loadStates(input: DriveInput, { drives, solved, advantage, pullN }: StatesInput): LoadStates {
+  const of = (motion: Motion): Equilibrium => (motion === 'lowering' ? (solved.lowering ?? solved.hauling) : solved[motion]);
+  const motions = motionsOf(input.rig);
+  const planned = plannedMotions(input.rig).flatMap((motion): LoadState[] => {
+    const gain = advantage?.[motion];
+    if (pullN === undefined || gain === undefined || gain <= LEAST_ADVANTAGE) return [];
+    return [{ motion, state: of(motion), scale: pullN / gain }];
+  });
+  return {
+    unit: motions.map((motion) => ({ motion, state: of(motion), scale: 1 })),
+    planned,
+    greatest: greatestStates(
+      input,
+      drives,
+      motions.map((motion) => ({ motion, state: of(motion), scale: 1 })),
+    ),
+  };
+}
+
+/** All drives at their greatest together. Several share differently there, which moves the rig: it is solved anew. */
+function greatestStates(input: DriveInput, drives: readonly DriveReport[], unit: readonly LoadState[]): readonly LoadState[] {
+  const first = drives[0]?.greatestN;
+  if (first === undefined || drives.some(({ greatestN }) => greatestN === undefined)) return [];
+  if (drives.length === 1) return unit.map((entry) => ({ ...entry, scale: first }));
+  const together: Network = drivenBy(input.network, drives, ({ greatestN }) => (greatestN as number) / first);
+  return unit.flatMap(({ motion, state }) => {
+    const outcome = solveNetwork(together, motion, state);
+    return outcome.kind === 'solved' ? [{ motion, state: outcome, scale: first }] : [];
+  });
 }
 
 function chosenOf(rig: Rig, gear: GearIndex): readonly ChosenUse[] {
@@ -81,16 +164,24 @@ function chosenOf(rig: Rig, gear: GearIndex): readonly ChosenUse[] {
   });
 }
 
-function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenUse[]): ReadonlyMap<string, PieceLimit> {
-  const context = { policy, asOf, wet: rig.situation.wet };
-  return new Map(uses.map(({ use, piece }) => [use.id, pieceLimit(piece, factoredUseIn(piece, use.role), context)]));
+/** What the anchor at a point is asked: how high, how steep the pull, with which piece. */
+export function anchorQuestions(input: DriveInput, state: Equilibrium): ReadonlyMap<string, AnchorQuestion> {
+  const { rig, network, gear } = input;
+  const questions = new Map<string, AnchorQuestion>();
+  const ask = (pointId: string, pieces: readonly PieceUse[], force: Vec3 | undefined) => {
+    const body = bodyOfPoint(rig, pointId);
+    if (body === undefined || !isAnchor(body)) return;
+    const own = pieces.find(({ role }) => role === 'anchor');
+    const riseRad = force ? Math.atan2(force.z, Math.hypot(force.x, force.y)) : 0;
+    const heightM = rig.points.find(({ id }) => id === pointId)?.place.heightM ?? 0;
+    questions.set(pointId, { body, heightM, riseRad, piece: own && gearOf(own, gear) });
+  };
+  for (const place of network.chains)
+    if (place.chain.from.kind === 'point') ask(place.chain.from.pointId, place.chain.pieces, chainForce(network, place, state));
+  for (const { anchorPointId, pieces } of rig.backAnchors ?? []) ask(anchorPointId, pieces, undefined);
+  return questions;
 }
 
-function anchorsOf({ rig, policy }: Case): Assessment['anchors'] {
-  const anchors = new Map<string, ReturnType<typeof treeCapacity>>();
-  for (const point of rig.points) {
-    const body = rig.bodies.find(({ id }) => id === point.bodyId);
-    if (body?.kind === 'tree') anchors.set(point.id, treeCapacity(body, point.place.kind === 'on-trunk' ? point.place.heightM : 0, policy));
-  }
-  return anchors;
+function anchorsOf(input: DriveInput, state: Equilibrium): Assessment['anchors'] {
+  return new Map([...anchorQuestions(input, state)].map(([pointId, question]) => [pointId, anchorCapacity(question, input.policy)]));
 }

@@ -1,19 +1,30 @@
-import type { AnchorCapacity } from '../anchors/tree-capacity.ts';
+import type { AnchorCapacity } from '../anchors/anchor-capacity.ts';
 import type { EffortOutcome } from '../effort/estimate-pull.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { invariant } from '../invariant.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Derate } from '../rating/derates.ts';
 import type { Case } from '../rig/case.ts';
-import type { Line, PieceUse, Rig } from '../rig/rig.ts';
+import type { PieceUse, Rig } from '../rig/rig.ts';
 import type { GearIndex, RigNetwork } from '../rig/rig-network.ts';
-import type { Equilibrium, StaticsOutcome } from '../statics/network.ts';
+import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts';
 import type { Vec3 } from '../statics/vec3.ts';
-import type { DrumReport } from './drum-report.ts';
+import type { DriveReport } from './drives.ts';
 import type { PieceLimit } from './piece-limit.ts';
+import type { PlaceCheck } from './place-check.ts';
+import type { VehicleHold } from './vehicle-holds.ts';
 
 /** Where on a piece a load acts. */
 export type PlaceKind = 'drum' | 'rope' | 'bend' | 'end' | 'legs' | 'body' | 'anchor';
+
+/** Which force of the solved rig a place carries. Lines and spans count from 0, spans from the drive. */
+export type LoadSource =
+  | { readonly kind: 'span'; readonly line: number; readonly span: number }
+  /** The larger of the two spans that meet at a bend. */
+  | { readonly kind: 'bend'; readonly line: number; readonly span: number }
+  /** A share of the force in a chain: one leg of a basket, one of several like straps. */
+  | { readonly kind: 'chain'; readonly chain: number; readonly share: number }
+  /** What a back-anchor has to hold. */
+  | { readonly kind: 'back-anchor'; readonly backAnchorId: string; readonly share: number };
 
 /** A place on a piece with its own load; the factors of different places never multiply. */
 export interface Place {
@@ -24,8 +35,7 @@ export interface Place {
   readonly owner: Owner;
   /** In words: “bend at RR-02”, “end”. */
   readonly where: string;
-  /** Load per newton of drive tension, hauling by the school in force and without friction. */
-  readonly unitLoads: { readonly hauling: number; readonly frictionless: number };
+  readonly load: LoadSource;
   /** Factors that hold at this place only. */
   readonly locals: readonly Derate[];
   /** WLL and breaking strength here, all factors in, newtons; undefined where unrated. 0 where worth nothing. */
@@ -33,10 +43,8 @@ export interface Place {
   /** A winch line on its own winch has margins of its own. */
   readonly ownLine: boolean;
   readonly judged: boolean;
-  /** The strands that pull here, where the load is their sum. */
-  readonly strands: readonly StrandRef[];
-  /** Share of the chain's force that this place carries, for a strap's legs. */
-  readonly share: number;
+  /** The spans that pull here, where the load is their sum; numbered through all lines. */
+  readonly strands: readonly number[];
 }
 
 export type Owner =
@@ -48,14 +56,32 @@ export interface ChosenUse {
   readonly piece: GearFacts;
 }
 
-export interface StrandRef {
-  readonly line: number;
-  readonly strand: number;
-}
-
+/** The rig in balance with its drives at their shares of one newton, by the way the friction acts. */
 export interface Solved {
   readonly hauling: Equilibrium;
   readonly frictionless: Equilibrium;
+  /** Only where the rig lowers, holds or lets a bridle run. */
+  readonly lowering?: Equilibrium;
+}
+
+/** One balance of the rig and what its forces are multiplied with. */
+export interface LoadState {
+  readonly motion: Motion;
+  readonly state: Equilibrium;
+  readonly scale: number;
+}
+
+/** The states that the two checks look at; a place's load is its largest over the states of a list. */
+export interface LoadStates {
+  readonly unit: readonly LoadState[];
+  readonly planned: readonly LoadState[];
+  readonly greatest: readonly LoadState[];
+}
+
+export interface Advantages {
+  readonly hauling: number;
+  readonly frictionless: number;
+  readonly lowering?: number;
 }
 
 /** Everything that is known before the rules speak. */
@@ -71,21 +97,22 @@ export interface Assessment {
   readonly pullN: number | undefined;
   readonly network: RigNetwork;
   readonly solved: Solved | undefined;
-  readonly failure: Exclude<StaticsOutcome, Equilibrium> | undefined;
+  readonly failure: StaticsFailure | undefined;
   readonly travel: Vec3;
-  readonly advantage: { readonly hauling: number; readonly frictionless: number } | undefined;
-  readonly drum: DrumReport;
+  /** What one newton at the first drive, with the others at their shares, gives at the load along its travel. */
+  readonly advantage: Advantages | undefined;
+  /** Every line that has a drive. */
+  readonly drives: readonly DriveReport[];
+  /** Of the first drive; the others are in `drives`. */
   readonly plannedPullN: number | undefined;
   readonly greatestPullN: number | undefined;
+  readonly states: LoadStates;
   /** In load-path order. */
   readonly places: readonly Place[];
+  readonly checks: readonly PlaceCheck[];
   readonly limits: ReadonlyMap<string, PieceLimit>;
-  readonly anchors: ReadonlyMap<string, AnchorCapacity>;
-}
-
-/** The one line of a rig. The reader of rigs admits exactly one until several drives are solved together. */
-export function driveLine(rig: Rig): Line {
-  const line = rig.lines[0];
-  invariant(line !== undefined, 'a rig without a line');
-  return line;
+  /** Capacity by the id of the point that stands on the anchor; undefined where nothing gives one. */
+  readonly anchors: ReadonlyMap<string, AnchorCapacity | undefined>;
+  /** How every pulled vehicle stands that is not the load. */
+  readonly holds: readonly VehicleHold[];
 }

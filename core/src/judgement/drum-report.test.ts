@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Case } from '../rig/case.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
-import type { Place } from './assessment.ts';
 import { judge } from './judge.ts';
-import { linePullLimit, weakestOf } from './place-check.ts';
+import { linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
 
 const changed = (id: string, change: (facts: GearFacts) => object): Case => {
   const plain = exampleCase();
@@ -83,34 +82,33 @@ describe('the drum in a rig', () => {
 });
 
 describe('the weakest place and the line-pull limit', () => {
-  const place = (id: string, wllN: number, hauling: number, frictionless: number): Place => ({
-    id,
-    kind: 'body',
-    owner: { kind: 'body', bodyId: id, label: id },
-    where: '',
-    unitLoads: { hauling, frictionless },
-    locals: [],
-    capacity: { wllN, mbsN: 4 * wllN },
-    ownLine: false,
-    judged: false,
-    strands: [],
-    share: 1,
+  const check = (id: string, severity: number, wllN = 1, loadPerPull = 1): PlaceCheck => ({
+    place: {
+      id,
+      kind: 'body',
+      owner: { kind: 'body', bodyId: id, label: id },
+      where: '',
+      load: { kind: 'span', line: 0, span: 0 },
+      locals: [],
+      capacity: { wllN, mbsN: 4 * wllN },
+      ownLine: false,
+      judged: false,
+      strands: [],
+    },
+    plannedN: 1,
+    greatestN: 1,
+    utilisation: severity,
+    breakingRatio: 1,
+    stopRatio: 1.25,
+    nearRatio: 1.5,
+    severity,
+    loadPerPull,
   });
-  it('counts the worse of friction and none', () => {
-    expect(linePullLimit([place('a', 100, 1, 1), place('b', 150, 1.7, 2)])).toMatchObject({ pullN: 75, place: { id: 'b' } });
+  it('is set by what the largest load a newton of line pull leaves least', () => {
+    expect(linePullLimit([check('a', 1, 100, 1), check('b', 1, 150, 2)])).toMatchObject({ pullN: 75, place: { id: 'b' } });
     expect(linePullLimit([])).toBeUndefined();
   });
   it('gives ties to the first in load-path order, whatever the last bits say', () => {
-    const check = (id: string, severity: number) => ({
-      place: place(id, 1, 1, 1),
-      plannedN: 1,
-      greatestN: 1,
-      utilisation: severity,
-      breakingRatio: 1,
-      stopRatio: 1.25,
-      nearRatio: 1.5,
-      severity,
-    });
     expect(weakestOf([check('a', 0.5), check('b', 0.8), check('c', 0.8 * (1 + 1e-12))])?.place.id).toBe('b');
     expect(weakestOf([check('a', 0.5), check('b', Number.POSITIVE_INFINITY), check('c', Number.POSITIVE_INFINITY)])?.place.id).toBe('b');
     expect(weakestOf([])).toBeUndefined();

@@ -45,9 +45,19 @@ function markedPulls(winch: GearFacts): { readonly ability: number; readonly mos
   return { ability: Math.min(...readings.map((all) => Math.min(...all))), most: Math.max(...readings.map((all) => Math.max(...all))) };
 }
 
-/** State of the drum with the line laid as the rig says. `lineOutM` is the whole path from fairlead to end, extensions included. */
-export function drumReport(rig: Rig, line: Line, gear: GearIndex, policy: Policy, pathM: number | undefined): DrumReport {
-  const winch = gearOf(line.drive.use, gear);
+export interface DrumInput {
+  readonly rig: Rig;
+  readonly line: Line;
+  readonly drive: Extract<Line['drive'], { kind: 'winch' }>;
+  readonly gear: GearIndex;
+  readonly policy: Policy;
+  /** Whole path from fairlead to end, extensions included, metres; undefined where the rig has no balance. */
+  readonly pathM: number | undefined;
+}
+
+/** State of the drum with the line laid as the rig says. */
+export function drumReport({ rig, line, drive, gear, policy, pathM }: DrumInput): DrumReport {
+  const winch = gearOf(drive.use, gear);
   const marked = winch && markedPulls(winch);
   if (winch?.kind !== 'winch' || marked === undefined) return { kind: 'no-winch' };
   const stallFactor = winch.attributes.stallFactor ?? policy.winch.stallFactor.value;

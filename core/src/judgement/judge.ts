@@ -2,12 +2,16 @@ import { addMonths } from '../rating/calendar.ts';
 import type { Case } from '../rig/case.ts';
 import { assess } from './assess.ts';
 import type { Assessment } from './assessment.ts';
-import { pulleysAt, strandsAt } from './drawing-facts.ts';
-import { checkPlace, linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
-import { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './report.ts';
-import { type Answer, chosenUses, ownerName, ownerSubject, type Rule, type Severity, severities } from './rule.ts';
+import { breaksOf } from './break-report.ts';
+import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
+import { linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
+import { CORE_VERSION, type Finding, type PlaceFigures, type Report, type Verdict } from './report.ts';
+import { driveFigures, drumFigures, fitReports, given, holdReports } from './report-figures.ts';
+import { type Answer, ownerName, ownerSubject, type Rule, type Severity, severities } from './rule.ts';
 import { rules } from './rule-list.ts';
 import { ageLimitDay } from './rules/soft-good-too-old.ts';
+import { ropePerTravel } from './winch-work.ts';
+import { zonesOf } from './zones-of-rig.ts';
 
 /**
  * Judges a case: solves the rig, checks every place against its limit, asks every rule, and draws the verdict from the
@@ -18,11 +22,12 @@ export function judge(subject: Case): Report {
 }
 
 export function reportOf(assessment: Assessment): Report {
-  const checks = assessment.places.map((place) => checkPlace(place, assessment));
-  const findings = rules.flatMap((rule) => rule.check(assessment).flatMap((answer) => toFinding(rule, answer)));
+  const { checks } = assessment;
+  const findings = rules.flatMap((rule) => rule.check(assessment).flatMap((answer) => toFinding(rule, answer, assessment)));
   const ordered = [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
   const weakest = weakestOf(checks);
-  const limit = linePullLimit(assessment.places);
+  const limit = linePullLimit(checks);
+  const drives = driveFigures(assessment, limit?.pullN);
   return {
     kind: 'rig',
     coreVersion: CORE_VERSION,
@@ -35,27 +40,31 @@ export function reportOf(assessment: Assessment): Report {
     ...given('plannedPullN', assessment.plannedPullN),
     ...given('greatestPullN', assessment.greatestPullN),
     ...given('advantage', assessment.advantage),
+    ...given('ropePerTravel', ropePerTravel(assessment)),
+    ...given('loadForce', loadForce(assessment)),
     ...given('effort', assessment.effort.kind === 'estimated' ? assessment.effort : undefined),
-    drum: drumFigures(assessment),
+    drum: drumFigures(assessment.drives[0]?.drum),
+    drives,
     strands: strandsAt(assessment),
     pulleys: pulleysAt(assessment),
+    pointLoads: pointLoads(assessment),
+    holds: holdReports(assessment),
+    fits: fitReports(assessment),
+    breaks: breaksOf(assessment),
+    zones: zonesOf(assessment),
     places: checks.map(placeFigures),
     findings: ordered,
   };
 }
 
-function given<K extends string, V>(key: K, value: V | undefined): { readonly [P in K]?: V } {
-  return (value === undefined ? {} : { [key]: value }) as { readonly [P in K]?: V };
-}
-
-function toFinding(rule: Rule, answer: Answer): readonly Finding[] {
+function toFinding(rule: Rule, answer: Answer, { policy }: Assessment): readonly Finding[] {
   if (answer.kind === 'not-found') return [];
   const undecided = answer.kind === 'undecided';
   return [
     {
       id: `${rule.code}@${answer.subject.id}`,
       code: rule.code,
-      severity: rule.severity,
+      severity: severityUnder(rule, policy),
       undecided,
       subject: answer.subject,
       title: undecided ? answer.question : answer.title,
@@ -65,6 +74,14 @@ function toFinding(rule: Rule, answer: Answer): readonly Finding[] {
       fixes: answer.fixes ?? [],
     },
   ];
+}
+
+/** A team's own severity where the rule lets itself be softened, or where the team is stricter. */
+function severityUnder(rule: Rule, { severities: own }: Assessment['policy']): Severity {
+  const wanted = own[rule.code];
+  if (wanted === undefined) return rule.severity;
+  const stricter = severities.indexOf(wanted) <= severities.indexOf(rule.severity);
+  return rule.softenable || stricter ? wanted : rule.severity;
 }
 
 /** What a finding counts as: an open question on a stop, fix or caution rule counts as a caution. */
@@ -97,26 +114,14 @@ function placeFigures({ place, plannedN, greatestN, utilisation, breakingRatio, 
     ...given('breakingRatio', breakingRatio),
     stopRatio,
     judged: place.judged,
-    strands: place.strands.map(({ strand }) => strand),
+    strands: place.strands,
   };
-}
-
-function drumFigures({ drum }: Assessment): DrumFigures {
-  if (drum.kind === 'no-winch') return {};
-  const pulls = {
-    ratedN: drum.ratedN,
-    greatestN: drum.greatestN,
-    ...given('limitedBy', drum.limitedBy),
-    ...given('lineOutM', drum.lineOutM),
-  };
-  if (drum.kind !== 'known') return pulls;
-  return { ...pulls, layer: drum.layer, usableM: drum.usableM, wrapsLeft: drum.wrapsLeft, wrapsWanted: drum.wrapsWanted };
 }
 
 /** The earliest later day on which an inspection falls due, a first year ends or a soft good comes of age. */
 function goodUntil(assessment: Assessment): string | undefined {
   const { asOf } = assessment.subject;
-  const days = chosenUses(assessment).flatMap(({ piece }) => [
+  const days = assessment.uses.flatMap(({ piece }) => [
     piece.inspection?.nextDue,
     piece.inspection === undefined && piece.firstUsedOn !== undefined
       ? addMonths(piece.firstUsedOn, assessment.policy.care.youngMonths.value)

@@ -1,9 +1,13 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
+import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import { type Condition, conditionDerate, type Derate, wetDerate } from '../rating/derates.ts';
 import { usualUse } from '../rating/usual-use.ts';
 import { type Limit, workingLimit } from '../rating/working-limit.ts';
-import type { Role } from '../rig/rig.ts';
+import type { Case } from '../rig/case.ts';
+import { bodyOfChain } from '../rig/places.ts';
+import type { Rig, Role, VehicleBody } from '../rig/rig.ts';
+import type { ChosenUse } from './assessment.ts';
 
 /** What a piece may carry as it stands today, before anything that belongs to a place on it. */
 export type PieceLimit =
@@ -15,6 +19,8 @@ export type PieceLimit =
       readonly wllN: number;
       readonly mbsN: number;
     }
+  /** An unmarked vehicle point that its vehicle's weight speaks for. */
+  | { readonly kind: 'judged'; readonly workingN: number; readonly failingN: number; readonly reason: string; readonly source: string }
   | { readonly kind: 'unrated' }
   /** The class is never judged by a working limit of its own: dampers, tools, winches, pull tabs, ground anchors. */
   | { readonly kind: 'carries-nothing' };
@@ -41,4 +47,61 @@ export function pieceLimit(piece: GearFacts, use: FactoredUse | undefined, { pol
   const globals = [condition.derate, wetDerate(piece, wet, policy)].filter((derate) => derate !== undefined);
   const factor = globals.reduce((total, derate) => total * derate.factor, 1);
   return { kind: 'rated', limit, condition, globals, wllN: limit.wllN * factor, mbsN: limit.mbsN * factor };
+}
+
+/** The limit of every chosen use, by the use's id. */
+export function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenUse[]): ReadonlyMap<string, PieceLimit> {
+  const context = { policy, asOf, wet: rig.situation.wet };
+  const limits = new Map(uses.map(({ use, piece }) => [use.id, pieceLimit(piece, factoredUseIn(piece, use.role), context)]));
+  for (const { use, piece } of uses) {
+    if (limits.get(use.id)?.kind !== 'unrated') continue;
+    const vehicle = vehicleOfUse(rig, use.id);
+    const share = vehicle && unmarkedShare(piece, policy);
+    if (!share) continue;
+    const weightN = vehicle.massKg * STANDARD_GRAVITY;
+    const marked = markedOn(rig, vehicle.id, limits);
+    limits.set(use.id, {
+      kind: 'judged',
+      workingN: Math.min(share.working * weightN, ...marked.map(({ wllN }) => wllN)),
+      failingN: Math.min(share.failing * weightN, ...marked.map(({ mbsN }) => mbsN)),
+      reason: share.reason,
+      source: share.source,
+    });
+  }
+  return limits;
+}
+
+function vehicleOfUse(rig: Rig, useId: string): VehicleBody | undefined {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === useId));
+  const body = chain && bodyOfChain(rig, chain);
+  return body?.kind === 'vehicle' ? body : undefined;
+}
+
+/** What an unmarked point is trusted with, in weights of its vehicle. */
+function unmarkedShare(piece: GearFacts, { anchors }: Policy) {
+  if (piece.kind !== 'recovery-point') return undefined;
+  if (piece.attributes.pointKind === 'factory-hook')
+    return {
+      working: anchors.factoryHookWorking.value,
+      failing: anchors.factoryHookFailing.value,
+      reason: 'unmarked factory hook, by the vehicle’s weight',
+      source: anchors.factoryHookWorking.source,
+    };
+  if (piece.attributes.pointKind === 'tie-down-eye')
+    return {
+      working: anchors.tieDownWorking.value,
+      failing: anchors.tieDownFailing.value,
+      reason: 'tie-down eye, for a rolling vehicle only',
+      source: anchors.tieDownWorking.source,
+    };
+  return undefined;
+}
+
+/** Marked points of the same vehicle: an unmarked one is never trusted with more. */
+function markedOn(rig: Rig, bodyId: string, limits: ReadonlyMap<string, PieceLimit>) {
+  return rig.chains.flatMap((chain) => {
+    const first = chain.pieces[0];
+    const limit = first && first.role === 'point' && bodyOfChain(rig, chain)?.id === bodyId ? limits.get(first.id) : undefined;
+    return limit?.kind === 'rated' ? [limit] : [];
+  });
 }

@@ -1,4 +1,5 @@
-import type { Assessment, Place } from './assessment.ts';
+import type { Assessment, LoadSource, LoadState, Place } from './assessment.ts';
+import { chainLoad, spanTension } from './rig-forces.ts';
 
 /** A place's loads against its capacity. Forces in newtons. */
 export interface PlaceCheck {
@@ -14,13 +15,58 @@ export interface PlaceCheck {
   readonly nearRatio: number;
   /** What ranks places: max(utilisation, stop ratio ÷ breaking ratio); infinite where nothing stands against the load. */
   readonly severity: number;
+  /** Largest load per newton of the first drive, over hauling and no friction (and lowering, where it lowers). */
+  readonly loadPerPull: number;
 }
 
-/** The two checks of a place: planned loads hauling, greatest loads the larger of hauling and frictionless. */
-export function checkPlace(place: Place, { plannedPullN, greatestPullN, policy }: Assessment): PlaceCheck {
-  const plannedN = plannedPullN === undefined ? undefined : place.unitLoads.hauling * plannedPullN;
-  const greatestN =
-    greatestPullN === undefined ? undefined : Math.max(place.unitLoads.hauling, place.unitLoads.frictionless) * greatestPullN;
+export type Loaded = Pick<Assessment, 'policy' | 'network' | 'states' | 'holds'>;
+
+/** What one load source carries in one balance of the rig, its scale included, newtons. */
+export function loadIn({ network }: Pick<Loaded, 'network'>, source: LoadSource, { state, scale }: LoadState): number {
+  switch (source.kind) {
+    case 'span': {
+      const walk = network.lines[source.line];
+      return walk === undefined ? 0 : scale * spanTension(walk, source.span, state);
+    }
+    case 'bend': {
+      const walk = network.lines[source.line];
+      return walk === undefined ? 0 : scale * Math.max(spanTension(walk, source.span, state), spanTension(walk, source.span + 1, state));
+    }
+    case 'chain': {
+      const chain = network.chains[source.chain];
+      return chain === undefined ? 0 : scale * source.share * chainLoad(network, chain, state);
+    }
+    case 'back-anchor':
+      // What a vehicle slides by does not grow with the pull; backAnchorLoads gives it.
+      return 0;
+    default: {
+      const never: never = source;
+      return never;
+    }
+  }
+}
+
+/** The state of a list in which a source carries most, and how much; undefined for an empty list. */
+export function worstState(
+  loaded: Loaded,
+  source: LoadSource,
+  list: readonly LoadState[],
+): { readonly state: LoadState; readonly loadN: number } | undefined {
+  let worst: { readonly state: LoadState; readonly loadN: number } | undefined;
+  for (const state of list) {
+    const loadN = loadIn(loaded, source, state);
+    if (worst === undefined || loadN > worst.loadN) worst = { state, loadN };
+  }
+  return worst;
+}
+
+/** The two checks of a place: planned loads in the states planned, greatest loads the largest over the states of the greatest pull. */
+export function checkPlace(loaded: Loaded, place: Place): PlaceCheck {
+  const { policy, states } = loaded;
+  const behind = place.load.kind === 'back-anchor' ? backAnchorLoads(loaded, place.load) : undefined;
+  const plannedN = behind ? behind.plannedN : worstState(loaded, place.load, states.planned)?.loadN;
+  const greatestN = behind ? behind.greatestN : worstState(loaded, place.load, states.greatest)?.loadN;
+  const loadPerPull = behind ? 0 : (worstState(loaded, place.load, states.unit)?.loadN ?? 0);
   const { limits } = policy;
   const stopRatio = (place.ownLine ? limits.ownLineMargin : limits.breakingMargin).value;
   const nearRatio = (place.ownLine ? limits.ownLineNear : limits.nearBreaking).value;
@@ -28,15 +74,21 @@ export function checkPlace(place: Place, { plannedPullN, greatestPullN, policy }
   const utilisation = plannedN !== undefined && capacity && capacity.wllN > 0 ? plannedN / capacity.wllN : undefined;
   const breaks = place.kind !== 'drum' && capacity !== undefined && capacity.mbsN > 0;
   const breakingRatio = greatestN !== undefined && greatestN > 0 && breaks ? capacity.mbsN / greatestN : undefined;
+  const severity = severityOf(place, utilisation, breakingRatio, stopRatio);
+  return { place, plannedN, greatestN, utilisation, breakingRatio, stopRatio, nearRatio, severity, loadPerPull };
+}
+
+/** What a back-anchor has to hold: the margin × what slides at the planned pull, and what slides at the greatest. */
+export function backAnchorLoads(
+  { holds, policy }: Loaded,
+  { backAnchorId, share }: Extract<LoadSource, { kind: 'back-anchor' }>,
+): { readonly plannedN: number | undefined; readonly greatestN: number | undefined } {
+  const hold = holds.find(({ backAnchorIds }) => backAnchorIds.includes(backAnchorId));
+  const times = (value: number | undefined, factor: number) => (value === undefined ? undefined : Math.max(0, value) * factor * share);
+  const each = 1 / Math.max(1, hold?.backAnchorIds.length ?? 1);
   return {
-    place,
-    plannedN,
-    greatestN,
-    utilisation,
-    breakingRatio,
-    stopRatio,
-    nearRatio,
-    severity: severityOf(place, utilisation, breakingRatio, stopRatio),
+    plannedN: times(hold?.planned?.slidesByN, policy.hold.backAnchorMargin.value * each),
+    greatestN: times(hold?.greatest?.slidesByN, each),
   };
 }
 
@@ -61,17 +113,17 @@ export function weakestOf(checks: readonly PlaceCheck[]): PlaceCheck | undefined
 }
 
 export interface LinePullLimit {
+  /** At the first drive; the others at their shares of it. */
   readonly pullN: number;
   readonly place: Place;
 }
 
-/** The largest line pull that keeps every place within its WLL under hauling friction and under none, and the place that sets it. */
-export function linePullLimit(places: readonly Place[]): LinePullLimit | undefined {
+/** The largest line pull that keeps every place within its WLL under both hauling friction and none, and the place that sets it. */
+export function linePullLimit(checks: readonly PlaceCheck[]): LinePullLimit | undefined {
   let least: LinePullLimit | undefined;
-  for (const place of places) {
-    const most = Math.max(place.unitLoads.hauling, place.unitLoads.frictionless);
-    if (place.capacity === undefined || most <= 0) continue;
-    const pullN = place.capacity.wllN / most;
+  for (const { place, loadPerPull } of checks) {
+    if (place.capacity === undefined || loadPerPull <= 0) continue;
+    const pullN = place.capacity.wllN / loadPerPull;
     if (least === undefined || pullN < least.pullN * (1 - 1e-9)) least = { pullN, place };
   }
   return least;

@@ -1,10 +1,13 @@
 import type { Effort } from '../effort/estimate-pull.ts';
 import type { RichText } from '../quantity/format.ts';
-import type { PulleyAt, StrandAt } from './drawing-facts.ts';
+import type { BreakFigures } from './break-report.ts';
+import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
+import type { FitKind } from './fit.ts';
 import type { Fix, Severity, Subject } from './rule.ts';
+import type { LineZones } from './zones-of-rig.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '1';
+export const CORE_VERSION = '2';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 
@@ -54,6 +57,54 @@ export interface DrumFigures {
   readonly limitedBy?: string;
 }
 
+/** What one drive is asked for and can do, newtons. */
+export interface DriveFigures extends DrumFigures {
+  readonly lineId: string;
+  readonly kind: 'winch' | 'hand' | 'tow';
+  /** Its tension as a share of the first drive's. */
+  readonly share: number;
+  readonly plannedN?: number;
+  readonly linePullLimitN?: number;
+  /** The pull itself: bursts, minutes, the first burst in s, motor temperature in °C, lowest charge of the battery, 0…1. */
+  readonly work?: WorkFigures;
+}
+
+export interface WorkFigures {
+  readonly ropeM: number;
+  readonly currentA: number;
+  readonly bursts?: number;
+  readonly minutes?: number;
+  readonly firstBurstS?: number;
+  readonly speedMPerS?: number;
+  readonly hottestC?: number;
+  readonly lowestChargeShare?: number;
+}
+
+/** How a vehicle stands; newtons. `slidesByN` below 0: it holds. */
+export interface HoldReport {
+  readonly bodyId: string;
+  readonly isLoad: boolean;
+  readonly plannedDemandN?: number;
+  readonly plannedHoldN?: number;
+  readonly plannedSlidesByN?: number;
+  readonly greatestSlidesByN?: number;
+  /** Line pull of the first drive from which it slides, and from which it tips. */
+  readonly slidesFromN?: number;
+  readonly tipsFromN?: number;
+  readonly plannedTipping?: number;
+  readonly greatestTipping?: number;
+  readonly backAnchored: boolean;
+}
+
+export interface FitReport {
+  readonly kind: FitKind;
+  readonly innerUseId: string;
+  readonly outerUseId?: string;
+  readonly sizeM?: number;
+  readonly openingM?: number;
+  readonly fits?: boolean;
+}
+
 export interface Report {
   readonly kind: 'rig';
   readonly coreVersion: string;
@@ -66,11 +117,20 @@ export interface Report {
   readonly pullN?: number;
   readonly plannedPullN?: number;
   readonly greatestPullN?: number;
-  readonly advantage?: { readonly hauling: number; readonly frictionless: number };
+  readonly advantage?: { readonly hauling: number; readonly frictionless: number; readonly lowering?: number };
+  /** Rope hauled in for every metre the load travels, without friction. */
+  readonly ropePerTravel?: number;
+  readonly loadForce?: LoadForce;
   readonly effort?: Effort;
   readonly drum: DrumFigures;
   readonly strands: readonly StrandAt[];
   readonly pulleys: readonly PulleyAt[];
+  readonly drives: readonly DriveFigures[];
+  readonly pointLoads: readonly PointLoad[];
+  readonly holds: readonly HoldReport[];
+  readonly fits: readonly FitReport[];
+  readonly breaks: readonly BreakFigures[];
+  readonly zones: readonly LineZones[];
   readonly places: readonly PlaceFigures[];
   readonly findings: readonly Finding[];
 }

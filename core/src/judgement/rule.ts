@@ -2,9 +2,12 @@ import type { GearClass } from '../gear/gear-classes.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
 import type { RichText } from '../quantity/format.ts';
 import type { Edit } from '../rig/edits.ts';
-import type { PieceUse } from '../rig/rig.ts';
+import { bodyOfPoint } from '../rig/places.ts';
+import type { Body, PieceUse } from '../rig/rig.ts';
 import { gearOf } from '../rig/rig-network.ts';
 import type { Assessment, ChosenUse, Place } from './assessment.ts';
+import type { DriveReport } from './drives.ts';
+import type { DrumReport } from './drum-report.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;
 export type Severity = (typeof severities)[number];
@@ -93,7 +96,7 @@ export function neighbours(
   { rig, gear }: Assessment,
   use: PieceUse,
 ): { readonly inner: ChosenUse | undefined; readonly outer: ChosenUse | undefined } {
-  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const chain = [...rig.chains, ...(rig.backAnchors ?? [])].find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const index = chain?.pieces.findIndex(({ id }) => id === use.id) ?? -1;
   const at = (place: number): ChosenUse | undefined => {
     const other = chain?.pieces[place];
@@ -101,6 +104,50 @@ export function neighbours(
     return other && piece ? { use: other, piece } : undefined;
   };
   return { inner: at(index - 1), outer: at(index + 1) };
+}
+
+/** A winch that drives a line, with what is planned for it. */
+export interface WinchDrive {
+  readonly subject: Subject;
+  readonly drive: DriveReport;
+  readonly drum: DrumReport;
+  readonly winch: GearOf<'winch'> | undefined;
+  /** The vehicle it sits on. */
+  readonly body: Body | undefined;
+  readonly pointId: string;
+  readonly plannedN: number | undefined;
+}
+
+/** Every winch that drives a line; the subject is its use. */
+export function winchDrives({ rig, drives, plannedPullN }: Assessment): readonly WinchDrive[] {
+  return drives.flatMap((entry) => {
+    const { drive } = entry.walk.line;
+    if (drive.kind !== 'winch') return [];
+    return [
+      {
+        subject: useSubject(drive.use),
+        drive: entry,
+        drum: entry.drum,
+        winch: entry.winch?.kind === 'winch' ? entry.winch : undefined,
+        body: bodyOfPoint(rig, drive.pointId),
+        pointId: drive.pointId,
+        plannedN: plannedPullN === undefined ? undefined : plannedPullN * entry.share,
+      },
+    ];
+  });
+}
+
+/** One answer for every winch that drives a line: a fault where the test names one. */
+export function answerWinches(assessment: Assessment, test: (winch: WinchDrive) => Fault | undefined): readonly Answer[] {
+  return winchDrives(assessment).map((winch) => {
+    const fault = test(winch);
+    return fault ? { kind: 'found', subject: winch.subject, ...fault } : notFound(winch.subject);
+  });
+}
+
+/** Whether a use belongs to what ties a winching vehicle back. */
+export function isBackAnchor({ rig }: Assessment, use: PieceUse): boolean {
+  return (rig.backAnchors ?? []).some(({ pieces }) => pieces.some(({ id }) => id === use.id));
 }
 
 export interface TickedQuestion {

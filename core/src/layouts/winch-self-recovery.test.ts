@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { read } from '../codec/codec.ts';
 import { evaluate, type Term } from '../explanation/term.ts';
-import { dangerCircles } from '../hazards/danger-zones.ts';
 import { judge } from '../judgement/judge.ts';
 import { strandSentence } from '../judgement/strand-sentence.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
@@ -46,15 +45,6 @@ describe('layouts', () => {
     expect(sentence(straight, 'anchor-connector:body')).toMatch(/^One strand pulls on SS-1 with 25\.\d kN\.$/);
     expect(sentence(straight, 'tree-strap:legs')).toMatch(/^One strand pulls on TS-heavy with 25\.\d kN, 13\.\d kN in each of its legs\.$/);
     expect(sentence(back, 'pulley:body')).toMatch(/^Two strands pull on RR-1: 13\.\d kN and 12\.\d kN add up to 25\.\d kN\.$/);
-  });
-});
-
-describe('danger circles', () => {
-  it('reach 1.5 × the longer strand that meets at each end and pulley', () => {
-    const { strands } = judge(exampleCase());
-    const [first, second] = strands.map(({ lengthM }) => lengthM) as [number, number];
-    expect(dangerCircles(strands, 1.5).map(({ radiusM }) => radiusM)).toEqual([1.5 * first, 1.5 * Math.max(first, second), 1.5 * second]);
-    expect(dangerCircles([], 1.5)).toEqual([]);
   });
 });
 

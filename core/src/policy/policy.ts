@@ -1,15 +1,21 @@
-import type { Codec, TypeOf } from '../codec/codec.ts';
+import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
-import { list, record } from '../codec/structures.ts';
+import { dictionary, list, record } from '../codec/structures.ts';
 import { terminationKinds } from '../gear/gear-classes.ts';
+import { physicsTables } from './physics-tables.ts';
+import { factorRow, row, table } from './rows.ts';
 
-/** One figure of a table with the note of where it comes from. */
-const row = (least: number, most: number) => record({ value: numeric({ min: least, max: most }), source: text({ maxLength: 120 }) });
-const factorRow = row(0, 1);
-
-function table<const K extends string>(keys: readonly K[], item: Codec<TypeOf<typeof factorRow>>) {
-  return record(Object.fromEntries(keys.map((key) => [key, item])) as { readonly [P in K]: typeof item });
-}
+export {
+  anchorSoils,
+  type HoldGround,
+  holdGrounds,
+  type PullSlope,
+  picketPatterns,
+  picketSoils,
+  pullSlopes,
+  type RopeLawKind,
+  ropeLaws,
+} from './physics-tables.ts';
 
 /** Uses that have a design factor. */
 export const factoredUses = [
@@ -100,5 +106,8 @@ export const policyCodec = record({
     chokedFactor: factorRow,
   }),
   care: record({ softGoodsYears: row(1, 50), youngMonths: row(1, 60), damperExemptM: row(0, 50), zoneFactor: row(1, 5) }),
+  ...physicsTables,
+  /** Severities a team has set by rule code; a rule says whether it lets itself be softened. */
+  severities: dictionary(choice(['stop', 'fix', 'caution', 'note'])),
 });
 export type Policy = TypeOf<typeof policyCodec>;

@@ -1,3 +1,4 @@
+import { physicsStandard } from './physics-standard.ts';
 import type { Policy } from './policy.ts';
 
 const TYPICAL = 'usual trade figure; the maker’s figure wins';
@@ -132,4 +133,5 @@ export const teamStandard: Policy = {
     chokedFactor: t(0.75),
   },
   care: { softGoodsYears: t(10, HOUSE), youngMonths: t(12, HOUSE), damperExemptM: t(3, HOUSE), zoneFactor: t(1.5, HOUSE) },
+  ...physicsStandard,
 };

@@ -3,7 +3,23 @@ import { POUND_FORCE_N, STANDARD_GRAVITY } from './units.ts';
 /** The units a reader sees. Forces in kN, in kgf/t or in lbf; lengths and masses follow. */
 export type ReaderUnits = 'kN' | 't' | 'lbf';
 
-export type FigureKind = 'force' | 'mass' | 'length' | 'small-length' | 'angle' | 'ratio' | 'percent' | 'count' | 'area' | 'pressure';
+export type FigureKind =
+  | 'force'
+  | 'mass'
+  | 'length'
+  | 'small-length'
+  | 'angle'
+  | 'ratio'
+  | 'percent'
+  | 'count'
+  | 'area'
+  | 'pressure'
+  | 'energy'
+  | 'momentum'
+  | 'speed'
+  | 'time'
+  | 'current'
+  | 'temperature';
 
 /** A value in SI that knows what it is, so that text can carry it to any reader's unit. */
 export interface Figure {
@@ -37,41 +53,53 @@ export const angle = make('angle');
 export const ratio = make('ratio');
 export const percent = make('percent');
 export const count = make('count');
+export const energy = make('energy');
+export const momentum = make('momentum');
+export const speed = make('speed');
+/** Seconds. */
+export const time = make('time');
+export const current = make('current');
+/** Degrees Celsius. */
+export const temperature = make('temperature');
 
 /** Writes rich text in the reader's units. */
 export function write(text: RichText, units: ReaderUnits = 'kN'): string {
   return text.map((part) => (typeof part === 'string' ? part : formatFigure(part, units))).join('');
 }
 
+/** How a kind of figure is shown: divided (and shifted), with so many decimals, before its unit. */
+interface Shown {
+  readonly by: number;
+  readonly decimals: number;
+  readonly unit: string;
+  readonly offset?: number;
+}
+
+const FOOT_M = 0.3048;
+const shownIn: { readonly [K in Exclude<FigureKind, 'force'>]: (si: number, imperial: boolean) => Shown } = {
+  mass: (_, imperial) => (imperial ? { by: 0.45359237, decimals: 0, unit: ' lb' } : { by: 1, decimals: 0, unit: ' kg' }),
+  length: (_, imperial) => (imperial ? { by: FOOT_M, decimals: 1, unit: ' ft' } : { by: 1, decimals: 1, unit: ' m' }),
+  'small-length': (si, imperial) =>
+    imperial ? { by: 0.0254, decimals: 2, unit: ' in' } : { by: 0.001, decimals: si < 0.02 ? 1 : 0, unit: ' mm' },
+  angle: () => ({ by: Math.PI / 180, decimals: 0, unit: '°' }),
+  ratio: () => ({ by: 1, decimals: 2, unit: '' }),
+  percent: () => ({ by: 0.01, decimals: 0, unit: ' %' }),
+  count: () => ({ by: 1, decimals: 0, unit: '' }),
+  area: () => ({ by: 1, decimals: 2, unit: ' m²' }),
+  pressure: () => ({ by: 1000, decimals: 1, unit: ' kPa' }),
+  energy: (_, imperial) => (imperial ? { by: 1.3558179483, decimals: 0, unit: ' ft·lbf' } : { by: 1000, decimals: 1, unit: ' kJ' }),
+  momentum: (_, imperial) => (imperial ? { by: POUND_FORCE_N, decimals: 0, unit: ' lbf·s' } : { by: 1, decimals: 0, unit: ' N·s' }),
+  speed: (si, imperial) => (imperial ? { by: FOOT_M, decimals: 0, unit: ' ft/s' } : { by: 1, decimals: si < 1 ? 2 : 0, unit: ' m/s' }),
+  time: (si) => (si >= 120 ? { by: 60, decimals: 0, unit: ' min' } : { by: 1, decimals: 0, unit: ' s' }),
+  current: () => ({ by: 1, decimals: 0, unit: ' A' }),
+  temperature: (_, imperial) => (imperial ? { by: 1 / 1.8, decimals: 0, unit: ' °F', offset: 32 } : { by: 1, decimals: 0, unit: ' °C' }),
+};
+
 /** Thin no-break space between thousands, no-break space before the unit. */
 export function formatFigure({ si, as }: Figure, units: ReaderUnits = 'kN'): string {
-  const imperial = units === 'lbf';
-  switch (as) {
-    case 'force':
-      return formatForce(si, units);
-    case 'mass':
-      return imperial ? `${group(si / 0.45359237, 0)} lb` : `${group(si, 0)} kg`;
-    case 'length':
-      return imperial ? `${group(si / 0.3048, 1)} ft` : `${group(si, 1)} m`;
-    case 'small-length':
-      return imperial ? `${group(si / 0.0254, 2)} in` : `${group(si * 1000, si < 0.02 ? 1 : 0)} mm`;
-    case 'angle':
-      return `${group((si * 180) / Math.PI, 0)}°`;
-    case 'ratio':
-      return group(si, 2);
-    case 'percent':
-      return `${group(si * 100, 0)} %`;
-    case 'count':
-      return group(si, 0);
-    case 'area':
-      return `${group(si, 2)} m²`;
-    case 'pressure':
-      return `${group(si / 1000, 1)} kPa`;
-    default: {
-      const never: never = as;
-      return never;
-    }
-  }
+  if (as === 'force') return formatForce(si, units);
+  const { by, decimals, unit, offset = 0 } = shownIn[as](si, units === 'lbf');
+  return `${group(si / by + offset, decimals)}${unit}`;
 }
 
 function formatForce(forceN: number, units: ReaderUnits): string {

@@ -3,6 +3,7 @@ import { choice, day, numeric, text } from '../codec/scalars.ts';
 import { list, optional, record, tagged } from '../codec/structures.ts';
 import { gearFactsCodec } from '../gear/gear-facts.ts';
 import { policyCodec } from '../policy/policy.ts';
+import { upgradePolicy } from '../policy/read-policy.ts';
 import { referenceFaults } from './references.ts';
 import { rigCodec } from './rig.ts';
 
@@ -22,7 +23,7 @@ export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 1;
+export const RIG_FILE_VERSION = 2;
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -32,9 +33,27 @@ export const rigFileCodec = record({
 });
 export type RigFile = TypeOf<typeof rigFileCodec>;
 
+/**
+ * Brings a rig file of an earlier version to the present one. Version 1 had one line and vehicles and trees alone, all of
+ * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's.
+ */
+export function migrateRigFile(value: unknown): unknown {
+  if (!isObject(value) || value.version !== 1 || !isObject(value.case)) return value;
+  return { ...value, version: RIG_FILE_VERSION, case: { ...value.case, policy: upgradePolicy(value.case.policy) } };
+}
+
+/** Reads a case that was kept by this or an earlier version. */
+export function readCase(value: unknown): ReadResult<Case> {
+  return read(caseCodec, isObject(value) ? { ...value, policy: upgradePolicy(value.policy) } : value);
+}
+
+function isObject(value: unknown): value is { readonly [key: string]: unknown } {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
 /** Reads a rig file from parsed JSON: fields first, then that every id named in it exists and is used as what it is. */
 export function readRigFile(value: unknown): ReadResult<RigFile> {
-  const result = read(rigFileCodec, value);
+  const result = read(rigFileCodec, migrateRigFile(value));
   if (!result.ok) return result;
   const faults = referenceFaults(result.value.case.rig, new Set(result.value.case.gear.map(({ id }) => id)), 'case');
   return faults.length > 0 ? { ok: false, faults } : result;

@@ -82,8 +82,13 @@ function changeUse(rig: Rig, useId: string, change: (use: PieceUse) => PieceUse)
   };
   const next: Rig = {
     ...rig,
-    lines: rig.lines.map((line) => ({ ...line, drive: { ...line.drive, use: map(line.drive.use) }, ropes: line.ropes.map(map) })),
+    lines: rig.lines.map((line) => ({
+      ...line,
+      drive: line.drive.kind === 'winch' ? { ...line.drive, use: map(line.drive.use) } : line.drive,
+      ropes: line.ropes.map(map),
+    })),
     chains: rig.chains.map((chain) => ({ ...chain, pieces: chain.pieces.map(map) })),
+    ...(rig.backAnchors && { backAnchors: rig.backAnchors.map((anchor) => ({ ...anchor, pieces: anchor.pieces.map(map) })) }),
   };
   return before === undefined
     ? { rig, inverse: { kind: 'replace-rig', rig } }

@@ -1,6 +1,6 @@
 import { invariant } from '../invariant.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
-import type { Rig, RigPoint, VehicleBody } from './rig.ts';
+import type { Body, Chain, LoadBody, Rig, RigPoint } from './rig.ts';
 
 /** Level unit vector ahead along a bearing (clockwise from north). */
 export function ahead(headingRad: number): Vec3 {
@@ -18,24 +18,54 @@ export function groundHeightM(ground: Rig['ground'], xM: number, yM: number): nu
   return groundGradient(ground, vec3(xM, yM, 0));
 }
 
+/** Upward unit normal of the ground plane. */
+export function groundNormal(ground: Rig['ground']): Vec3 {
+  const uphill = ahead(ground.uphillRad);
+  const sine = Math.sin(ground.slopeRad);
+  return vec3(-uphill.x * sine, -uphill.y * sine, Math.cos(ground.slopeRad));
+}
+
 /** Slope along a direction as the map sees it (its height and length do not matter), rad; uphill positive. */
 export function slopeAlong(ground: Rig['ground'], direction: Vec3): number {
   return Math.atan(groundGradient(ground, direction) / Math.hypot(direction.x, direction.y));
 }
 
-/** The way the load is to go: along its heading, ahead or astern, lying in the ground. */
+/** The way the load is to go: along its heading or the bearing of its task, lying in the ground or on the ramp. */
 export function travelDirection(rig: Rig): Vec3 {
-  const load = loadBody(rig);
-  const level = ahead(load.headingRad + (rig.load.travel === 'astern' ? Math.PI : 0));
-  const slope = slopeAlong(rig.ground, level);
+  const { task } = rig.load;
+  const along = task?.kind === 'drag' || task?.kind === 'right' ? task.bearingRad : loadBody(rig).headingRad;
+  const level = ahead(along + (rig.load.travel === 'astern' ? Math.PI : 0));
+  const slope = task?.kind === 'deck' ? task.rampRad : slopeAlong(rig.ground, level);
   return vec3(level.x * Math.cos(slope), level.y * Math.cos(slope), Math.sin(slope));
 }
 
-/** The body that is to move. The reader of rigs admits only vehicles here. */
-export function loadBody(rig: Rig): VehicleBody {
+/** The body that is to move. The reader of rigs admits only vehicles and loose loads here. */
+export function loadBody(rig: Rig): LoadBody {
   const body = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-  invariant(body?.kind === 'vehicle', `load ${rig.load.bodyId} is not a vehicle of this rig`);
+  invariant(body?.kind === 'vehicle' || body?.kind === 'load', `load ${rig.load.bodyId} is not a vehicle or a load of this rig`);
   return body;
+}
+
+/** The body that a point stands on. */
+export function bodyOfPoint(rig: Rig, pointId: string): Body | undefined {
+  const bodyId = rig.points.find(({ id }) => id === pointId)?.bodyId;
+  return bodyId === undefined ? undefined : rig.bodies.find(({ id }) => id === bodyId);
+}
+
+/** The point that a chain starts from; undefined where it starts in the air. */
+export function pointOfChain(rig: Rig, { from }: Chain): RigPoint | undefined {
+  return from.kind === 'point' ? rig.points.find(({ id }) => id === from.pointId) : undefined;
+}
+
+/** The body that a chain starts from; undefined where it starts in the air. */
+export function bodyOfChain(rig: Rig, { from }: Chain): Body | undefined {
+  return from.kind === 'point' ? bodyOfPoint(rig, from.pointId) : undefined;
+}
+
+/** Diameter of what a strap goes round, metres; undefined where the body has none on record. */
+export function roundDiameterM(body: Body | undefined): number | undefined {
+  if (body?.kind === 'tree') return body.trunkDiameterM;
+  return body?.kind === 'rock' || body?.kind === 'structure' ? body.diameterM : undefined;
 }
 
 /** Where a point stands in space, metres. */
@@ -43,7 +73,7 @@ export function pointPosition(rig: Rig, point: RigPoint): Vec3 {
   const body = rig.bodies.find(({ id }) => id === point.bodyId);
   invariant(body !== undefined, `point ${point.id} has no body`);
   const { place } = point;
-  if (place.kind === 'on-trunk' || body.kind !== 'vehicle') return raised(rig, body.xM, body.yM, place.heightM);
+  if (place.kind !== 'on-vehicle' || !('headingRad' in body)) return raised(rig, body.xM, body.yM, place.heightM);
   const forward = ahead(body.headingRad);
   const x = body.xM + forward.x * place.forwardM - forward.y * place.leftM;
   const y = body.yM + forward.y * place.forwardM + forward.x * place.leftM;

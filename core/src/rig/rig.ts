@@ -1,61 +1,55 @@
 import type { TypeOf } from '../codec/codec.ts';
-import { choice, day, flag, id, numeric, text } from '../codec/scalars.ts';
+import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, optional, record, tagged } from '../codec/structures.ts';
-import { depths, footings, soils, surfaces, woods } from '../policy/policy.ts';
+import { depths, plainBends, soils, surfaces } from '../policy/policy.ts';
+import {
+  animalBody,
+  bearing,
+  coordinate,
+  crewBody,
+  deadmanBody,
+  groundAnchorBody,
+  judgement,
+  looseBody,
+  personBody,
+  picketsBody,
+  rockBody,
+  treeBody,
+  vehicleBody,
+} from './bodies.ts';
 
-const coordinate = numeric({ min: -1000, max: 1000 });
-/** Bearing clockwise from north (the y axis), rad. */
-const bearing = numeric({ min: -7, max: 7 });
-
-const vehicleBody = record({
-  id,
-  kind: choice(['vehicle']),
-  label: text({ maxLength: 80 }),
-  /** The register's vehicle, where it is one. */
-  vehicleId: optional(id),
-  xM: coordinate,
-  yM: coordinate,
-  headingRad: bearing,
-  massKg: numeric({ above: 0, max: 200_000 }),
-  lengthM: numeric({ above: 0, max: 30 }),
-  widthM: numeric({ above: 0, max: 5 }),
-});
-
-const judgement = record({
-  workingN: numeric({ above: 0, max: 1e7 }),
-  failingN: numeric({ above: 0, max: 1e7 }),
-  person: text(),
-  on: day,
-  reason: text(),
-});
-
-const treeBody = record({
-  id,
-  kind: choice(['tree']),
-  label: text({ maxLength: 80 }),
-  xM: coordinate,
-  yM: coordinate,
-  trunkDiameterM: numeric({ above: 0, max: 5 }),
-  wood: choice(woods),
-  footing: choice(footings),
-  state: choice(['live', 'dead', 'rotten']),
-  leanRad: numeric({ min: 0, max: Math.PI / 2 }),
-  /** A person's own working and failing number, in place of the formula's. */
-  judged: optional(judgement),
-});
-
+const height = numeric({ min: -20, max: 50 });
 const pointCodec = record({
   id,
   bodyId: id,
   label: text({ maxLength: 80 }),
   place: tagged({
-    'on-vehicle': record({ kind: choice(['on-vehicle']), forwardM: coordinate, leftM: coordinate, heightM: numeric({ min: 0, max: 50 }) }),
-    'on-trunk': record({ kind: choice(['on-trunk']), heightM: numeric({ min: 0, max: 50 }) }),
+    /** On a body with a heading: a vehicle or a loose load. */
+    'on-vehicle': record({ kind: choice(['on-vehicle']), forwardM: coordinate, leftM: coordinate, heightM: height }),
+    'on-trunk': record({ kind: choice(['on-trunk']), heightM: height }),
+    /** On any other body, at a height above the ground. */
+    'at-height': record({ kind: choice(['at-height']), heightM: height }),
   }),
 });
 
 /** What a piece does at its place; the picker and the rules read it. */
-export const roles = ['winch', 'winch-line', 'extension', 'tree-strap', 'strap', 'connector', 'pulley', 'line-end', 'point'] as const;
+export const roles = [
+  'winch',
+  'winch-line',
+  'extension',
+  'tree-strap',
+  'strap',
+  'connector',
+  'pulley',
+  'line-end',
+  'point',
+  'grip',
+  'anchor',
+  'chain',
+  /** The rope or strap of a tow; the rope of a line that no winch drives. */
+  'tow-rope',
+  'rope',
+] as const;
 export type Role = (typeof roles)[number];
 
 const useCodec = record({
@@ -71,22 +65,46 @@ const useCodec = record({
   judged: optional(judgement),
 });
 
+const toChain = record({ kind: choice(['chain']), chainId: id });
+const toJoint = record({ kind: choice(['joint']), jointId: id });
+
 const chainCodec = record({
   id,
-  from: tagged({ point: record({ kind: choice(['point']), pointId: id }) }),
-  /** From the body outwards; the last one holds the pulley or the line's end. */
+  from: tagged({ point: record({ kind: choice(['point']), pointId: id }), joint: toJoint }),
+  /** Where its outer end goes; missing where it holds a line's bend or end. */
+  to: optional(tagged({ joint: toJoint, grip: record({ kind: choice(['grip']), gripId: id }) })),
+  /** From the body outwards; the last one holds the pulley, the line's end, the joint or the grip. */
   pieces: list(useCodec, { min: 1, max: 50 }),
 });
 
 const lineCodec = record({
   id,
-  /** The winch that drives it, and the point where the line leaves (the fairlead). */
-  drive: tagged({ winch: record({ kind: choice(['winch']), pointId: id, use: useCodec }) }),
-  /** The winch line, then extensions joined to its end. */
+  drive: tagged({
+    /** The winch that drives it, and the point where the line leaves (the fairlead). */
+    winch: record({ kind: choice(['winch']), pointId: id, use: useCodec }),
+    /** People who haul by hand, at their crew's point. */
+    hand: record({ kind: choice(['hand']), pointId: id }),
+    /** A vehicle that drives off with the line on a chain of its own: steady, or with a run-up. */
+    tow: record({ kind: choice(['tow']), chainId: id, manner: choice(['steady', 'run-up']) }),
+    /** No drive: both ends are held, and the rope between them is so long. */
+    held: record({
+      kind: choice(['held']),
+      end: tagged({ chain: toChain, joint: toJoint }),
+      lengthM: numeric({ above: 0, max: 1000 }),
+    }),
+  }),
+  /** The line, then extensions joined to its end. */
   ropes: list(useCodec, { min: 1, max: 10 }),
   /** Bends between drive and end. */
-  via: list(tagged({ pulley: record({ kind: choice(['pulley']), chainId: id }) }), { max: 40 }),
-  to: tagged({ chain: record({ kind: choice(['chain']), chainId: id }) }),
+  via: list(
+    tagged({
+      pulley: record({ kind: choice(['pulley']), chainId: id }),
+      /** A plain bend over something that stands still: an edge, a trunk, a roller. */
+      edge: record({ kind: choice(['edge']), pointId: id, bend: choice(plainBends), radiusM: optional(numeric({ above: 0, max: 10 })) }),
+    }),
+    { max: 40 },
+  ),
+  to: tagged({ chain: toChain, joint: toJoint }),
 });
 
 const situationCodec = record({
@@ -112,22 +130,99 @@ const situationCodec = record({
   ),
 });
 
+/** What the load asks for where it is more than a stuck vehicle that is to drive on. */
+const taskCodec = tagged({
+  drag: record({ kind: choice(['drag']), bearingRad: bearing, friction: optional(numeric({ min: 0, max: 5 })) }),
+  /** Setting upright: lever of the weight and height of the line about the edge it turns on. */
+  right: record({
+    kind: choice(['right']),
+    bearingRad: bearing,
+    leverM: numeric({ above: 0, max: 10 }),
+    lineHeightM: numeric({ above: 0, max: 10 }),
+  }),
+  /** Up a ramp on to a deck. */
+  deck: record({ kind: choice(['deck']), rampRad: numeric({ min: 0, max: Math.PI / 4 }) }),
+});
+
+export const purposes = ['recover', 'lower', 'hold', 'respool'] as const;
+const gripCodec = record({
+  id,
+  lineId: id,
+  /** Which strand it sits on, the drive's being 0, counted without the grips. */
+  strand: numeric({ min: 0, max: 100, integer: true }),
+  /** Rope between the grip and the line's last end. */
+  toEndM: numeric({ above: 0, max: 1000 }),
+});
+
+const lanyardCodec = record({
+  id,
+  gearId: optional(id),
+  /** The piece that it catches. */
+  useId: id,
+  to: tagged({
+    /** Something that stands still. */
+    point: record({ kind: choice(['point']), pointId: id }),
+    /** A grip on a strand that moves along with the piece. */
+    strand: record({ kind: choice(['strand']), lineId: id, strand: numeric({ min: 0, max: 100, integer: true }) }),
+  }),
+});
+
+const backAnchorCodec = record({
+  id,
+  /** The point of the vehicle that is held, and the point that holds it. */
+  vehiclePointId: id,
+  anchorPointId: id,
+  pieces: list(useCodec, { min: 1, max: 20 }),
+});
+
 export const rigCodec = record({
   ground: record({ slopeRad: numeric({ min: 0, max: Math.PI / 2 }), uphillRad: bearing }),
-  bodies: list(tagged({ vehicle: vehicleBody, tree: treeBody }), { min: 1, max: 50 }),
+  bodies: list(
+    tagged({
+      vehicle: vehicleBody,
+      tree: treeBody,
+      rock: rockBody,
+      structure: rockBody,
+      'ground-anchor': groundAnchorBody,
+      pickets: picketsBody,
+      deadman: deadmanBody,
+      load: looseBody,
+      person: personBody,
+      animal: animalBody,
+      crew: crewBody,
+    }),
+    { min: 1, max: 100 },
+  ),
   points: list(pointCodec, { max: 100 }),
+  /** Where chains or line ends meet in the air: the apex of a bridle, the end of another line. */
+  joints: optional(list(record({ id, label: text({ maxLength: 80 }) }), { max: 40 })),
   chains: list(chainCodec, { max: 100 }),
-  /** One driven line; several drives at once share the pull and will come with their own sharing rule. */
-  lines: list(lineCodec, { min: 1, max: 1 }),
+  grips: optional(list(gripCodec, { max: 20 })),
+  lines: list(lineCodec, { min: 1, max: 8 }),
+  /** What the rig is for; missing: to recover. Lowering and holding pull against the travel of the load. */
+  purpose: optional(choice(purposes)),
   /** What is to move, which way along its heading, and how far until it is free. */
-  load: record({ bodyId: id, travel: choice(['ahead', 'astern']), travelM: numeric({ min: 0, max: 500 }) }),
+  load: record({
+    bodyId: id,
+    travel: choice(['ahead', 'astern']),
+    travelM: numeric({ min: 0, max: 500 }),
+    task: optional(taskCodec),
+  }),
+  /** How several drives share the pull, as a person states it; missing: by their rated pulls. */
+  sharing: optional(
+    record({ statedBy: text(), shares: list(record({ lineId: id, share: numeric({ above: 0, max: 1000 }) }), { min: 2, max: 8 }) }),
+  ),
   situation: situationCodec,
   /** A pull that a person chose instead of the estimate, with the reason. */
   chosenPull: optional(record({ pullN: numeric({ above: 0, max: 1e8 }), person: text(), reason: text() })),
   /** A line-pull limit that a load cell or limiter holds, stated by a named person. */
   limiter: optional(record({ pullN: numeric({ above: 0, max: 1e7 }), statedBy: text() })),
+  backAnchors: optional(list(backAnchorCodec, { max: 10 })),
   /** Dampers by line and strand, the drive's strand being 0. */
   dampers: list(record({ id, lineId: id, strand: numeric({ min: 0, max: 100, integer: true }), gearId: id })),
+  lanyards: optional(list(lanyardCodec, { max: 20 })),
+  /** Tools of the register that are used on the spot. */
+  tools: optional(list(id, { max: 40 })),
   /** Answers to questions that only somebody on the spot can give, by question id. */
   answers: dictionary(choice(['yes', 'no'])),
 });
@@ -136,6 +231,13 @@ export type Rig = TypeOf<typeof rigCodec>;
 export type Body = Rig['bodies'][number];
 export type VehicleBody = Extract<Body, { readonly kind: 'vehicle' }>;
 export type TreeBody = Extract<Body, { readonly kind: 'tree' }>;
+export type LooseBody = Extract<Body, { readonly kind: 'load' }>;
+/** A body that may be the load: it has a mass, a size and a heading. */
+export type LoadBody = VehicleBody | LooseBody;
+export type Joint = NonNullable<Rig['joints']>[number];
+export type Grip = NonNullable<Rig['grips']>[number];
+export type Lanyard = NonNullable<Rig['lanyards']>[number];
+export type BackAnchor = NonNullable<Rig['backAnchors']>[number];
 export type RigPoint = Rig['points'][number];
 export type Chain = Rig['chains'][number];
 export type Line = Rig['lines'][number];

@@ -73,6 +73,13 @@ export const gear: readonly GearFacts[] = [
       leftM: 0,
       heightM: 0.75,
       spoolState: 'under-tension',
+      control: 'wireless',
+      noLoadCurrentA: 70,
+      fullLoadCurrentA: 420,
+      noLoadSpeedMPerMin: 8,
+      fullLoadSpeedMPerMin: 2,
+      alternatorA: 120,
+      batteryAh: 95,
     },
   }),
   piece({
@@ -179,7 +186,14 @@ export function exampleCase({
         { id: 'd2', lineId: 'line', strand: 1, gearId: 'D-2' },
       ],
       answers: answered
-        ? { 'strap-twisted.tree-strap': yes, 'knot-placement.anchor-connector': yes, 'knot-placement.return-connector': yes }
+        ? {
+            'strap-twisted.tree-strap': yes,
+            'knot-placement.anchor-connector': yes,
+            'knot-placement.return-connector': yes,
+            'cut-off-out-of-reach.rig': yes,
+            'engine-off.rig': yes,
+            'operator-not-placed.rig': yes,
+          }
         : {},
     },
     gear,

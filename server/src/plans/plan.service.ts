@@ -8,18 +8,7 @@ import {
   type PlanView,
   type RigFileView,
 } from '@wainrope/contract';
-import {
-  type Case,
-  caseCodec,
-  gearIdsOf,
-  judge,
-  type Report,
-  RIG_FILE_FORMAT,
-  RIG_FILE_VERSION,
-  type Rig,
-  read,
-  readRig,
-} from '@wainrope/core';
+import { type Case, gearIdsOf, judge, type Report, RIG_FILE_FORMAT, RIG_FILE_VERSION, type Rig, readCase, readRig } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -123,7 +112,7 @@ export class PlanService {
   }
 
   private savedCase(plan: StoredPlan): Case {
-    const result = read(caseCodec, plan.judgedCase);
+    const result = readCase(plan.judgedCase);
     if (!result.ok)
       throw new Error(
         `Plan ${plan.planId} version ${plan.version} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`,

@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { TeamView } from '@wainrope/contract';
-import { canonicalJson, type Policy, policyCodec, read, teamStandard } from '@wainrope/core';
+import { canonicalJson, type Policy, readPolicy, teamStandard } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -59,7 +59,7 @@ export class TeamService {
 
   async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
     const row = await this.repository.policy(trx);
-    const result = read(policyCodec, row.content);
+    const result = readPolicy(row.content);
     if (!result.ok)
       throw new Error(`Policy ${row.policy_version_id} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
     return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };

@@ -1,14 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import {
-  type DangerCircle,
-  dangerCircles,
-  type GearFacts,
-  length,
-  type Policy,
-  type Report,
-  type Rig,
-  type TreeBody,
-} from '@wainrope/core';
+import { type GearFacts, length, type Report, type Rig, type TreeBody } from '@wainrope/core';
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch } from '../store.ts';
@@ -21,7 +12,6 @@ interface PlanSheetProps {
   readonly rig: Rig;
   readonly report: Report;
   readonly gear: ReadonlyMap<string, GearFacts>;
-  readonly policy: Policy;
   readonly selectedSubjectId: string | undefined;
 }
 
@@ -66,7 +56,7 @@ function useTreeMoves(
 }
 
 /** The site from above, to scale: north is up. */
-export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: PlanSheetProps) {
+export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetProps) {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const { units, figure } = useFigures();
@@ -79,7 +69,7 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
     freeze: setFrozen,
     touched: () => dispatch(placeSelected(report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === tree?.id)?.id)),
   });
-  const circles = dangerCircles(report.strands, policy.care.zoneFactor.value);
+  const circles = report.zones.flatMap((zone) => zone.circles);
   const strands = `${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch`;
   return (
     <div ref={holder} className="relative h-full min-h-64 w-full overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
@@ -92,7 +82,7 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
       >
         <Ground rig={rig} view={view} size={size} />
         <Tufts rig={rig} report={report} view={view} size={size} labels={labels} />
-        <Zones circles={circles} view={view} />
+        <Zones report={report} view={view} />
         <RigDrawing
           rig={rig}
           report={report}
@@ -118,26 +108,82 @@ export function PlanSheet({ rig, report, gear, policy, selectedSubjectId }: Plan
   );
 }
 
-/** Washes with dotted rims round every end and pulley. */
-function Zones({ circles, view }: { readonly circles: readonly DangerCircle[]; readonly view: View }) {
-  return circles.map(({ centre, radiusM }, index) => {
-    const { x, y } = toScreen(view, centre);
-    return (
-      <circle
-        key={index}
-        cx={x}
-        cy={y}
-        r={radiusM * view.scale}
-        fill="var(--rust)"
-        fillOpacity="0.022"
-        stroke="var(--rust)"
-        strokeOpacity="0.7"
-        strokeWidth="1.3"
-        strokeDasharray="1.5 6"
-        strokeLinecap="round"
-      />
-    );
-  });
+/** Washes with dotted rims round every end and pulley, a band along every strand, a wash inside every bend, and where parts would leave to. */
+function Zones({ report, view }: { readonly report: Report; readonly view: View }) {
+  const outline = (points: readonly { readonly x: number; readonly y: number }[]) =>
+    points
+      .map((point) => toScreen(view, point))
+      .map(({ x, y }) => `${x},${y}`)
+      .join(' ');
+  return (
+    <g pointerEvents="none">
+      {report.zones.flatMap(({ lineId, circles, corridors, bends }) => [
+        ...bends.map(({ apex, a, b }, index) => (
+          <polygon key={`${lineId}-bend-${index}`} data-zone="bend" points={outline([apex, a, b])} fill="var(--rust)" fillOpacity="0.03" />
+        )),
+        ...corridors.map(({ corners }, index) => (
+          <polygon
+            key={`${lineId}-corridor-${index}`}
+            data-zone="corridor"
+            points={outline(corners)}
+            fill="var(--rust)"
+            fillOpacity="0.06"
+            stroke="var(--rust)"
+            strokeOpacity="0.28"
+          />
+        )),
+        ...circles.map(({ centre, radiusM }, index) => {
+          const { x, y } = toScreen(view, centre);
+          return (
+            <circle
+              key={`${lineId}-circle-${index}`}
+              data-zone="circle"
+              cx={x}
+              cy={y}
+              r={radiusM * view.scale}
+              fill="var(--rust)"
+              fillOpacity="0.022"
+              stroke="var(--rust)"
+              strokeOpacity="0.7"
+              strokeWidth="1.3"
+              strokeDasharray="1.5 6"
+              strokeLinecap="round"
+            />
+          );
+        }),
+      ])}
+      {report.breaks.flatMap(({ lineId, flights }) =>
+        flights.map(({ chainId, from, along }) => (
+          <Flight key={`${lineId}-${chainId}`} from={toScreen(view, from)} dx={along.x} dy={-along.y} />
+        )),
+      )}
+    </g>
+  );
+}
+
+/** Length of the arrow that shows where a part would fly, pixels. */
+const FLIGHT_PX = 46;
+
+/** Which way a part leaves if what holds it lets go. */
+function Flight({ from, dx, dy }: { readonly from: { readonly x: number; readonly y: number }; readonly dx: number; readonly dy: number }) {
+  const size = Math.hypot(dx, dy);
+  if (size < 0.05) return null;
+  const [ux, uy] = [dx / size, dy / size];
+  const [start, tip] = [
+    { x: from.x + 14 * ux, y: from.y + 14 * uy },
+    { x: from.x + FLIGHT_PX * ux, y: from.y + FLIGHT_PX * uy },
+  ];
+  const barb = (side: number) => `${tip.x - 9 * ux + side * 5 * -uy} ${tip.y - 9 * uy + side * 5 * ux}`;
+  return (
+    <path
+      data-flight
+      d={`M${start.x} ${start.y}L${tip.x} ${tip.y}M${barb(1)}L${tip.x} ${tip.y}L${barb(-1)}`}
+      fill="none"
+      stroke="var(--rust)"
+      strokeWidth="2"
+      strokeLinecap="round"
+    />
+  );
 }
 
 interface TuftsProps {

@@ -139,7 +139,7 @@ function Workplace({ report, rig, subject, facts, register: { pieces, team, poli
         use={use}
         pieces={pieces}
         today={team.today}
-        vehicleId={loadBody(rig).vehicleId}
+        vehicleId={vehicleIdOf(rig)}
         choose={choose}
         close={() => setChoosing(undefined)}
       />
@@ -220,7 +220,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
       </div>
     </aside>
   );
-  const sheet = <PlanSheet rig={rig} report={report} gear={facts} policy={subject.policy} selectedSubjectId={place?.subject.id} />;
+  const sheet = <PlanSheet rig={rig} report={report} gear={facts} selectedSubjectId={place?.subject.id} />;
   const path = <LoadPath report={report} selectedSubjectId={place?.subject.id} select={select} />;
   if (narrow)
     return (
@@ -242,4 +242,10 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
       <div className="shrink-0 border-t border-ink bg-sheet">{path}</div>
     </>
   );
+}
+
+/** The register's vehicle that is to move, where it is one. */
+function vehicleIdOf(rig: Rig): string | undefined {
+  const load = loadBody(rig);
+  return load.kind === 'vehicle' ? load.vehicleId : undefined;
 }

@@ -1,5 +1,6 @@
-import type { GearFacts, Report, Rig, TreeBody, VehicleBody } from '@wainrope/core';
+import { bodyOfChain, type GearFacts, type Report, type Rig, type TreeBody, type VehicleBody } from '@wainrope/core';
 import { Fragment } from 'react';
+import { OtherBody } from './OtherBody.tsx';
 import type { Point2 } from './place-labels.ts';
 import { strapOutline, toScreen, type View } from './plan-sheet-layout.ts';
 
@@ -24,18 +25,15 @@ export function RigDrawing({ rig, report, view, gear, selectedSubjectId, select 
   };
   return (
     <g>
-      {rig.bodies.map((body) =>
-        body.kind === 'tree' ? (
-          <Tree key={body.id} tree={body} view={view} selected={body.id === selectedSubjectId} />
-        ) : (
-          <Vehicle key={body.id} vehicle={body} view={view} />
-        ),
-      )}
+      {rig.bodies.map((body) => {
+        if (body.kind === 'tree') return <Tree key={body.id} tree={body} view={view} selected={body.id === selectedSubjectId} />;
+        if (body.kind === 'vehicle') return <Vehicle key={body.id} vehicle={body} view={view} />;
+        return <OtherBody key={body.id} body={body} view={view} selected={body.id === selectedSubjectId} />;
+      })}
       {report.pulleys.map(({ chainId, root, at: tip }) => {
         const chain = rig.chains.find(({ id }) => id === chainId);
-        const point = rig.points.find(({ id }) => id === chain?.from.pointId);
-        const tree = rig.bodies.find((body) => body.id === point?.bodyId);
         if (!chain) return null;
+        const tree = bodyOfChain(rig, chain);
         const outline = tree?.kind === 'tree' ? strapOutline(tree, chain, { root, tip }, gear) : undefined;
         const lit = chain.pieces[0]?.id === selectedSubjectId;
         return (
@@ -47,12 +45,12 @@ export function RigDrawing({ rig, report, view, gear, selectedSubjectId, select 
           </Fragment>
         );
       })}
-      {report.strands.map((strand) => (
+      {report.strands.map((strand, index) => (
         <RopeStrand
-          key={strand.index}
+          key={`${strand.lineId}.${strand.index}`}
           d={line(at(strand.from), at(strand.to))}
-          index={strand.index}
-          onPick={() => pick(rig.lines[0]?.ropes[0]?.id)}
+          index={index}
+          onPick={() => pick(rig.lines.find(({ id }) => id === strand.lineId)?.ropes[0]?.id)}
         />
       ))}
       {report.pulleys.map(({ chainId, at: tip, strandAngleRad }) => {

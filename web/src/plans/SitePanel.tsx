@@ -71,7 +71,7 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
     <Group title="Vehicle and line">
       <Choice
         label="Vehicle"
-        value={body.vehicleId ?? ''}
+        value={(body.kind === 'vehicle' ? body.vehicleId : undefined) ?? ''}
         options={vehicles.map(({ vehicleId }) => vehicleId)}
         words={(id) => `${byId(id)?.name}${winchOf(pieces, id) ? '' : ' (no winch)'}`}
         disabled={(id) => winchOf(pieces, id) === undefined}
@@ -291,11 +291,12 @@ function PullBand({ rig, report, policy, apply }: SitePanelProps) {
   const { effort } = report;
   if (!effort) return null;
   const slopeRad = slopeAlong(rig.ground, travelDirection(rig));
-  const actions = cheaperActions({ ...body, slopeRad, situation: rig.situation }, policy);
+  const actions = body.kind === 'vehicle' && !rig.load.task ? cheaperActions({ ...body, slopeRad, situation: rig.situation }, policy) : [];
   const by = {
     mire: 'planned on the depth',
     'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,
     'runs-by-itself': 'it may run by itself: the largest is held',
+    spooling: 'what a line is spooled under',
   }[effort.plannedBy];
   return (
     <fieldset>

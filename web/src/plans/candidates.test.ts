@@ -1,4 +1,4 @@
-import { type GearFacts, pieceLimit, teamStandard, usualUse } from '@wainrope/core';
+import { type GearFacts, pieceLimit, teamStandard, usesOf, usualUse } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { filterPieces } from '../gear/gear-filter.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
@@ -93,10 +93,7 @@ const winch = pieces[0]?.facts;
 if (winch?.kind !== 'winch') throw new Error('no winch');
 const laid = layPlan({ base, pieces, today: '2026-06-01', layout: 'doubled-back', vehicle, tree, winch, strapHeightM: 0.3, chosen: {} });
 const rig = { ...base, ...laid };
-const chosen = (id: string, from = rig) =>
-  [...from.lines.flatMap((line) => [line.drive.use, ...line.ropes]), ...from.chains.flatMap((chain) => chain.pieces)].find(
-    (use) => use.id === id,
-  );
+const chosen = (id: string, from = rig) => usesOf(from).find(({ use }) => use.id === id)?.use;
 
 describe('laying a plan from the register', () => {
   it('fills every place with the strongest usable piece, each piece once', () => {

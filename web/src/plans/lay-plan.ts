@@ -6,6 +6,7 @@ import {
   layoutOf,
   laySelfRecovery,
   type PieceUse,
+  pointOfChain,
   type Rig,
   type SelfRecoveryLayout,
   type Surface,
@@ -161,7 +162,7 @@ export function relayEdits({ rig, pieces, today, layout = layoutOf(rig), vehicle
 export function choosePieceEdits(rig: Rig, use: PieceUse, piece: RegisterPiece): readonly Edit[] {
   const choose: Edit = { kind: 'choose-piece', useId: use.id, gearId: piece.gear.gearId };
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-  const point = rig.points.find(({ id }) => id === chain?.from.pointId);
+  const point = chain && pointOfChain(rig, chain);
   if (piece.facts.kind !== 'recovery-point' || point?.place.kind !== 'on-vehicle') return [choose];
   const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = piece.facts.attributes;
   return [

@@ -6,6 +6,7 @@ import {
   type Figure,
   force,
   type GearFacts,
+  type LoadBody,
   length,
   mass,
   type Report,
@@ -15,7 +16,6 @@ import {
   type TreeBody,
   travelDirection,
   type Vec3,
-  type VehicleBody,
 } from '@wainrope/core';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment } from './place-labels.ts';
 
@@ -40,8 +40,8 @@ export const toScreen = ({ scale, originX, originY }: View, { x, y }: { readonly
 const MARGIN = { x: 96, y: 64 };
 const CLOSEST_SCALE = 70;
 
-/** The four corners of a vehicle on the map, metres. */
-export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: VehicleBody): readonly Point2[] {
+/** The four corners of a vehicle or a loose load on the map, metres. */
+export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: LoadBody): readonly Point2[] {
   const forward = ahead(headingRad);
   return [
     [1, 1],
@@ -55,8 +55,8 @@ export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: VehicleB
 }
 
 function bodyPoints(body: Body): readonly Point2[] {
-  if (body.kind === 'vehicle') return vehicleCorners(body);
-  const r = body.trunkDiameterM;
+  if (body.kind === 'vehicle' || body.kind === 'load') return vehicleCorners(body);
+  const r = body.kind === 'tree' ? body.trunkDiameterM : 0.5;
   return [
     { x: body.xM - r, y: body.yM - r },
     { x: body.xM + r, y: body.yM + r },
@@ -167,9 +167,11 @@ const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the s
 export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
-  const bodies = rig.bodies.map((body) => boxOf(bodyPoints(body).map(at), body.kind === 'tree' ? 16 : 2));
+  const bodies = rig.bodies.map((body) => boxOf(bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16));
   const wishes = [
-    ...report.strands.map((strand, index) => strandWish(strand, strands[index] as Segment, figure)),
+    ...report.strands.map((strand, index) =>
+      strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legName(rig, strand) }),
+    ),
     ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
     ...rig.bodies.map((body, index) => bodyWish({ body, rig, report, box: bodies[index] as Box, figure })),
   ];
@@ -188,7 +190,22 @@ function boxOf(points: readonly Point2[], grow: number): Box {
   return { x, y, width: Math.max(...xs) + grow - x, height: Math.max(...ys) + grow - y };
 }
 
-function strandWish(strand: Report['strands'][number], { from, to }: Segment, figure: LabelInput['figure']): LabelWish {
+/** What a strand is called on the sheet: the winch's own leg, the one that comes back, else its number. */
+export function legName(rig: Rig, { lineId, index }: Pick<Report['strands'][number], 'lineId' | 'index'>): string {
+  const line = rig.lines.find(({ id }) => id === lineId);
+  if (index === 0 && line?.drive.kind === 'winch') return 'winch leg';
+  if (index === 0 && line?.drive.kind === 'hand') return 'hand leg';
+  if (index === 1 && line?.via.length === 1 && line.drive.kind === 'winch') return 'return leg';
+  return `leg ${index + 1}`;
+}
+
+interface StrandWish {
+  readonly figure: LabelInput['figure'];
+  readonly id: string;
+  readonly name: string;
+}
+
+function strandWish(strand: Report['strands'][number], { from, to }: Segment, { figure, id, name }: StrandWish): LabelWish {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const size = Math.max(1, Math.hypot(dx, dy));
   const [nx, ny] = [-dy / size, dx / size];
@@ -199,10 +216,9 @@ function strandWish(strand: Report['strands'][number], { from, to }: Segment, fi
       [away, away + 26].map((off) => ({ x: from.x + dx * share + nx * off * side, y: from.y + dy * share + ny * off * side })),
     ),
   );
-  const name = strand.index === 0 ? 'winch leg' : 'return leg';
   const greatest = strand.greatestN === undefined ? '' : ` · greatest ${figure(force(strand.greatestN))}`;
   return {
-    id: `strand-${strand.index}`,
+    id,
     lines: [
       { text: strand.plannedN === undefined ? '–' : figure(force(strand.plannedN)), strong: true },
       { text: `${name} ${figure(length(strand.lengthM))}${greatest}`, strong: false },
@@ -264,32 +280,37 @@ function bodyWish({ body, rig, report, box, figure }: BodyWishInput): LabelWish 
       { x: centre.x + shift, y: box.y + box.height + 26 * far },
     ]),
   ]);
-  if (body.kind === 'tree') {
-    const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);
-    const height = rig.points.find((point) => point.bodyId === body.id && point.place.kind === 'on-trunk')?.place.heightM;
-    const judged = [
-      anchor?.wllN === undefined ? undefined : `judged ${figure(force(anchor.wllN))}`,
-      height === undefined ? undefined : `strap ${height.toFixed(1)} m up`,
-    ]
-      .filter(Boolean)
-      .join(' · ');
-    return {
-      id: body.id,
-      lines: [
-        { text: `${body.label}, ${body.trunkDiameterM.toFixed(2)} m`, strong: true },
-        { text: judged, strong: false },
-      ],
-      centres: beside,
-    };
-  }
+  const lines =
+    body.kind === 'vehicle' || body.kind === 'load' ? movingLines({ body, rig, figure }) : standingLines({ body, rig, report, figure });
+  return { id: body.id, lines, centres: beside };
+}
+
+interface LinesInput<B> {
+  readonly body: B;
+  readonly rig: Rig;
+  readonly figure: LabelInput['figure'];
+}
+
+/** What stands beside an anchor or a person: what it is, what it is trusted with, how high the strap sits. */
+function standingLines({ body, rig, report, figure }: LinesInput<Body> & { readonly report: Report }): LabelWish['lines'] {
+  const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);
+  const height = rig.points.find((point) => point.bodyId === body.id && point.place.kind === 'on-trunk')?.place.heightM;
+  const size = body.kind === 'tree' ? `, ${body.trunkDiameterM.toFixed(2)} m` : '';
+  const detail = [
+    anchor?.wllN === undefined ? undefined : `judged ${figure(force(anchor.wllN))}`,
+    height === undefined ? undefined : `strap ${height.toFixed(1)} m up`,
+    body.kind === 'person' ? body.duty.replaceAll('-', ' ') : undefined,
+    body.kind === 'crew' ? `${body.people} people hauling` : undefined,
+  ].filter((entry) => entry !== undefined);
+  return [{ text: `${body.label}${size}`, strong: true }, ...(detail.length > 0 ? [{ text: detail.join(' · '), strong: false }] : [])];
+}
+
+/** What stands beside a vehicle or a load: its mass, and for the one that is to move how it sits. */
+function movingLines({ body, rig, figure }: LinesInput<LoadBody>): LabelWish['lines'] {
+  const head = { text: `${body.label}, ${figure(mass(body.massKg))}`, strong: true };
+  if (body.id !== rig.load.bodyId) return [head];
   const slope = slopeAlong(rig.ground, travelDirection(rig));
   const tilt = Math.abs(slope) < 0.004 ? 'level' : `${figure(angle(Math.abs(slope)))} ${slope > 0 ? 'up' : 'down'}`;
-  return {
-    id: body.id,
-    lines: [
-      { text: `${body.label}, ${figure(mass(body.massKg))}`, strong: true },
-      { text: `${DEPTH_WORDS[rig.situation.depth]} · ${tilt}`, strong: false },
-    ],
-    centres: beside,
-  };
+  const sunk = body.kind === 'vehicle' && !rig.load.task ? `${DEPTH_WORDS[rig.situation.depth]} · ` : '';
+  return [head, { text: `${sunk}${tilt}`, strong: false }];
 }

@@ -25,4 +25,7 @@ export const methodWords = {
   fractions: 'Share of weight by surface',
   mire: 'Multiple of weight by depth',
   physics: 'Slope, rolling, suction',
+  dragging: 'Dragging over the ground',
+  righting: 'Setting upright',
+  spooling: 'Spooling under tension',
 } as const;

@@ -1,7 +1,7 @@
 import { isPulley, type Pulley } from '../../gear/pulleys.ts';
 import type { PieceUse } from '../../rig/rig.ts';
 import { gearOf } from '../../rig/rig-network.ts';
-import { type Assessment, driveLine } from '../assessment.ts';
+import type { Assessment } from '../assessment.ts';
 import { isRope } from '../drum-report.ts';
 
 /** A rope meeting a pulley. */
@@ -13,14 +13,15 @@ export interface RopeOnPulley {
   readonly ropeDiameterM: number | undefined;
 }
 
-/** Every bend of the line with the winch line that runs over it. */
-export function ropesOnPulleys({ rig, gear }: Assessment): readonly RopeOnPulley[] {
-  const line = driveLine(rig);
-  const rope = line.ropes[0] && gearOf(line.ropes[0], gear);
-  return line.via.flatMap(({ chainId }) => {
-    const use = rig.chains.find(({ id }) => id === chainId)?.pieces.at(-1);
-    const pulley = use && gearOf(use, gear);
-    if (!use || !isPulley(pulley) || !isRope(rope)) return [];
-    return [{ use, pulley, ropeTag: rope.tag, steel: rope.kind === 'winch-line-steel', ropeDiameterM: rope.attributes.ropeDiameterM }];
+/** Every pulley of every line with the rope that runs over it first. */
+export function ropesOnPulleys({ rig, gear, network }: Assessment): readonly RopeOnPulley[] {
+  return network.lines.flatMap(({ line, stops }) => {
+    const rope = line.ropes[0] && gearOf(line.ropes[0], gear);
+    return stops.flatMap(({ kind, chainId }) => {
+      const use = kind === 'pulley' ? rig.chains.find(({ id }) => id === chainId)?.pieces.at(-1) : undefined;
+      const pulley = use && gearOf(use, gear);
+      if (!use || !isPulley(pulley) || !isRope(rope)) return [];
+      return [{ use, pulley, ropeTag: rope.tag, steel: rope.kind === 'winch-line-steel', ropeDiameterM: rope.attributes.ropeDiameterM }];
+    });
   });
 }

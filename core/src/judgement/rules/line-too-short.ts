@@ -1,5 +1,5 @@
 import { length, rich } from '../../quantity/format.ts';
-import { notFound, type Rule, rigSubject } from '../rule.ts';
+import { answerWinches, type Rule } from '../rule.ts';
 
 export const lineTooShort: Rule = {
   code: 'line-too-short',
@@ -7,15 +7,13 @@ export const lineTooShort: Rule = {
   softenable: false,
   why: 'There is less rope than the rig needs.',
   needs: 'length of the line, the layout',
-  check: ({ drum }) => {
-    if (drum.kind !== 'too-short') return [notFound(rigSubject)];
-    return [
-      {
-        kind: 'found',
-        subject: rigSubject,
-        title: rich`The line is too short`,
-        detail: rich`The rig needs ${length(drum.lineOutM)} from the drum; the line is ${length(drum.ropeM)}. Take a nearer anchor, or put an extension in the anchor leg.`,
-      },
-    ];
-  },
+  check: (assessment) =>
+    answerWinches(assessment, ({ drum }) =>
+      drum.kind === 'too-short'
+        ? {
+            title: rich`The line is too short`,
+            detail: rich`The rig needs ${length(drum.lineOutM)} from the drum; the line is ${length(drum.ropeM)}. Take a nearer anchor, or put an extension in the anchor leg.`,
+          }
+        : undefined,
+    ),
 };

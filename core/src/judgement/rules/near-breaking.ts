@@ -1,6 +1,5 @@
 import { force, ratio, rich } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
-import { checkPlace } from '../place-check.ts';
 import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../rule.ts';
 import { stronger } from './stronger-piece.ts';
 
@@ -11,8 +10,7 @@ export const nearBreaking: Rule = {
   why: 'At the winch’s greatest pull this piece keeps less in hand than it should.',
   needs: 'breaking strengths, the winch’s rated pull and stall factor',
   check: (assessment) =>
-    assessment.places.map((place): Answer => {
-      const { greatestN, breakingRatio, stopRatio, nearRatio } = checkPlace(place, assessment);
+    assessment.checks.map(({ place, greatestN, breakingRatio, stopRatio, nearRatio }): Answer => {
       const subject = ownerSubject(place);
       const near = breakingRatio !== undefined && fallsShort(breakingRatio, nearRatio) && !fallsShort(breakingRatio, stopRatio);
       if (!near || greatestN === undefined) return notFound(subject);

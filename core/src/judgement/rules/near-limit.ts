@@ -1,6 +1,5 @@
 import { force, percent, rich } from '../../quantity/format.ts';
 import { exceeds } from '../../quantity/tolerance.ts';
-import { checkPlace } from '../place-check.ts';
 import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../rule.ts';
 import { stronger } from './stronger-piece.ts';
 
@@ -11,10 +10,9 @@ export const nearLimit: Rule = {
   why: 'The pull is an estimate: a piece near its limit leaves little for a wrong guess.',
   needs: 'loads and limits of every place',
   check: (assessment) =>
-    assessment.places
-      .filter(({ kind }) => kind !== 'drum')
-      .map((place): Answer => {
-        const { plannedN, utilisation } = checkPlace(place, assessment);
+    assessment.checks
+      .filter(({ place }) => place.kind !== 'drum')
+      .map(({ place, plannedN, utilisation }): Answer => {
         const subject = ownerSubject(place);
         const near =
           utilisation !== undefined && exceeds(utilisation, assessment.policy.limits.nearLimit.value) && !exceeds(utilisation, 1);

@@ -14,7 +14,10 @@ export const noDamper: Rule = {
       const subject = { kind: 'strand', id: `${lineId}.${index}` } as const;
       const held = assessment.rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === index);
       if (held || fallsShort(lengthM, assessment.policy.care.damperExemptM.value)) return notFound(subject);
-      const name = index === 0 ? 'the winch leg' : `leg ${index + 1} of the line`;
+      const name =
+        index === 0 && assessment.rig.lines.length === 1
+          ? 'the winch leg'
+          : `leg ${index + 1} of ${assessment.rig.lines.length === 1 ? 'the line' : lineId}`;
       return {
         kind: 'found',
         subject,

@@ -1,4 +1,5 @@
 import { length, rich } from '../../quantity/format.ts';
+import { bodyOfChain, pointOfChain } from '../../rig/places.ts';
 import { answerUses, pieceName, type Rule, usesOfClass } from '../rule.ts';
 
 /** Beyond this share of the vehicle's width from its centre line one point alone turns it noticeably. */
@@ -13,8 +14,10 @@ export const offCentrePoint: Rule = {
   check: (assessment) =>
     answerUses(usesOfClass(assessment, 'recovery-point'), ({ use, piece }) => {
       const chain = assessment.rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-      const point = assessment.rig.points.find(({ id }) => id === chain?.from.pointId);
-      const body = assessment.rig.bodies.find(({ id }) => id === point?.bodyId);
+      const point = chain && pointOfChain(assessment.rig, chain);
+      const body = chain && bodyOfChain(assessment.rig, chain);
+      // The legs of a bridle share the pull across the centre line.
+      if (chain?.to !== undefined) return undefined;
       if (point?.place.kind !== 'on-vehicle' || body?.kind !== 'vehicle') return undefined;
       const off = Math.abs(point.place.leftM);
       return off > body.widthM * SHARE

@@ -1,6 +1,5 @@
 import { force, ratio, rich } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
-import { checkPlace } from '../place-check.ts';
 import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../rule.ts';
 import { stronger } from './stronger-piece.ts';
 
@@ -11,8 +10,7 @@ export const overBreakingMargin: Rule = {
   why: 'Nothing stops the winch from reaching its greatest pull; a piece must not come near breaking when it does.',
   needs: 'breaking strengths, the winch’s rated pull and stall factor',
   check: (assessment) =>
-    assessment.places.map((place): Answer => {
-      const { greatestN, breakingRatio, stopRatio } = checkPlace(place, assessment);
+    assessment.checks.map(({ place, greatestN, breakingRatio, stopRatio }): Answer => {
       const subject = ownerSubject(place);
       if (greatestN === undefined || breakingRatio === undefined || !fallsShort(breakingRatio, stopRatio)) return notFound(subject);
       return {

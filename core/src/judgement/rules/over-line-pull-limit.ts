@@ -9,8 +9,8 @@ export const overLinePullLimit: Rule = {
   softenable: false,
   why: 'With less friction than counted on, some piece would carry more than its working limit.',
   needs: 'loads of every place with and without friction',
-  check: ({ places, plannedPullN }) => {
-    const limit = linePullLimit(places);
+  check: ({ checks, plannedPullN }) => {
+    const limit = linePullLimit(checks);
     if (limit === undefined || plannedPullN === undefined || !exceeds(plannedPullN, limit.pullN)) return [notFound(rigSubject)];
     return [
       {

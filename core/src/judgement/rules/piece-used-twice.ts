@@ -1,4 +1,5 @@
 import { rich } from '../../quantity/format.ts';
+import { isRope } from '../drum-report.ts';
 import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../rule.ts';
 
 export const pieceUsedTwice: Rule = {
@@ -9,8 +10,10 @@ export const pieceUsedTwice: Rule = {
   needs: 'the piece chosen for every place',
   check: (assessment) => {
     const seen = new Set<string>();
+    // One rope may serve as two where a grip parts it.
+    const parted = assessment.uses.some(({ use }) => use.role === 'grip');
     return answerUses(chosenUses(assessment), ({ use, piece }) => {
-      if (!seen.has(piece.id)) {
+      if (!seen.has(piece.id) || (parted && isRope(piece))) {
         seen.add(piece.id);
         return undefined;
       }

@@ -7,8 +7,9 @@ export const runsByItself: Rule = {
   softenable: false,
   why: 'Downhill the vehicle may run on the line or past it; it must be held, not pulled.',
   needs: 'slope along the pull, resistance',
-  check: ({ effort }) => {
-    if (effort.kind !== 'estimated' || !effort.runsByItself) return [notFound(rigSubject)];
+  check: ({ effort, rig }) => {
+    const heldBack = rig.purpose === 'lower' || rig.purpose === 'hold';
+    if (effort.kind !== 'estimated' || !effort.runsByItself || heldBack) return [notFound(rigSubject)];
     return [
       {
         kind: 'found',

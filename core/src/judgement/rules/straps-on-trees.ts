@@ -2,6 +2,7 @@ import { type Basket, strapBasket } from '../../anchors/strap-basket.ts';
 import type { GearFacts } from '../../gear/gear-facts.ts';
 import { angle, rich, smallLength } from '../../quantity/format.ts';
 import { exceeds, fallsShort } from '../../quantity/tolerance.ts';
+import { bodyOfPoint, pointOfChain } from '../../rig/places.ts';
 import type { PieceUse, RigPoint, TreeBody } from '../../rig/rig.ts';
 import { gearOf } from '../../rig/rig-network.ts';
 import type { Assessment } from '../assessment.ts';
@@ -20,10 +21,15 @@ export interface TreeChain {
 }
 
 export function treeChains({ rig, gear }: Assessment): readonly TreeChain[] {
-  return rig.chains.flatMap((chain) => {
-    const point = rig.points.find(({ id }) => id === chain.from.pointId);
-    const tree = rig.bodies.find(({ id }) => id === point?.bodyId);
-    const use = chain.pieces[0];
+  const starts = [
+    ...rig.chains.map((chain) => ({ point: pointOfChain(rig, chain), use: chain.pieces[0] })),
+    ...(rig.backAnchors ?? []).map(({ anchorPointId, pieces }) => ({
+      point: rig.points.find(({ id }) => id === anchorPointId),
+      use: pieces[0],
+    })),
+  ];
+  return starts.flatMap(({ point, use }) => {
+    const tree = point && bodyOfPoint(rig, point.id);
     if (!point || tree?.kind !== 'tree' || !use) return [];
     const piece = gearOf(use, gear);
     const lengthM = piece && 'lengthM' in piece.attributes ? piece.attributes.lengthM : undefined;

@@ -2,9 +2,9 @@ import type { GearFacts } from '../../gear/gear-facts.ts';
 import { rich, smallLength } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
 import { gearOf } from '../../rig/rig-network.ts';
-import { type Assessment, type ChosenUse, driveLine } from '../assessment.ts';
+import type { Assessment, ChosenUse } from '../assessment.ts';
 import { isRope } from '../drum-report.ts';
-import { pinOf } from '../places-of-rig.ts';
+import { pinOf } from '../pin-of.ts';
 import { answerUses, chooseAnother, type Fault, neighbours, pieceName, type Rule, usesOfClass } from '../rule.ts';
 
 export const thinPin: Rule = {
@@ -21,19 +21,22 @@ export const thinPin: Rule = {
         [inner, outer].filter((other) => other !== undefined),
       );
     }),
-    ...answerUses(lastRopes(assessment), ({ piece }) => {
-      const ending = assessment.rig.chains.find(({ id }) => id === driveLine(assessment.rig).to.chainId)?.pieces.at(-1);
+    ...answerUses(lastRopes(assessment), ({ use, piece }) => {
+      const to = assessment.rig.lines.find(({ ropes }) => ropes.at(-1)?.id === use.id)?.to;
+      const ending = to?.kind === 'chain' ? assessment.rig.chains.find(({ id }) => id === to.chainId)?.pieces.at(-1) : undefined;
       const pin = ending && gearOf(ending, assessment.gear);
       return ending && pin ? thinFault(piece, [{ use: ending, piece: pin }]) : undefined;
     }),
   ],
 };
 
-/** The rope whose end the line's last piece takes. */
-function lastRopes(assessment: Assessment) {
-  const use = driveLine(assessment.rig).ropes.at(-1);
-  const piece = use && gearOf(use, assessment.gear);
-  return use && isRope(piece) ? [{ use, piece }] : [];
+/** The ropes whose ends the lines' last pieces take. */
+function lastRopes({ rig, gear }: Assessment) {
+  return rig.lines.flatMap(({ ropes }) => {
+    const use = ropes.at(-1);
+    const piece = use && gearOf(use, gear);
+    return use && isRope(piece) ? [{ use, piece }] : [];
+  });
 }
 
 function thinFault(rope: GearFacts, others: readonly ChosenUse[]): Fault | undefined {

@@ -1,6 +1,6 @@
 import { force, rich } from '../../quantity/format.ts';
 import { exceeds } from '../../quantity/tolerance.ts';
-import { notFound, type Rule, rigSubject } from '../rule.ts';
+import { answerWinches, type Rule } from '../rule.ts';
 
 export const winchStalls: Rule = {
   code: 'winch-stalls',
@@ -8,16 +8,13 @@ export const winchStalls: Rule = {
   softenable: false,
   why: 'The planned pull is more than this winch can give at all.',
   needs: 'planned line pull, rated pull on the working layer, stall factor',
-  check: ({ drum, plannedPullN }) => {
-    if (drum.kind === 'no-winch' || plannedPullN === undefined || !exceeds(plannedPullN, drum.ratedN * drum.stallFactor))
-      return [notFound(rigSubject)];
-    return [
-      {
-        kind: 'found',
-        subject: rigSubject,
-        title: rich`The winch will stall`,
-        detail: rich`It must pull ${force(plannedPullN)} and stalls near ${force(drum.ratedN * drum.stallFactor)}. Add a part to the line, or dig and use boards first.`,
-      },
-    ];
-  },
+  check: (assessment) =>
+    answerWinches(assessment, ({ drum, plannedN }) =>
+      drum.kind !== 'no-winch' && plannedN !== undefined && exceeds(plannedN, drum.ratedN * drum.stallFactor)
+        ? {
+            title: rich`The winch will stall`,
+            detail: rich`It must pull ${force(plannedN)} and stalls near ${force(drum.ratedN * drum.stallFactor)}. Add a part to the line, or dig and use boards first.`,
+          }
+        : undefined,
+    ),
 };

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { evaluate } from '../explanation/term.ts';
-import { exampleCase } from '../testing/example-case.ts';
+import { evaluate } from '../../explanation/term.ts';
+import { exampleCase } from '../../testing/example-case.ts';
+import { judge } from '../judge.ts';
 import { explainPlace } from './explain-place.ts';
-import { judge } from './judge.ts';
 
 describe('how it was worked out', () => {
   it.each([{}, { strap: 'TS-light' }, { layout: 'straight' as const }])(

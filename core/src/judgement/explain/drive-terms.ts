@@ -1,0 +1,186 @@
+import type { Term } from '../../explanation/term.ts';
+import { count, current, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
+import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
+import type { Assessment } from '../assessment.ts';
+import type { DriveReport } from '../drives.ts';
+import { linePullLimit } from '../place-check.ts';
+import { winchWork } from '../winch-work.ts';
+import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
+import { explained, measured, type ReportFigure } from './report-figure.ts';
+
+/** The figures of every drive: pulls, drum, the work to do. The first drive's drum stands in the report once more. */
+export function driveFiguresExplained(assessment: Assessment): readonly ReportFigure[] {
+  const own = assessment.drives.flatMap((drive) => [
+    ...pullsOf(assessment, drive, `drives[${drive.walk.line.id}]`),
+    ...drumOf(drive, `drives[${drive.walk.line.id}]`),
+    ...workOf(assessment, drive, `drives[${drive.walk.line.id}].work`),
+  ]);
+  const [first] = assessment.drives;
+  const drum = first && first.drum.kind !== 'no-winch' ? [...rated(first, 'drum'), ...drumOf(first, 'drum')] : [];
+  return [...own, ...drum];
+}
+
+function rated(drive: DriveReport, at: string): readonly ReportFigure[] {
+  const figures: ReportFigure[] = [];
+  if (drive.ratedN !== undefined) figures.push(explained(`${at}.ratedN`, 'Rated pull', force(drive.ratedN), () => ratedTerm(drive)));
+  if (drive.greatestN !== undefined)
+    figures.push(explained(`${at}.greatestN`, 'Greatest pull', force(drive.greatestN), () => greatestTerm(drive)));
+  return figures;
+}
+
+function pullsOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
+  const { plannedPullN, states, checks } = assessment;
+  const share: Term = {
+    label: '× this drive’s share',
+    figure: ratio(drive.share),
+    reason: assessment.rig.sharing ? `stated by ${assessment.rig.sharing.statedBy}` : 'by rated pulls on the working layers',
+  };
+  const figures: ReportFigure[] = [...rated(drive, at), explained(`${at}.share`, 'Share of the pull', ratio(drive.share), () => share)];
+  const most = states.planned.find(({ scale }) => scale === plannedPullN);
+  if (plannedPullN !== undefined && most) {
+    const figure = force(plannedPullN * drive.share);
+    figures.push(
+      explained(`${at}.plannedN`, 'Planned line pull', figure, () => ({
+        label: 'Planned line pull',
+        figure,
+        how: { operation: 'product', of: [plannedLinePull(assessment, most), share] },
+      })),
+    );
+  }
+  const limit = linePullLimit(checks);
+  if (limit) {
+    const figure = force(limit.pullN * drive.share);
+    const of: Term[] = [{ label: 'Line-pull limit of the first drive', figure: force(limit.pullN) }, share];
+    figures.push(
+      explained(`${at}.linePullLimitN`, 'Line-pull limit', figure, () => ({
+        label: 'Line-pull limit',
+        figure,
+        how: { operation: 'product', of },
+      })),
+    );
+  }
+  return figures;
+}
+
+function drumOf({ drum }: DriveReport, at: string): readonly ReportFigure[] {
+  if (drum.kind === 'no-winch') return [];
+  const figures: ReportFigure[] = [];
+  if (drum.lineOutM !== undefined)
+    figures.push(measured(`${at}.lineOutM`, 'Line out', length(drum.lineOutM), 'length of the path, less the extensions'));
+  if (drum.kind !== 'known') return figures;
+  const { drum: sizes, lineOutM, layer, wrapsLeft, wrapsWanted, usableM } = drum;
+  const leftM = drumState(sizes, lineOutM)?.ropeLeftM ?? 0;
+  const left: Term = {
+    label: 'Rope left on the drum',
+    figure: length(leftM),
+    how: {
+      operation: 'difference',
+      of: [
+        { label: 'Rope', figure: length(sizes.ropeLengthM) },
+        { label: '− line out', figure: length(lineOutM) },
+      ],
+    },
+  };
+  const below = Array.from(
+    { length: layer - 1 },
+    (_, index): Term => ({ label: `Layer ${index + 1}`, figure: length(ropeOnLayerM(sizes, index + 1)) }),
+  );
+  const belowM = below.reduce((sum, term) => sum + term.figure.si, 0);
+  const perWrap = Math.PI * layerDiameterM(sizes, layer);
+  const full = wrapsLeft - (leftM - belowM) / perWrap;
+  const onTop: Term = {
+    label: `Wraps on layer ${layer}`,
+    figure: ratio((leftM - belowM) / perWrap),
+    how: {
+      operation: 'quotient',
+      of: [
+        { label: 'Rope on it', figure: length(leftM - belowM), how: { operation: 'difference', of: [left, ...below] } },
+        { label: '÷ rope in a wrap', figure: length(perWrap), reason: 'π × its diameter' },
+      ],
+    },
+  };
+  const wraps: Term = {
+    label: 'Wraps left',
+    figure: ratio(wrapsLeft),
+    how: { operation: 'sum', of: [{ label: 'Wraps on the full layers below', figure: ratio(full) }, onTop] },
+  };
+  const usable: Term = {
+    label: 'Line that may be out',
+    figure: length(usableM),
+    how: {
+      operation: 'difference',
+      of: [
+        { label: 'Rope', figure: length(sizes.ropeLengthM) },
+        { label: '− wraps to leave', figure: length(sizes.ropeLengthM - usableM), reason: `${wrapsWanted} wraps` },
+      ],
+    },
+  };
+  return [
+    ...figures,
+    measured(`${at}.layer`, 'Working layer', count(layer), 'the lowest layer that holds the rope left'),
+    measured(`${at}.wrapsWanted`, 'Wraps to leave', count(wrapsWanted), 'the maker’s number, else the team’s'),
+    explained(`${at}.wrapsLeft`, 'Wraps left', ratio(wrapsLeft), () => wraps),
+    explained(`${at}.usableM`, 'Line that may be out', length(usableM), () => usable),
+  ];
+}
+
+function workOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
+  const work = winchWork(assessment).find((entry) => entry.drive === drive);
+  if (!work || !('plan' in work) || drive.winch?.kind !== 'winch') return [];
+  const { plan, ropeM } = work;
+  const { noLoadCurrentA = 0, fullLoadCurrentA = 0, noLoadSpeedMPerMin = 0, fullLoadSpeedMPerMin = 0 } = drive.winch.attributes;
+  const load = ((assessment.plannedPullN ?? 0) * drive.share) / (drive.ratedN ?? Number.NaN);
+  const share: Term = { label: '× line pull ÷ rated pull', figure: ratio(load) };
+  const amperes: Term = {
+    label: 'Current under this load',
+    figure: current(plan.currentA),
+    how: {
+      operation: 'sum',
+      of: [
+        { label: 'Current without load', figure: current(noLoadCurrentA) },
+        {
+          label: 'Current for the load',
+          figure: current((fullLoadCurrentA - noLoadCurrentA) * load),
+          how: {
+            operation: 'product',
+            of: [{ label: 'Rise to the rated pull', figure: current(fullLoadCurrentA - noLoadCurrentA) }, share],
+          },
+        },
+      ],
+    },
+  };
+  const figures: ReportFigure[] = [
+    measured(`${at}.ropeM`, 'Rope to haul', length(ropeM), 'travel × rope hauled for a metre of travel'),
+    explained(`${at}.currentA`, 'Current', current(plan.currentA), () => amperes),
+  ];
+  if (plan.kind !== 'planned') return figures;
+  const ratioOfLayer = plan.speedMPerS / Math.max(1e-12, (noLoadSpeedMPerMin - (noLoadSpeedMPerMin - fullLoadSpeedMPerMin) * load) / 60);
+  const lineSpeed: Term = {
+    label: 'Line speed',
+    figure: speed(plan.speedMPerS),
+    how: {
+      operation: 'product',
+      of: [
+        { label: 'Speed on the first layer', figure: speed(plan.speedMPerS / ratioOfLayer) },
+        { label: '× layer’s diameter ÷ first layer’s', figure: ratio(ratioOfLayer) },
+      ],
+    },
+  };
+  const byRun = 'by running the heat and charge model burst by burst';
+  return [
+    ...figures,
+    explained(`${at}.speedMPerS`, 'Line speed', speed(plan.speedMPerS), () => lineSpeed),
+    measured(`${at}.bursts`, 'Bursts', count(plan.bursts), byRun),
+    measured(`${at}.minutes`, 'Minutes', count(plan.minutes), byRun),
+    measured(
+      `${at}.firstBurstS`,
+      'First burst',
+      time(plan.firstBurstS),
+      plan.endedByHeat ? 'ended by heat' : 'by the team’s burst time, or done',
+    ),
+    measured(`${at}.hottestC`, 'Hottest', temperature(plan.hottestC), byRun),
+    ...(plan.lowestChargeShare === undefined
+      ? []
+      : [measured(`${at}.lowestChargeShare`, 'Lowest charge', percent(plan.lowestChargeShare), byRun)]),
+  ];
+}

@@ -1,0 +1,108 @@
+import type { EffortTerm, MethodEstimate } from '../../effort/estimate-pull.ts';
+import type { Term } from '../../explanation/term.ts';
+import { force, ratio } from '../../quantity/format.ts';
+import { layerDiameterM } from '../../winch/drum-layers.ts';
+import type { Assessment, LoadState } from '../assessment.ts';
+import type { DriveReport } from '../drives.ts';
+import { advantageTerm } from './advantage-term.ts';
+
+export const methodWords: { readonly [K in MethodEstimate['id']]: string } = {
+  fractions: 'By share of weight',
+  mire: 'By depth',
+  physics: 'By physics',
+  dragging: 'Dragging',
+  righting: 'Setting upright',
+  spooling: 'Spooling under tension',
+};
+
+export function effortTermOf({ label, pullN, source, factors }: EffortTerm): Term {
+  const of = factors.map(({ label: name, value, unit }): Term => ({ label: name, figure: unit === 'N' ? force(value) : ratio(value) }));
+  return { label, figure: force(pullN), ...(source !== undefined && { source }), how: { operation: 'product', of } };
+}
+
+export function methodTerm({ id, pullN, terms }: MethodEstimate): Term {
+  return { label: methodWords[id], figure: force(pullN), how: { operation: 'sum', of: terms.map(effortTermOf) } };
+}
+
+/** The pull needed: a person's figure, or what the estimate plans on. */
+export function pullTerm(assessment: Assessment): Term {
+  const { rig, pullN } = assessment;
+  if (rig.chosenPull)
+    return { label: 'Pull needed', figure: force(pullN ?? 0), reason: `chosen by ${rig.chosenPull.person}: ${rig.chosenPull.reason}` };
+  return plannedEffortTerm(assessment);
+}
+
+/** What the estimate plans on, whatever a person chose. */
+export function plannedEffortTerm({ effort, policy }: Assessment): Term {
+  if (effort.kind !== 'estimated') return { label: 'Pull needed', figure: force(0) };
+  const figure = force(effort.plannedN);
+  const { planningMargin } = policy.effort;
+  const margin: Term = { label: '× margin', figure: ratio(planningMargin.value), source: planningMargin.source };
+  if (effort.plannedBy === 'mire' || effort.plannedBy === 'spooling') {
+    const method = effort.methods.find(({ id }) => id === effort.plannedBy || id === 'mire') ?? effort.methods[0];
+    return { label: 'Pull needed', figure, how: { operation: 'same', of: method ? [methodTerm(method)] : [] } };
+  }
+  const sizes = effort.methods.map(
+    (method): Term =>
+      effort.plannedBy === 'runs-by-itself'
+        ? {
+            label: `${methodWords[method.id]}, its size`,
+            figure: force(Math.abs(method.pullN)),
+            how: { operation: 'size', of: [methodTerm(method)] },
+          }
+        : methodTerm(method),
+  );
+  const greatest: Term = {
+    label: 'Greatest of the methods',
+    figure: force(effort.plannedN / planningMargin.value),
+    how: { operation: 'greatest', of: sizes },
+  };
+  return { label: 'Pull needed', figure, how: { operation: 'product', of: [greatest, margin] } };
+}
+
+/** The planned pull of the first drive in one planned state: pull needed ÷ what a newton gives at the load. */
+export function plannedLinePull(assessment: Assessment, { motion, scale }: LoadState): Term {
+  return {
+    label: assessment.drives[0]?.kind === 'winch' ? 'Line pull at the drum' : 'Line pull',
+    figure: force(scale),
+    how: { operation: 'quotient', of: [pullTerm(assessment), advantageTerm(assessment, motion)] },
+  };
+}
+
+/** What a drive can do in order. */
+export function ratedTerm({ kind, drum, ratedN }: DriveReport): Term {
+  const figure = force(ratedN ?? 0);
+  if (kind === 'hand') return { label: 'People × what one pulls', figure };
+  if (kind === 'tow') return { label: 'Grip of the towing vehicle', figure };
+  if (drum.kind !== 'known') return { label: 'Rated pull, first layer', figure, reason: 'layer not known' };
+  const [first, here] = [layerDiameterM(drum.drum, 1), layerDiameterM(drum.drum, drum.layer)];
+  const shrink = first / here;
+  return {
+    label: `Rated pull on layer ${drum.layer}`,
+    figure,
+    how: {
+      operation: 'product',
+      of: [
+        { label: 'Marked pull, first layer', figure: force(drum.ratedN / shrink) },
+        {
+          label: '× first layer’s diameter ÷ this layer’s',
+          figure: ratio(shrink),
+          reason: `${first.toFixed(3)} m ÷ ${here.toFixed(3)} m`,
+        },
+      ],
+    },
+  };
+}
+
+/** The greatest pull a drive can get to. */
+export function greatestTerm({ kind, drum, greatestN }: DriveReport): Term {
+  const figure = force(greatestN ?? 0);
+  if (kind !== 'winch' || drum.kind === 'no-winch') return { label: 'Greatest line pull', figure };
+  if (drum.limitedBy) return { label: 'Greatest line pull', figure, reason: `limited, stated by ${drum.limitedBy}` };
+  const layer = drum.kind === 'known' ? `layer ${drum.layer}` : 'first layer';
+  const of: Term[] = [
+    { label: `Rated pull, ${layer}`, figure: force(drum.greatestN / drum.stallFactor), reason: 'the largest reading of its mark' },
+    { label: '× stall factor', figure: ratio(drum.stallFactor) },
+  ];
+  return { label: 'Greatest line pull', figure, how: { operation: 'product', of } };
+}

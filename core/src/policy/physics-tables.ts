@@ -1,0 +1,86 @@
+import { flag, numeric, text } from '../codec/scalars.ts';
+import { list, record } from '../codec/structures.ts';
+import { factorRow, row, table } from './rows.ts';
+
+/** Ground under braked wheels. */
+export const holdGrounds = ['dry-gravel', 'dry-grass', 'wet-grass', 'mud', 'snow', 'ice'] as const;
+export type HoldGround = (typeof holdGrounds)[number];
+/** Pickets in front, then behind them, line by line. */
+export const picketPatterns = ['1', '1-1', '1-1-1', '2-1', '3-2-1'] as const;
+export const picketSoils = ['loam', 'clay-or-gravel', 'wet-clay-or-sand'] as const;
+/** Slope of the pull on a deadman, rise to run. */
+export const pullSlopes = ['vertical', '1:1', '1:2', '1:3', '1:4'] as const;
+export type PullSlope = (typeof pullSlopes)[number];
+export const anchorSoils = ['firm', 'loam', 'dry-sand', 'wet-sand-or-mud'] as const;
+/** Kinds of rope that stretch by a law of their own. */
+export const ropeLaws = ['stretch-rope', 'stretch-strap', 'static-polyester', 'hmpe', 'steel-wire', 'chain'] as const;
+export type RopeLawKind = (typeof ropeLaws)[number];
+
+const deadmanRow = list(numeric({ min: 0, max: 1e7 }), { min: 2, max: 20 });
+const lawRow = record({
+  /** Elongation at break, 0…1, and the exponent of force against it. */
+  elongation: numeric({ above: 0, max: 1 }),
+  exponent: numeric({ min: 1, max: 4 }),
+  /** Share of the energy that comes back. */
+  recovery: numeric({ above: 0, max: 1 }),
+  /** Mass of a metre for a square metre of diameter², kg/m³. */
+  massPerDiameterSquared: numeric({ above: 0, max: 20_000 }),
+  source: text({ maxLength: 120 }),
+});
+
+/** The tables of vehicle hold, anchors, winch motor, hands, rope laws and zones. */
+export const physicsTables = {
+  hold: record({
+    friction: table(holdGrounds, row(0, 2)),
+    /** Share of the weight on the parked axle where it is not known. */
+    parkingShare: factorRow,
+    backAnchorMargin: row(1, 5),
+    tipCaution: factorRow,
+    tipStop: row(0.1, 2),
+  }),
+  anchors: record({
+    picketsFailingN: table(picketPatterns, row(0, 1e6)),
+    picketSoil: table(picketSoils, factorRow),
+    /** Failing number ÷ working number of pickets and deadmen. */
+    groundDivisor: row(1, 10),
+    deadman: record({
+      depthsM: deadmanRow,
+      failingPa: record({ vertical: deadmanRow, '1:1': deadmanRow, '1:2': deadmanRow, '1:3': deadmanRow, '1:4': deadmanRow }),
+      source: text({ maxLength: 120 }),
+    }),
+    groundAnchorSoil: table(anchorSoils, factorRow),
+    /** Failing ÷ working number of trees, rocks, structures and ground anchors. */
+    judgedFailing: row(1, 10),
+    factoryHookWorking: row(0, 10),
+    factoryHookFailing: row(0, 10),
+    tieDownWorking: row(0, 10),
+    tieDownFailing: row(0, 10),
+  }),
+  electric: record({
+    burstS: row(1, 600),
+    restS: row(0, 3600),
+    windingOhm: row(1e-4, 10),
+    heatCapacityJPerK: row(1, 1e6),
+    thermalResistanceKPerW: row(1e-3, 100),
+    ambientC: row(-40, 60),
+    hottestC: row(40, 300),
+    restartC: row(0, 200),
+    alternatorIdleShare: factorRow,
+    startChargeShare: factorRow,
+    leastChargeShare: factorRow,
+  }),
+  hand: record({ pullPerPersonN: row(50, 2000) }),
+  loads: record({ dragFriction: row(0, 2) }),
+  sharing: record({ parallelStraps: factorRow, unequalLegs: row(1, 10) }),
+  stretch: record({
+    /** Whether the team uses stretch ropes at all. */
+    allowed: flag,
+    laws: record(Object.fromEntries(ropeLaws.map((kind) => [kind, lawRow])) as { readonly [K in RopeLawKind]: typeof lawRow }),
+    weakestMatch: row(0.5, 20),
+    stiffestMatch: row(1, 50),
+    pullsAllowed: row(1, 10_000),
+    restMin: row(0, 240),
+  }),
+  respool: record({ tensionN: row(0, 1e5) }),
+  zones: record({ corridorM: row(0, 20), wirelessReachM: row(0, 200) }),
+} as const;
