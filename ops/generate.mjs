@@ -26,6 +26,6 @@ writeFileSync(
     .replace(/from "[^"]*base-api"/, 'from "../base-api.ts"')
     .replaceAll('[key: string]: any;', '[key: string]: unknown;'),
 );
-for (const script of ['ops/make-demo-plans.ts', 'ops/make-documents.ts'])
+for (const script of ['ops/make-demo-plans.ts', 'ops/make-demo-cases.ts', 'ops/make-documents.ts'])
   run(node, ['--import', 'tsx', '--conditions=source', script], script);
 console.log('Generated.');

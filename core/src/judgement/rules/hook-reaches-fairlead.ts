@@ -1,4 +1,5 @@
 import { length, rich } from '../../quantity/format.ts';
+import { bodyOfChain } from '../../rig/places.ts';
 import { dot, scale, subtract, unit } from '../../statics/vec3.ts';
 import { stopAt } from '../rig-forces.ts';
 import { answerWinches, type Rule } from '../rule.ts';
@@ -16,7 +17,10 @@ export const hookReachesFairlead: Rule = {
     answerWinches(assessment, ({ drive, pointId }) => {
       const { rig, solved, travel } = assessment;
       const point = rig.points.find(({ id }) => id === pointId);
-      if (!solved || rig.purpose === 'lower' || point?.bodyId !== rig.load.bodyId) return undefined;
+      const first = rig.chains.find(({ id }) => id === drive.walk.stops[1]?.chainId);
+      // A pulley on the vehicle itself comes along with the fairlead.
+      const comesAlong = first !== undefined && bodyOfChain(rig, first)?.id === rig.load.bodyId;
+      if (!solved || comesAlong || rig.purpose === 'lower' || point?.bodyId !== rig.load.bodyId) return undefined;
       const span = subtract(stopAt(drive.walk, 1, solved.hauling), stopAt(drive.walk, 0, solved.hauling));
       const along = unit(span) ?? travel;
       const left = dot(subtract(span, scale(travel, rig.load.travelM)), along);

@@ -15,7 +15,7 @@ export function towRopes({ rig, gear }: Assessment): readonly TowRope[] {
     if (drive.kind !== 'tow') return [];
     return ropes.flatMap((use) => {
       const piece = gearOf(use, gear);
-      return piece ? [{ use, piece, runUp: drive.manner === 'run-up' }] : [];
+      return piece && use.role === 'tow-rope' ? [{ use, piece, runUp: drive.manner === 'run-up' }] : [];
     });
   });
 }

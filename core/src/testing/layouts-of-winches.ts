@@ -1,0 +1,345 @@
+import type { Case } from '../rig/case.ts';
+import { atHeight, caseOf, chainOf, held, lineOf, onFrame, onTrunk, toJoint, treeAt, truck, useOf, winchAt } from './rig-kit.ts';
+
+/** A layout of the work as a case of its own. */
+export interface LayoutCase {
+  readonly file: string;
+  readonly layout: string;
+  readonly build: () => Case;
+}
+
+const ahead = (bodyId: string, travelM = 4) => ({ bodyId, travel: 'ahead' as const, travelM });
+const winching = (x = 0, y = 0, heading = 80) => truck('heron', x, y, heading, { ...held, massKg: 2900 });
+const stuck = (x: number, y: number, heading: number) => truck('otter', x, y, heading, { massKg: 1800, lengthM: 3.9, widthM: 1.7 });
+const fairlead = onFrame('fairlead', 'heron', 2.3, 0, 0.75);
+const end = (id: string, from: string, first: string, link: string) => chainOf(id, from, [first, 'SS-B', link]);
+
+function selfRecovery(layout: 'straight' | 'back' | 'triple'): Case {
+  const bodies = [truck('heron', 0, 0, 75), treeAt('larch', 15, 3.5), treeAt('beech', 13, 7)];
+  const points = [fairlead, onTrunk('on-larch', 'larch'), onFrame('left', 'heron', 2.25, 0.5, 0.55), onTrunk('on-beech', 'beech', 0.4)];
+  const atTree = chainOf('at-larch', 'on-larch', layout === 'straight' ? ['TS-A', 'SS-A', 'CL-A'] : ['TS-A', 'SS-A', 'RR-A']);
+  const atLeft = layout === 'triple' ? chainOf('at-left', 'left', ['VP-A', 'SS-B', 'SB-A']) : end('at-left', 'left', 'VP-A', 'CL-A');
+  const atBeech = chainOf('at-beech', 'on-beech', ['TS-B', 'SS-C', 'CL-A']);
+  const via = { straight: [], back: ['at-larch'], triple: ['at-larch', 'at-left'] }[layout];
+  const to = { straight: 'at-larch', back: 'at-left', triple: 'at-beech' }[layout];
+  const kept = [...via, to];
+  const chains = [atTree, atLeft, atBeech].filter(({ id }) => kept.includes(id));
+  const used = points.filter(({ id }) => id === 'fairlead' || chains.some(({ from }) => from.kind === 'point' && from.pointId === id));
+  return caseOf({
+    name: `Self-recovery, ${{ straight: 'single line', back: 'double line', triple: 'triple line' }[layout]}`,
+    rig: {
+      bodies: layout === 'triple' ? bodies : bodies.slice(0, 2),
+      points: used,
+      chains,
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: [layout === 'triple' ? 'L-C' : 'L-A'], via, to })],
+      load: ahead('heron'),
+    },
+    situation: { surface: 'shallow-mud' },
+    slopeDeg: 3,
+    uphillDeg: 70,
+  });
+}
+
+function singleToOther(): Case {
+  return caseOf({
+    name: 'Single line to a stuck vehicle',
+    rig: {
+      bodies: [winching(), stuck(16, 3.5, 255)],
+      points: [fairlead, onFrame('nose', 'otter', 1.9, 0.1, 0.5)],
+      chains: [end('at-otter', 'nose', 'VP-A', 'CL-A')],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-otter' })],
+      load: ahead('otter'),
+    },
+    situation: { surface: 'shallow-mud' },
+  });
+}
+
+function doubleToOther(separate: boolean): Case {
+  const back = separate ? chainOf('at-end', 'on-oak', ['TS-A', 'SS-B', 'CL-A']) : chainOf('at-end', 'left', ['VP-B', 'SS-B', 'CL-A']);
+  return caseOf({
+    name: `Double line to another vehicle, end back ${separate ? 'at a separate anchor' : 'on the winching vehicle'}`,
+    rig: {
+      bodies: [winching(), stuck(12, 2.5, 258), ...(separate ? [treeAt('oak', 1, 5.5)] : [])],
+      points: [
+        fairlead,
+        onFrame('nose', 'otter', 1.9, 0.1, 0.5),
+        separate ? onTrunk('on-oak', 'oak', 0.35) : onFrame('left', 'heron', 2.2, 0.55, 0.6),
+      ],
+      chains: [chainOf('at-otter', 'nose', ['VP-A', 'SS-A', 'RR-A']), back],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-otter'], to: 'at-end' })],
+      load: ahead('otter'),
+    },
+    situation: { surface: 'bog' },
+    slopeDeg: 2,
+    uphillDeg: 200,
+  });
+}
+
+function redirect(kind: 'corner' | 'road' | 'high'): Case {
+  const high = kind === 'high';
+  const bodies = [
+    winching(0, 0, high ? 85 : 40),
+    stuck(high ? 20 : 14, high ? 1.5 : -3, { corner: 335, road: 8, high: 262 }[kind]),
+    treeAt('ash', high ? 10 : 9, high ? 1.2 : 9.5, 0.6),
+    ...(kind === 'road' ? [treeAt('oak', 16, 12, 0.55)] : []),
+  ];
+  const chains = [
+    chainOf('at-ash', 'on-ash', ['TS-A', 'SS-A', 'SB-A']),
+    ...(kind === 'road' ? [chainOf('at-oak', 'on-oak', ['TS-B', 'SS-C', 'RR-A'])] : []),
+    end('at-otter', 'nose', 'VP-A', 'CL-A'),
+  ];
+  return caseOf({
+    name: { corner: 'Redirect round a corner', road: 'Redirect along a road, two trees', high: 'Redirect through a high pulley' }[kind],
+    rig: {
+      bodies,
+      points: [
+        fairlead,
+        onTrunk('on-ash', 'ash', high ? 3.2 : 0.3),
+        ...(kind === 'road' ? [onTrunk('on-oak', 'oak', 0.3)] : []),
+        onFrame('nose', 'otter', 1.9, 0, 0.5),
+      ],
+      chains,
+      lines: [
+        lineOf({
+          drive: winchAt('fairlead', 'W-A'),
+          ropes: ['L-C'],
+          via: kind === 'road' ? ['at-ash', 'at-oak'] : ['at-ash'],
+          to: 'at-otter',
+        }),
+      ],
+      load: ahead('otter'),
+    },
+    situation: { surface: 'gravel' },
+  });
+}
+
+function redirectPlusDouble(): Case {
+  return caseOf({
+    name: 'Redirect plus double',
+    rig: {
+      bodies: [winching(0, 0, 30), stuck(16, 1, 318), treeAt('ash', 6, 10, 0.6), treeAt('oak', 4, 13, 0.55)],
+      points: [fairlead, onTrunk('on-ash', 'ash'), onTrunk('on-oak', 'oak'), onFrame('nose', 'otter', 1.9, 0, 0.5)],
+      chains: [
+        chainOf('at-ash', 'on-ash', ['TS-A', 'SS-A', 'SB-A']),
+        chainOf('at-otter', 'nose', ['VP-A', 'SS-B', 'RR-A']),
+        chainOf('at-oak', 'on-oak', ['TS-B', 'SS-C', 'CL-A']),
+      ],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-C'], via: ['at-ash', 'at-otter'], to: 'at-oak' })],
+      load: ahead('otter', 3),
+    },
+    situation: { surface: 'shallow-mud' },
+    slopeDeg: 4,
+    uphillDeg: 330,
+  });
+}
+
+function withExtension(where: 'anchor' | 'return'): Case {
+  const inAnchor = where === 'anchor';
+  const far = inAnchor ? 27 : 17;
+  return caseOf({
+    name: `Double line with an extension in the ${where} leg`,
+    rig: {
+      bodies: [truck('heron', 0, 0, 78), treeAt('larch', far, far * 0.22, 0.55)],
+      points: [fairlead, onTrunk('on-larch', 'larch'), onFrame('left', 'heron', 2.25, 0.5, 0.55)],
+      chains: [
+        chainOf('at-larch', 'on-larch', inAnchor ? ['TS-A', 'SS-A', 'LX-1', 'SS-C', 'RR-A'] : ['TS-A', 'SS-A', 'RR-A']),
+        end('at-left', 'left', 'VP-A', 'CL-A'),
+      ],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: inAnchor ? ['L-A'] : ['L-A', 'LX-1'], via: ['at-larch'], to: 'at-left' })],
+      load: ahead('heron', 3),
+    },
+    situation: { surface: 'shallow-mud' },
+  });
+}
+
+function underVehicle(): Case {
+  return caseOf({
+    name: 'Front winch led under the vehicle to pull it backwards',
+    rig: {
+      bodies: [truck('heron', 0, 0, 90), treeAt('larch', -15, -1.5, 0.5)],
+      points: [fairlead, onFrame('low-front', 'heron', 2.1, -0.3, 0.35), onTrunk('on-larch', 'larch')],
+      chains: [chainOf('at-nose', 'low-front', ['VP-A', 'SS-A', 'SB-A']), chainOf('at-larch', 'on-larch', ['TS-B', 'SS-B', 'CL-A'])],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-nose'], to: 'at-larch' })],
+      load: { bodyId: 'heron', travel: 'astern', travelM: 3 },
+    },
+    situation: { surface: 'gravel' },
+  });
+}
+
+function bridled(running: boolean): Case {
+  const bodies = [winching(), stuck(15, 3, 256)];
+  const points = [fairlead, onFrame('left', 'otter', 1.9, 0.45, 0.5), onFrame('right', 'otter', 1.9, -0.45, 0.55)];
+  const pull = { drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-apex' };
+  const common = { bodies, points, joints: [{ id: 'apex', label: 'apex of the bridle' }], load: ahead('otter') };
+  if (running)
+    return caseOf({
+      name: 'Running bridle on two points',
+      rig: {
+        ...common,
+        chains: [
+          chainOf('at-left', 'left', ['VP-A', 'SS-A']),
+          chainOf('at-right', 'right', ['VP-B', 'SS-B']),
+          chainOf('on-bridle', { joint: 'apex' }, ['SS-C', 'RR-A']),
+          chainOf('at-apex', { joint: 'apex' }, ['CL-A']),
+        ],
+        lines: [
+          lineOf(pull),
+          lineOf({
+            id: 'bridle',
+            drive: { kind: 'held', end: { kind: 'chain', chainId: 'at-left' }, lengthM: 3.2 },
+            ropes: ['BR-1'],
+            via: ['on-bridle'],
+            to: 'at-right',
+          }),
+        ],
+      },
+      situation: { surface: 'shallow-mud' },
+    });
+  return caseOf({
+    name: 'Fixed bridle on two points',
+    rig: {
+      ...common,
+      chains: [
+        chainOf('leg-left', 'left', ['VP-A', 'SS-A', 'ST-C'], toJoint('apex')),
+        chainOf('leg-right', 'right', ['VP-B', 'SS-B', 'ST-D'], toJoint('apex')),
+        chainOf('at-apex', { joint: 'apex' }, ['SS-C', 'CL-A']),
+      ],
+      lines: [lineOf(pull)],
+    },
+    situation: { surface: 'shallow-mud' },
+  });
+}
+
+function backAnchored(to: 'tree' | 'vehicles'): Case {
+  const tree = to === 'tree';
+  const slippery = { stance: { ground: 'mud', brakes: 'all' } } as const;
+  return caseOf({
+    name: `Winching vehicle back-anchored to ${tree ? 'a tree' : 'two vehicles'}`,
+    rig: {
+      bodies: [
+        truck('heron', 0, 0, 80, { massKg: 2900, ...slippery }),
+        stuck(16, 3, 255),
+        ...(tree
+          ? [treeAt('oak', -7, -1.2, 0.6)]
+          : [truck('badger', -8, -0.5, 80, { ...held, massKg: 3100 }), truck('curlew', -8.5, -4, 70, { ...held })]),
+      ],
+      points: [
+        fairlead,
+        onFrame('nose', 'otter', 1.9, 0.1, 0.5),
+        onFrame('tail', 'heron', -2.2, 0, 0.5),
+        tree ? onTrunk('on-oak', 'oak') : onFrame('badger-nose', 'badger', 2.2, 0, 0.5),
+        ...(tree ? [] : [onFrame('tail-right', 'heron', -2.2, -0.5, 0.5), onFrame('curlew-nose', 'curlew', 2.2, 0, 0.5)]),
+      ],
+      chains: [end('at-otter', 'nose', 'VP-A', 'CL-A')],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-otter' })],
+      backAnchors: [
+        {
+          id: 'back',
+          vehiclePointId: 'tail',
+          anchorPointId: tree ? 'on-oak' : 'badger-nose',
+          pieces: (tree ? ['TS-B', 'SS-C', 'ST-A'] : ['VP-C', 'SS-C', 'ST-A']).map((gearId, order) => useOf('back', gearId, order)),
+        },
+        ...(tree
+          ? []
+          : [
+              {
+                id: 'second-back',
+                vehiclePointId: 'tail-right',
+                anchorPointId: 'curlew-nose',
+                pieces: ['VP-D', 'CH-1', 'SH-A'].map((gearId, order) => useOf('second-back', gearId, order)),
+              },
+            ]),
+      ],
+      load: ahead('otter'),
+    },
+    situation: { surface: 'shallow-mud', depth: 'hubs' },
+  });
+}
+
+function twoWinches(): Case {
+  return caseOf({
+    name: 'Two winches on one vehicle at a small angle',
+    rig: {
+      bodies: [winching(0, 0, 62), truck('badger', 1, -6, 82, { ...held, massKg: 3100 }), stuck(17, 1.5, 256)],
+      points: [
+        fairlead,
+        onFrame('badger-lead', 'badger', 2.4, 0, 0.8),
+        onFrame('left', 'otter', 1.9, 0.4, 0.5),
+        onFrame('right', 'otter', 1.9, -0.4, 0.5),
+      ],
+      chains: [chainOf('at-left', 'left', ['VP-A', 'SS-A', 'CL-A']), chainOf('at-right', 'right', ['VP-B', 'SS-B', 'CL-B'])],
+      lines: [
+        lineOf({ id: 'first', drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-right' }),
+        lineOf({ id: 'second', drive: winchAt('badger-lead', 'W-B'), ropes: ['L-B'], to: 'at-left' }),
+      ],
+      load: ahead('otter', 5),
+    },
+    situation: { surface: 'bog', depth: 'hubs' },
+  });
+}
+
+function sideways(): Case {
+  return caseOf({
+    name: 'Clearing a trunk sideways by redirect',
+    rig: {
+      bodies: [
+        winching(0, 0, 75),
+        { id: 'trunk', kind: 'load', label: 'Fallen trunk', xM: 9, yM: -4, headingRad: 1.4, massKg: 900, lengthM: 6, widthM: 0.4 },
+        treeAt('ash', 10, 5, 0.6),
+      ],
+      points: [fairlead, onTrunk('on-ash', 'ash'), onFrame('on-log', 'trunk', 1.5, 0, 0.2)],
+      chains: [chainOf('at-ash', 'on-ash', ['TS-A', 'SS-A', 'RR-A']), chainOf('round-log', 'on-log', ['ST-A', 'SS-B', 'CL-A'])],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-ash'], to: 'round-log' })],
+      load: { bodyId: 'trunk', travel: 'ahead', travelM: 3, task: { kind: 'drag', bearingRad: 0.05 } },
+    },
+  });
+}
+
+function highAnchor(): Case {
+  return caseOf({
+    name: 'Single line to a rated ground anchor',
+    rig: {
+      bodies: [truck('heron', 0, 0, 70), { id: 'anchor', kind: 'ground-anchor', label: 'Ground anchor', xM: 14, yM: 4.5, soil: 'loam' }],
+      points: [fairlead, atHeight('at-anchor', 'anchor', 0.1)],
+      chains: [chainOf('holding', 'at-anchor', ['GA-1', 'SH-A', 'CL-A'])],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'holding' })],
+      load: ahead('heron', 4),
+    },
+    situation: { surface: 'gravel' },
+  });
+}
+
+export const winchLayouts: readonly LayoutCase[] = [
+  { file: 'single-line-to-an-anchor', layout: 'single line to an anchor (self-recovery)', build: () => selfRecovery('straight') },
+  { file: 'single-line-to-a-vehicle', layout: 'single line to a stuck vehicle', build: singleToOther },
+  { file: 'double-line-self-recovery', layout: 'double line self-recovery', build: () => selfRecovery('back') },
+  {
+    file: 'double-line-to-a-vehicle',
+    layout: 'double line to another vehicle, end back to the winching vehicle',
+    build: () => doubleToOther(false),
+  },
+  {
+    file: 'double-line-to-a-separate-anchor',
+    layout: 'double line to another vehicle, end at a separate anchor',
+    build: () => doubleToOther(true),
+  },
+  { file: 'triple-line', layout: 'triple line', build: () => selfRecovery('triple') },
+  { file: 'redirect-round-a-corner', layout: 'redirect around a corner', build: () => redirect('corner') },
+  { file: 'redirect-along-a-road', layout: 'redirect along a road', build: () => redirect('road') },
+  { file: 'redirect-through-a-high-pulley', layout: 'redirect through a high pulley above an obstacle', build: () => redirect('high') },
+  { file: 'redirect-plus-double', layout: 'redirect plus double', build: redirectPlusDouble },
+  { file: 'extension-in-the-anchor-leg', layout: 'with an extension in the anchor leg', build: () => withExtension('anchor') },
+  { file: 'extension-in-the-return-leg', layout: 'with an extension in the return leg', build: () => withExtension('return') },
+  { file: 'led-under-the-vehicle', layout: 'front winch led under the vehicle to pull it backwards', build: underVehicle },
+  { file: 'fixed-bridle', layout: 'bridle on two points, fixed', build: () => bridled(false) },
+  { file: 'running-bridle', layout: 'bridle on two points, running', build: () => bridled(true) },
+  { file: 'back-anchored-to-a-tree', layout: 'winching vehicle back-anchored to a tree', build: () => backAnchored('tree') },
+  {
+    file: 'back-anchored-to-vehicles',
+    layout: 'winching vehicle back-anchored to vehicles with static straps',
+    build: () => backAnchored('vehicles'),
+  },
+  { file: 'two-winches', layout: 'two winches on one vehicle at a small angle', build: twoWinches },
+  { file: 'clearing-sideways', layout: 'clearing an obstacle sideways by redirect', build: sideways },
+  { file: 'ground-anchor', layout: 'single line to a ground anchor', build: highAnchor },
+];
