@@ -60,8 +60,11 @@ describe('judging the doubled-back self-recovery of 2,600 kg to its hubs', () =>
     const report = judge(exampleCase({ answered: false }));
     expect(report.verdict).toBe('watch');
     expect(report.findings.filter(({ undecided }) => undecided).map(({ code }) => code)).toEqual([
+      'cut-off-out-of-reach',
+      'engine-off',
       'knot-placement',
       'knot-placement',
+      'operator-not-placed',
       'strap-twisted',
     ]);
   });

@@ -91,7 +91,7 @@ const shackle = (id: string) =>
     marks: [mark('WLL 4.75 t', 'stamped'), mark('MBS 28.5 t', 'stamped')],
     attributes: { bowDiameterM: 0.019, pinDiameterM: 0.022, insideWidthM: 0.032, reachM: 0.06, massKg: 1.1 },
   });
-const stretch = (id: string, lengthM: number, strength = 'MBS 13 t') =>
+const stretch = (id: string, lengthM: number, strength = 'MBS 11 t') =>
   piece({
     id,
     kind: 'stretch-rope',

@@ -167,7 +167,7 @@ function underVehicle(): Case {
 }
 
 function bridled(running: boolean): Case {
-  const bodies = [winching(), stuck(15, 3, 256)];
+  const bodies = [winching(), stuck(15, 3, running ? 256 : 258.5)];
   const points = [fairlead, onFrame('left', 'otter', 1.9, 0.45, 0.5), onFrame('right', 'otter', 1.9, -0.45, 0.55)];
   const pull = { drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-apex' };
   const common = { bodies, points, joints: [{ id: 'apex', label: 'apex of the bridle' }], load: ahead('otter') };

@@ -1,8 +1,11 @@
 import { length, rich } from '../../quantity/format.ts';
 import { bodyOfChain, loadBody } from '../../rig/places.ts';
-import { dot, subtract } from '../../statics/vec3.ts';
+import type { Body } from '../../rig/rig.ts';
+import { dot, subtract, type Vec3 } from '../../statics/vec3.ts';
+import type { Assessment } from '../assessment.ts';
 import { shownState } from '../drawing-facts.ts';
-import { type Answer, notFound, type Rule } from '../rule.ts';
+import { stopAt } from '../rig-forces.ts';
+import { type Answer, notFound, type Rule, winchDrives } from '../rule.ts';
 
 export const loadReachesAnchor: Rule = {
   code: 'load-reaches-anchor',
@@ -11,27 +14,34 @@ export const loadReachesAnchor: Rule = {
   why: 'A load drawn into its anchor breaks one of the two.',
   needs: 'how far the load must travel, the layout',
   check: (assessment) => {
-    const { rig, network, travel } = assessment;
-    const state = shownState(assessment)?.state;
+    const { rig, travel } = assessment;
     const load = loadBody(rig);
-    if (state === undefined || rig.purpose === 'lower' || rig.purpose === 'hold') return [];
-    return network.chains.flatMap(({ chain, root }): readonly Answer[] => {
-      const body = bodyOfChain(rig, chain);
-      const at = state.positions[root];
-      if (body === undefined || body.id === load.id || at === undefined) return [];
+    if (rig.purpose === 'lower' || rig.purpose === 'hold') return [];
+    return holdersOf(assessment).map(({ body, at }): Answer => {
       const subject = { kind: 'body', id: body.id } as const;
       const away = subtract(at, { x: load.xM, y: load.yM, z: at.z });
-      const ahead = dot(away, travel) - load.lengthM / 2;
-      const aside = Math.hypot(away.x - travel.x * dot(away, travel), away.y - travel.y * dot(away, travel));
-      if (ahead <= 0 || aside > load.widthM / 2 || ahead >= rig.load.travelM * (1 - 1e-9)) return [notFound(subject)];
-      return [
-        {
-          kind: 'found',
-          subject,
-          title: rich`${load.label} would run into ${body.label}`,
-          detail: rich`It has to move ${length(rig.load.travelM)} and reaches ${body.label} after ${length(ahead)}. Take an anchor further on or to one side.`,
-        },
-      ];
+      const along = dot(away, travel);
+      const aheadM = along - load.lengthM / 2;
+      const asideM = Math.hypot(away.x - travel.x * along, away.y - travel.y * along);
+      if (aheadM <= 0 || asideM > load.widthM / 2 || aheadM >= rig.load.travelM * (1 - 1e-9)) return notFound(subject);
+      return {
+        kind: 'found',
+        subject,
+        title: rich`${load.label} would run into ${body.label}`,
+        detail: rich`It has to move ${length(rig.load.travelM)} and reaches ${body.label} after ${length(aheadM)}. Take an anchor further on or to one side.`,
+      };
     });
   },
 };
+
+/** Every body that holds or drives a line, other than the load, and where. */
+function holdersOf(assessment: Assessment): readonly { readonly body: Body; readonly at: Vec3 }[] {
+  const { rig, network } = assessment;
+  const state = shownState(assessment)?.state;
+  if (state === undefined) return [];
+  const held = [
+    ...network.chains.map(({ chain, root }) => ({ body: bodyOfChain(rig, chain), at: state.positions[root] })),
+    ...winchDrives(assessment).map(({ body, drive }) => ({ body, at: stopAt(drive.walk, 0, state) })),
+  ];
+  return held.flatMap(({ body, at }) => (body && at && body.id !== rig.load.bodyId ? [{ body, at }] : []));
+}

@@ -1,0 +1,340 @@
+import { describe, expect, it } from 'vitest';
+import type { GearFacts } from '../gear/gear-facts.ts';
+import type { Policy } from '../policy/policy.ts';
+import { teamStandard } from '../policy/team-standard.ts';
+import type { Case } from '../rig/case.ts';
+import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
+import { exampleCase, mark, piece } from '../testing/example-case.ts';
+import { kitGear } from '../testing/kit-gear.ts';
+import { layouts } from '../testing/layouts.ts';
+import { counted, judge } from './judge.ts';
+import { rules } from './rule-list.ts';
+
+type Change = (subject: Case) => Case;
+
+const layout = (file: string): Case => {
+  const found = layouts.find((entry) => entry.file === file);
+  if (!found) throw new Error(`no layout ${file}`);
+  return found.build();
+};
+const rig =
+  (change: (rig: Rig) => Partial<Rig>): Change =>
+  (subject) => ({ ...subject, rig: { ...subject.rig, ...change(subject.rig) } });
+const body = (id: string, change: object): Change =>
+  rig(({ bodies }) => ({ bodies: bodies.map((entry) => (entry.id === id ? ({ ...entry, ...change } as Body) : entry)) }));
+const add = (extra: Body): Change => rig(({ bodies }) => ({ bodies: [...bodies, extra] }));
+const attributes =
+  (id: string, change: object): Change =>
+  (subject) => ({
+    ...subject,
+    gear: subject.gear.map((facts) =>
+      facts.id === id ? ({ ...facts, attributes: { ...facts.attributes, ...change } } as GearFacts) : facts,
+    ),
+  });
+const marks =
+  (id: string, text: string): Change =>
+  (subject) => ({
+    ...subject,
+    gear: subject.gear.map((facts) => (facts.id === id ? { ...facts, marks: [mark(text)] } : facts)),
+  });
+const answer = (id: string, given: 'yes' | 'no'): Change => rig(({ answers }) => ({ answers: { ...answers, [id]: given } }));
+const gear =
+  (...ids: readonly string[]): Change =>
+  (subject) => ({ ...subject, gear: [...subject.gear, ...kitGear.filter(({ id }) => ids.includes(id))] });
+const swap =
+  (useId: string, gearId: string): Change =>
+  (subject) =>
+    gear(gearId)(
+      rig(({ chains, lines }) => ({
+        chains: chains.map((chain) => ({ ...chain, pieces: chain.pieces.map((use) => (use.id === useId ? { ...use, gearId } : use)) })),
+        lines: lines.map((line) => ({ ...line, ropes: line.ropes.map((use) => (use.id === useId ? { ...use, gearId } : use)) })),
+      }))(subject),
+    );
+const policy =
+  (change: Partial<Policy>): Change =>
+  (subject) => ({ ...subject, policy: { ...subject.policy, ...change } });
+const both =
+  (...changes: readonly Change[]): Change =>
+  (subject) =>
+    changes.reduce((result, change) => change(result), subject);
+const person = (xM: number, yM: number, extra: object = {}): Body => ({
+  id: 'pim',
+  kind: 'person',
+  label: 'Pim',
+  xM,
+  yM,
+  duty: 'operator',
+  practised: true,
+  ...extra,
+});
+const same: Change = (subject) => subject;
+const noTrack = ({ trackM: _track, ...rest }: VehicleBody): VehicleBody => rest;
+const jack = piece({ id: 'JK-1', kind: 'lifting-jack', marks: [], attributes: {} });
+
+/** Each rule on rigs of any layout: where it is silent, and a change that makes it speak; a question mark: it asks. */
+const CASES: readonly (readonly [string, string, Change, Change])[] = [
+  [
+    'anchor-creep',
+    'ground-anchor',
+    rig(({ bodies }) => ({
+      bodies: bodies.map((entry) => (entry.id === 'anchor' ? ({ ...entry, kind: 'structure' } as unknown as Body) : entry)),
+    })),
+    same,
+  ],
+  [
+    'anchor-unrated',
+    'ground-anchor',
+    same,
+    (subject) => ({ ...subject, gear: subject.gear.map((facts) => (facts.id === 'GA-1' ? { ...facts, marks: [] } : facts)) }),
+  ],
+  [
+    'deadman-log',
+    'ground-anchor',
+    same,
+    rig(({ bodies }) => ({
+      bodies: bodies.map((entry) =>
+        entry.id === 'anchor'
+          ? ({ id: 'anchor', kind: 'deadman', label: 'Buried log', xM: 14, yM: 4.5, lengthM: 2, faceHeightM: 0.3, depthM: 1.4 } as Body)
+          : entry,
+      ),
+    })),
+  ],
+  [
+    'back-anchor-stretches',
+    'back-anchored-to-a-tree',
+    same,
+    both(
+      gear('KR-A'),
+      rig(({ backAnchors = [] }) => ({
+        backAnchors: backAnchors.map((anchor) => ({
+          ...anchor,
+          pieces: anchor.pieces.map((use, order) => (order === 2 ? { ...use, gearId: 'KR-A' } : use)),
+        })),
+      })),
+    ),
+  ],
+  ['battery-low', 'double-line-self-recovery', same, attributes('W-A', { batteryAh: 4, alternatorA: 20 })],
+  ['battery-low?', 'double-line-self-recovery', same, attributes('W-A', { batteryAh: undefined })],
+  ['burst-shortened', 'double-line-self-recovery', same, attributes('W-A', { noLoadCurrentA: 900, fullLoadCurrentA: 6000 })],
+  ['burst-shortened?', 'double-line-self-recovery', same, attributes('W-A', { fullLoadCurrentA: undefined })],
+  ['cut-off-out-of-reach?', 'double-line-self-recovery', answer('cut-off-out-of-reach.rig', 'yes'), same],
+  [
+    'cut-off-out-of-reach',
+    'double-line-self-recovery',
+    answer('cut-off-out-of-reach.rig', 'yes'),
+    answer('cut-off-out-of-reach.rig', 'no'),
+  ],
+  ['engine-off?', 'double-line-self-recovery', answer('engine-off.rig', 'yes'), same],
+  ['engine-off', 'double-line-self-recovery', answer('engine-off.rig', 'yes'), answer('engine-off.rig', 'no')],
+  ['grip-slips', 'held-by-a-grip', same, attributes('PL-A', { slipLoadN: 20 })],
+  ['grip-slips?', 'held-by-a-grip', same, attributes('PL-A', { slipLoadN: undefined })],
+  ['hand-too-few', 'compound-by-hand', same, body('crew', { people: 1 })],
+  ['held-on-park?', 'single-line-to-a-vehicle', answer('held-on-park.rig', 'yes'), same],
+  ['held-on-park', 'single-line-to-a-vehicle', answer('held-on-park.rig', 'yes'), answer('held-on-park.rig', 'no')],
+  [
+    'jack-without-stand?',
+    'double-line-self-recovery',
+    same,
+    (subject) => rig(() => ({ tools: ['JK-1'] }))({ ...subject, gear: [...subject.gear, jack] }),
+  ],
+  [
+    'lanyard-fixed',
+    'lanyard-on-a-moving-line',
+    same,
+    rig(({ lanyards = [] }) => ({ lanyards: lanyards.map((entry) => ({ ...entry, to: { kind: 'point', pointId: 'low-on-oak' } })) })),
+  ],
+  ['lanyard-too-short', 'lanyard-to-a-fixed-anchor', same, attributes('LY-1', { lengthM: 0.4 })],
+  ['lanyard-too-short?', 'lanyard-to-a-fixed-anchor', same, attributes('LY-1', { lengthM: undefined })],
+  ['lanyard-too-weak', 'lanyard-on-a-moving-line', marks('LY-1', 'MBS 400 t'), marks('LY-1', 'MBS 0.4 t')],
+  ['lanyard-too-weak?', 'lanyard-on-a-moving-line', marks('LY-1', 'MBS 400 t'), attributes('SB-A', { massKg: undefined })],
+  [
+    'line-over-edge?',
+    'single-line-to-a-vehicle',
+    same,
+    rig(({ lines, points }) => ({
+      points: [...points, { id: 'lip', bodyId: 'lip', label: 'lip', place: { kind: 'at-height', heightM: 1 } }],
+      lines: lines.map((line) => ({ ...line, via: [{ kind: 'edge', pointId: 'lip', bend: 'synthetic-on-steel' }] })),
+    })),
+  ],
+  ['line-under-vehicle?', 'led-under-the-vehicle', answer('line-under-vehicle.line.1', 'yes'), same],
+  ['load-reaches-anchor', 'single-line-to-a-vehicle', same, rig(({ load }) => ({ load: { ...load, travelM: 40 } }))],
+  ['metal-between-stretch', 'stretch-pull-joined', same, swap('line.rope.1', 'SH-A')],
+  [
+    'may-tip',
+    'single-line-to-a-vehicle',
+    same,
+    both(
+      body('otter', { headingRad: 5.35 }),
+      rig(() => ({ chosenPull: { pullN: 8000, person: 'Test', reason: 'cell' } })),
+      body('otter', { massKg: 900 }),
+    ),
+  ],
+  [
+    'may-tip?',
+    'single-line-to-a-vehicle',
+    same,
+    both(
+      body('otter', { headingRad: 5.35 }),
+      rig(({ bodies }) => ({
+        bodies: bodies.map((entry) => (entry.kind === 'vehicle' ? noTrack(entry) : entry)),
+        chosenPull: { pullN: 8000, person: 'Test', reason: 'cell' },
+      })),
+      body('otter', { massKg: 900 }),
+    ),
+  ],
+  [
+    'tips',
+    'single-line-to-a-vehicle',
+    same,
+    both(
+      body('otter', { headingRad: 5.35, massKg: 900 }),
+      rig(() => ({ chosenPull: { pullN: 14_000, person: 'Test', reason: 'cell' } })),
+    ),
+  ],
+  ['tips-at-greatest', 'single-line-to-a-vehicle', same, body('otter', { headingRad: 4.0, massKg: 900 })],
+  ['no-chocks?', 'single-line-to-a-vehicle', answer('no-chocks.rig', 'yes'), same],
+  ['no-chocks', 'single-line-to-a-vehicle', answer('no-chocks.rig', 'yes'), answer('no-chocks.rig', 'no')],
+  ['no-signaller', 'single-line-to-a-vehicle', same, add(person(-30, -30))],
+  ['not-practised', 'single-line-to-a-vehicle', add(person(-30, -30)), add(person(-30, -30, { practised: false }))],
+  ['not-practised?', 'single-line-to-a-vehicle', add(person(-30, -30)), add(person(-30, -30, { practised: undefined }))],
+  ['opening-too-narrow', 'ground-anchor', same, attributes('CL-A', { thicknessM: 0.04 })],
+  ['opening-too-narrow?', 'ground-anchor', same, attributes('SH-A', { insideWidthM: undefined })],
+  ['operator-in-zone', 'single-line-to-a-vehicle', add(person(8, 2, { inVehicleId: 'heron' })), add(person(8, 2))],
+  ['operator-not-placed?', 'single-line-to-a-vehicle', add(person(0, 0, { inVehicleId: 'heron' })), same],
+  ['operator-not-placed', 'single-line-to-a-vehicle', add(person(0, 0, { inVehicleId: 'heron' })), answer('operator-not-placed.rig', 'no')],
+  ['operator-out-of-reach', 'single-line-to-a-vehicle', add(person(-6, -6)), add(person(-30, -30))],
+  [
+    'operator-out-of-reach?',
+    'single-line-to-a-vehicle',
+    add(person(-6, -6)),
+    both(add(person(-6, -6)), attributes('W-A', { control: undefined })),
+  ],
+  ['operator-below-slide', 'back-anchored-to-a-tree', add(person(-9, 9)), both(add(person(7, 1.4, { shelter: 'wall' })))],
+  ['owner-not-told?', 'single-line-to-a-vehicle', answer('owner-not-told.rig', 'yes'), same],
+  [
+    'parallel-straps',
+    'fixed-bridle',
+    same,
+    both(
+      gear('ST-A', 'ST-B'),
+      rig(({ chains, joints = [] }) => ({
+        joints: [...joints, { id: 'mid', label: 'mid' }],
+        chains: [
+          ...chains.map((chain) => (chain.id === 'at-apex' ? { ...chain, from: { kind: 'joint' as const, jointId: 'mid' } } : chain)),
+          {
+            id: 'p1',
+            from: { kind: 'joint', jointId: 'apex' },
+            to: { kind: 'joint', jointId: 'mid' },
+            pieces: [{ id: 'p1.0', role: 'strap', gearId: 'ST-A' }],
+          },
+          {
+            id: 'p2',
+            from: { kind: 'joint', jointId: 'apex' },
+            to: { kind: 'joint', jointId: 'mid' },
+            pieces: [{ id: 'p2.0', role: 'strap', gearId: 'ST-A' }],
+          },
+        ],
+      })),
+    ),
+  ],
+  ['person-in-zone', 'single-line-to-a-vehicle', add(person(60, 60, { duty: 'bystander' })), add(person(8, 2, { duty: 'bystander' }))],
+  ['respool-too-light', 'spooling-under-tension', same, body('badger', { massKg: 1200 })],
+  ['rest-too-short?', 'stretch-pull', answer('rest-too-short.rig', 'yes'), same],
+  ['shared-drives', 'single-line-to-a-vehicle', same, () => layout('two-winches')],
+  ['slack-leg', 'fixed-bridle', same, both(gear('TR-1'), swap('leg-left.2', 'TR-1'))],
+  ['soft-shackle-does-not-pass', 'double-line-self-recovery', same, attributes('RR-A', { boreDiameterM: 0.02 })],
+  ['soft-shackle-does-not-pass?', 'double-line-self-recovery', same, attributes('RR-A', { boreDiameterM: undefined })],
+  ['splice-reaches-pulley', 'extension-in-the-return-leg', rig(({ load }) => ({ load: { ...load, travelM: 0.5 } })), same],
+  ['static-with-run-up', 'stretch-pull', same, swap('line.rope.0', 'TR-1')],
+  ['stretch-not-allowed', 'stretch-pull', same, policy({ stretch: { ...teamStandard.stretch, allowed: false } })],
+  ['stretch-pulls-used-up', 'stretch-pull', same, attributes('KR-A', { pullsUsed: 50 })],
+  ['stretch-pulls-used-up?', 'stretch-pull', same, attributes('KR-A', { pullsUsed: undefined })],
+  ['stretch-too-stiff', 'stretch-pull', same, marks('KR-A', 'MBS 40 t')],
+  ['stretch-too-weak', 'stretch-pull', same, marks('KR-A', 'MBS 4 t')],
+  [
+    'throat-too-narrow',
+    'single-line-to-a-vehicle',
+    same,
+    (subject) =>
+      swap(
+        'at-otter.2',
+        'HK-1',
+      )({
+        ...subject,
+        gear: [
+          ...subject.gear,
+          piece({
+            id: 'HK-1',
+            kind: 'winch-hook',
+            marks: [mark('WLL 6 t'), mark('MBS 30 t')],
+            attributes: { throatM: 0.02, reachM: 0.12, latch: 'pin-locked' },
+          }),
+        ],
+      }),
+  ],
+  [
+    'throat-too-narrow?',
+    'single-line-to-a-vehicle',
+    same,
+    (subject) =>
+      swap(
+        'at-otter.2',
+        'HK-1',
+      )({
+        ...subject,
+        gear: [
+          ...subject.gear,
+          piece({
+            id: 'HK-1',
+            kind: 'winch-hook',
+            marks: [mark('WLL 6 t'), mark('MBS 30 t')],
+            attributes: { reachM: 0.12, latch: 'pin-locked' },
+          }),
+        ],
+      }),
+  ],
+  ['tow-has-no-grip', 'static-tow', same, body('heron', { stance: { ground: 'ice', brakes: 'none' } })],
+  ['tow-has-no-grip?', 'static-tow', same, body('heron', { stance: undefined })],
+  ['unequal-bridle', 'fixed-bridle', same, both(gear('ST-A'), body('otter', { headingRad: 4.6 }))],
+  ['vehicle-slides', 'single-line-to-a-vehicle', same, body('heron', { stance: { ground: 'ice', brakes: 'parking-rear' } })],
+  ['vehicle-slides?', 'single-line-to-a-vehicle', same, body('heron', { stance: undefined })],
+  ['vehicle-slides-at-greatest', 'single-line-to-a-vehicle', body('heron', { massKg: 20_000 }), same],
+  ['winch-line-as-tow', 'static-tow', same, swap('line.rope.0', 'L-A')],
+  ['stretch-in-winch-rig', 'stretch-pull', same, () => swap('at-otter.1', 'KR-A')(layout('single-line-to-a-vehicle'))],
+  ['chain-in-line', 'back-anchored-to-vehicles', same, () => swap('at-otter.1', 'CH-1')(layout('single-line-to-a-vehicle'))],
+  ['piece-used-twice', 'compound-with-one-rope', same, () => swap('second-end.2', 'CL-A')(layout('compound-by-hand'))],
+];
+
+const edgeBody: Body = { id: 'lip', kind: 'rock', label: 'Rock lip', xM: 8, yM: 3 };
+const prepared = (name: string, file: string): Case => (name.startsWith('line-over-edge') ? add(edgeBody)(layout(file)) : layout(file));
+
+describe('every rule on rigs of any layout speaks when its fault is there and is silent without it', () => {
+  it.each(CASES)('%s on %s', (expected, file, without, change) => {
+    const code = expected.replace('?', '');
+    const asks = expected.endsWith('?');
+    const spoken = (subject: Case) => judge(subject).findings.filter((finding) => finding.code === code && finding.undecided === asks);
+    expect(spoken(change(prepared(expected, file))).length).toBeGreaterThan(0);
+    if (without !== change) expect(spoken(without(prepared(expected, file)))).toEqual([]);
+  });
+  it('covers every rule that asks, and those asks stand in its head', () => {
+    for (const { code, asks } of rules) if (CASES.some(([name]) => name === `${code}?`)) expect(asks, code).toMatch(/\?$/);
+  });
+});
+
+describe('a team’s own severities', () => {
+  const own = (severities: Policy['severities']) => judge(policy({ severities })(exampleCase({ answered: false })));
+  it('soften a rule that lets itself be softened', () => {
+    expect(
+      own({ 'off-centre-point': 'note', 'knot-placement': 'note' }).findings.find(({ code }) => code === 'knot-placement')?.severity,
+    ).toBe('note');
+  });
+  it('make a rule stricter, and never soften one that may not be', () => {
+    expect(own({ 'off-centre-point': 'stop' }).verdict).toBe('stop');
+    const weak = policy({ severities: { 'over-limit': 'note' } })(exampleCase({ strap: 'TS-light' }));
+    expect(
+      judge(weak)
+        .findings.filter(({ code }) => code === 'over-limit')
+        .every((finding) => counted(finding) === 'stop'),
+    ).toBe(true);
+  });
+});
