@@ -8,14 +8,18 @@ import {
   gearIdsOf,
   judge,
   laySelfRecovery,
+  RIG_FILE_FORMAT,
+  RIG_FILE_VERSION,
   type Rig,
   readRigFile,
   type SelfRecoveryLayout,
   type Situation,
   type TreeBody,
   teamStandard,
+  type VehicleBody,
 } from '@wainrope/core';
 import { parse } from 'csv-parse/sync';
+import { rigKit } from '../core/src/testing/rig-kit.ts';
 
 const demo = resolve(import.meta.dirname, '../demo');
 const team = JSON.parse(readFileSync(join(demo, 'team.json'), 'utf8')) as {
@@ -59,6 +63,9 @@ const answered = {
   'strap-twisted.tree-strap': 'yes',
   'knot-placement.anchor-connector': 'yes',
   'knot-placement.return-connector': 'yes',
+  'engine-off.rig': 'yes',
+  'cut-off-out-of-reach.rig': 'yes',
+  'operator-not-placed.rig': 'yes',
 } as const;
 const scenes: readonly Scene[] = [
   {
@@ -151,7 +158,12 @@ const scenes: readonly Scene[] = [
     strapHeightM: 0.3,
     chosen: { 'winch-line': 'WL-03', 'tree-strap': 'TS-05', 'anchor-connector': 'SS-07', 'line-end': 'CL-01' },
     dampers: ['D-02'],
-    answers: { 'strap-twisted.tree-strap': 'yes' },
+    answers: {
+      'strap-twisted.tree-strap': 'yes',
+      'engine-off.rig': 'yes',
+      'cut-off-out-of-reach.rig': 'yes',
+      'operator-not-placed.rig': 'yes',
+    },
   },
 ];
 
@@ -195,20 +207,198 @@ function rigOf(scene: Scene): Rig {
   };
 }
 
+const kit = rigKit([...register.values()]);
+
+function registered(
+  id: string,
+  name: string,
+  place: { xM: number; yM: number; headingDeg: number },
+  extra: Partial<VehicleBody> = {},
+): VehicleBody {
+  const facts = team.vehicles.find((entry) => entry.name === name);
+  if (!facts) throw new Error(`no vehicle ${name}`);
+  const { massKg, lengthM, widthM } = facts;
+  const { xM, yM, headingDeg } = place;
+  return {
+    id,
+    kind: 'vehicle',
+    label: name,
+    vehicleId: name,
+    xM,
+    yM,
+    headingRad: rad(headingDeg),
+    massKg,
+    lengthM,
+    widthM,
+    trackM: widthM - 0.3,
+    wheelbaseM: lengthM * 0.6,
+    ...extra,
+  };
+}
+
+const wetMud = {
+  surface: 'shallow-mud',
+  depth: 'hubs',
+  soil: 'clay-or-bog',
+  wet: true,
+  lockedShare: 0,
+  drivelineLocked: false,
+  wheelsTurned: false,
+} as const;
+const seenTo = (...ids: readonly string[]): Rig['answers'] => Object.fromEntries(ids.map((id) => [id, 'yes']));
+
+/** A vehicle in the beck, drawn out by another that is tied back to a tree; everybody in their place. */
+const beck: Rig = {
+  ground: { slopeRad: rad(5), uphillRad: rad(250) },
+  bodies: [
+    registered('otter', 'Otter', { xM: 13, yM: 3.6, headingDeg: 255 }),
+    registered(
+      'heron',
+      'Heron',
+      { xM: 0, yM: 0, headingDeg: 75 },
+      { stance: { ground: 'wet-grass', brakes: 'all', extra: { holdN: 3000, person: 'Isla Wrenfell', reason: 'chocks on both axles' } } },
+    ),
+    {
+      id: 'alder',
+      kind: 'tree',
+      label: 'Alder',
+      xM: -7.4,
+      yM: -2.6,
+      trunkDiameterM: 0.42,
+      wood: 'hardwood',
+      footing: 'firm',
+      state: 'live',
+      leanRad: 0,
+    },
+    { id: 'isla', kind: 'person', label: 'Isla Wrenfell', xM: -0.4, yM: 0.4, duty: 'operator', inVehicleId: 'heron', practised: true },
+    { id: 'tomas', kind: 'person', label: 'Tomas Aldbrook', xM: 5, yM: -26, duty: 'signaller' },
+  ],
+  points: [
+    { id: 'fairlead', bodyId: 'heron', label: 'fairlead', place: { kind: 'on-vehicle', forwardM: 2.25, leftM: 0, heightM: 0.78 } },
+    {
+      id: 'otter-left',
+      bodyId: 'otter',
+      label: 'front point, left',
+      place: { kind: 'on-vehicle', forwardM: 2, leftM: 0.45, heightM: 0.5 },
+    },
+    {
+      id: 'heron-right',
+      bodyId: 'heron',
+      label: 'front point, right',
+      place: { kind: 'on-vehicle', forwardM: 2.15, leftM: -0.45, heightM: 0.55 },
+    },
+    { id: 'heron-tail', bodyId: 'heron', label: 'receiver', place: { kind: 'on-vehicle', forwardM: -2.3, leftM: 0, heightM: 0.5 } },
+    { id: 'on-alder', bodyId: 'alder', label: 'strap on the alder', place: { kind: 'on-trunk', heightM: 0.3 } },
+  ],
+  chains: [
+    kit.chainOf('at-otter', 'otter-left', ['VP-OTL', 'SS-01', 'RR-01']),
+    kit.chainOf('at-heron', 'heron-right', ['VP-HRR', 'SS-04', 'CL-01']),
+  ],
+  lines: [kit.lineOf({ drive: kit.winchAt('fairlead', 'W-01'), ropes: ['WL-01'], via: ['at-otter'], to: 'at-heron' })],
+  load: { bodyId: 'otter', travel: 'ahead', travelM: 5 },
+  situation: wetMud,
+  backAnchors: [
+    {
+      id: 'back',
+      vehiclePointId: 'heron-tail',
+      anchorPointId: 'on-alder',
+      pieces: ['TS-04', 'SS-02', 'ST-02', 'SH-01', 'RM-01'].map((tag, order) => kit.useOf('back', tag, order)),
+    },
+  ],
+  dampers: [
+    { id: 'damper-1', lineId: 'line', strand: 0, gearId: 'D-01' },
+    { id: 'damper-2', lineId: 'line', strand: 1, gearId: 'D-02' },
+  ],
+  answers: seenTo(
+    'knot-placement.at-otter.1',
+    'knot-placement.at-heron.1',
+    'knot-placement.back.1',
+    'strap-twisted.back.0',
+    'pin-side.back.3',
+    'engine-off.rig',
+    'cut-off-out-of-reach.rig',
+    'held-on-park.rig',
+    'no-chocks.rig',
+    'owner-not-told.rig',
+  ),
+};
+
+/** Two winches on one heavy vehicle, each with its own line. */
+const together: Rig = {
+  ground: { slopeRad: rad(3), uphillRad: rad(270) },
+  bodies: [
+    registered('badger', 'Badger', { xM: 16.5, yM: 1.2, headingDeg: 264 }),
+    registered('heron', 'Heron', { xM: 0, yM: 2.6, headingDeg: 92 }, { stance: { ground: 'dry-gravel', brakes: 'all' } }),
+    registered('otter', 'Otter', { xM: 1, yM: -3.2, headingDeg: 76 }, { stance: { ground: 'dry-gravel', brakes: 'all' } }),
+    { id: 'mirren', kind: 'person', label: 'Mirren Quaile', xM: 2, yM: -28, duty: 'signaller' },
+  ],
+  points: [
+    {
+      id: 'heron-lead',
+      bodyId: 'heron',
+      label: 'fairlead of Heron',
+      place: { kind: 'on-vehicle', forwardM: 2.25, leftM: 0, heightM: 0.78 },
+    },
+    {
+      id: 'otter-lead',
+      bodyId: 'otter',
+      label: 'fairlead of Otter',
+      place: { kind: 'on-vehicle', forwardM: 2.1, leftM: 0, heightM: 0.72 },
+    },
+    {
+      id: 'badger-left',
+      bodyId: 'badger',
+      label: 'front point, left',
+      place: { kind: 'on-vehicle', forwardM: 2.5, leftM: 0.45, heightM: 0.6 },
+    },
+    {
+      id: 'badger-right',
+      bodyId: 'badger',
+      label: 'front point, right',
+      place: { kind: 'on-vehicle', forwardM: 2.5, leftM: -0.45, heightM: 0.6 },
+    },
+  ],
+  chains: [
+    kit.chainOf('at-right', 'badger-right', ['VP-BDR', 'SS-01', 'CL-01']),
+    kit.chainOf('at-left', 'badger-left', ['VP-BDL', 'SS-02', 'CL-02']),
+  ],
+  lines: [
+    kit.lineOf({ id: 'from-heron', drive: kit.winchAt('heron-lead', 'W-01'), ropes: ['WL-01'], to: 'at-right' }),
+    kit.lineOf({ id: 'from-otter', drive: kit.winchAt('otter-lead', 'W-02'), ropes: ['WL-02'], to: 'at-left' }),
+  ],
+  load: { bodyId: 'badger', travel: 'ahead', travelM: 4 },
+  situation: { ...wetMud, soil: 'loam' },
+  dampers: [
+    { id: 'damper-1', lineId: 'from-heron', strand: 0, gearId: 'D-01' },
+    { id: 'damper-2', lineId: 'from-otter', strand: 0, gearId: 'D-02' },
+  ],
+  answers: seenTo(
+    'knot-placement.at-right.1',
+    'knot-placement.at-left.1',
+    'engine-off.rig',
+    'cut-off-out-of-reach.rig',
+    'owner-not-told.rig',
+  ),
+};
+
+const plans = [
+  ...scenes.map((scene) => ({ file: scene.file, name: scene.name, rig: rigOf(scene) })),
+  { file: 'otter-in-the-beck.json', name: 'Otter in the beck, Heron tied back', rig: beck },
+  { file: 'badger-two-winches.json', name: 'Badger at the gate, two winches', rig: together },
+];
 mkdirSync(join(demo, 'plans'), { recursive: true });
-for (const scene of scenes) {
-  const rig = rigOf(scene);
+for (const { file: fileName, name, rig } of plans) {
   const gear = gearIdsOf(rig)
     .map((id) => register.get(id))
     .filter((piece) => piece !== undefined);
-  const subject: Case = { kind: 'rig', name: scene.name, asOf: team.baseDate, rig, gear, policy: teamStandard };
-  const file = { format: 'wainrope.rig', version: 1, case: subject };
+  const subject: Case = { kind: 'rig', name, asOf: team.baseDate, rig, gear, policy: teamStandard };
+  const file = { format: RIG_FILE_FORMAT, version: RIG_FILE_VERSION, case: subject };
   const checked = readRigFile(JSON.parse(JSON.stringify(file)));
   if (!checked.ok) throw new Error(JSON.stringify(checked.faults));
-  writeFileSync(join(demo, 'plans', scene.file), `${JSON.stringify(file, null, 1)}\n`);
+  writeFileSync(join(demo, 'plans', fileName), `${JSON.stringify(file, null, 1)}\n`);
   const report = judge(subject);
   console.log(
-    scene.file,
+    fileName,
     report.verdict,
     report.weakestPlaceId,
     report.findings.map(({ code, undecided }) => (undecided ? `${code}?` : code)).join(' '),

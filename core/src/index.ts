@@ -33,7 +33,7 @@ export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type R
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
-export { type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
+export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type Depth, depths, footings, type Policy, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
 export { policyPresets } from './policy/presets.ts';

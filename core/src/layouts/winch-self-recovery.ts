@@ -82,3 +82,15 @@ function returnPoint({ vehicle, returnPoint: point }: SelfRecoveryInput): RigPoi
 export function layoutOf(rig: Rig): SelfRecoveryLayout {
   return (rig.lines[0]?.via.length ?? 0) > 0 ? 'doubled-back' : 'straight';
 }
+
+/** Whether a rig is one that this layout lays: one winch line of the load's own, round one tree and perhaps back to the load. */
+export function isSelfRecovery(rig: Rig): boolean {
+  const [line, ...others] = rig.lines;
+  const trees = rig.bodies.filter(({ kind }) => kind === 'tree');
+  const drive = line?.drive.kind === 'winch' ? line.drive.pointId : undefined;
+  const own = rig.points.find(({ id }) => id === drive)?.bodyId === rig.load.bodyId;
+  return others.length === 0 && own && trees.length === 1 && (line?.via.length ?? 0) < 2 && rig.points.every(({ id }) => LAID.includes(id));
+}
+
+/** The points that the layout lays. */
+const LAID = ['fairlead', 'strap-on-tree', 'return-point'];

@@ -1,3 +1,4 @@
+import type { GearFacts } from '../gear/gear-facts.ts';
 import { isPulley } from '../gear/pulleys.ts';
 import { invariant } from '../invariant.ts';
 import { teamStandard } from '../policy/team-standard.ts';
@@ -62,27 +63,7 @@ const ROLES: { readonly [kind: string]: Role } = {
   winch: 'winch',
 };
 
-/** A use of a kit piece in its usual role; tree straps go round in basket. */
-export function useOf(owner: string, gearId: string, order: number, role?: Role): PieceUse {
-  const piece = kitGear.find(({ id }) => id === gearId);
-  invariant(piece !== undefined, `no ${gearId} in the kit`);
-  const usual = role ?? (isPulley(piece) ? 'pulley' : (ROLES[piece.kind] ?? 'connector'));
-  return { id: `${owner}.${order}`, role: usual, gearId, ...(usual === 'tree-strap' && { hitch: 'basket' as const }) };
-}
-
-type End = string | { readonly joint: string };
-
-/** A chain from a point (by its id) or a joint, outward. */
-export function chainOf(id: string, from: End, gearIds: readonly string[], to?: Chain['to']): Chain {
-  return {
-    id,
-    from: typeof from === 'string' ? { kind: 'point', pointId: from } : { kind: 'joint', jointId: from.joint },
-    ...(to && { to }),
-    pieces: gearIds.map((gearId, order) => useOf(id, gearId, order)),
-  };
-}
-
-export const toJoint = (jointId: string): Chain['to'] => ({ kind: 'joint', jointId });
+export type End = string | { readonly joint: string };
 
 interface LineParts {
   readonly id?: string;
@@ -93,29 +74,51 @@ interface LineParts {
   readonly role?: Role;
 }
 
-/** A line over chains (by id) and edges to a chain or a joint. */
-export function lineOf({ id = 'line', drive, ropes, via = [], to, role }: LineParts): Line {
-  const first = role ?? (drive.kind === 'winch' ? 'winch-line' : drive.kind === 'tow' ? 'tow-rope' : 'rope');
-  return {
-    id,
-    drive,
-    ropes: ropes.map((gearId, order) =>
-      useOf(`${id}.rope`, gearId, order, order === 0 || drive.kind === 'tow' ? ropeRole(gearId, first) : undefined),
-    ),
-    via: via.map((bend) => (typeof bend === 'string' ? { kind: 'pulley', chainId: bend } : bend)),
-    to: typeof to === 'string' ? { kind: 'chain', chainId: to } : { kind: 'joint', jointId: to.joint },
+export const toJoint = (jointId: string): Chain['to'] => ({ kind: 'joint', jointId });
+
+/** Builders of uses, chains and lines from one bag of gear. */
+export function rigKit(bag: readonly GearFacts[]) {
+  /** A use of a piece in its usual role; tree straps go round in basket. */
+  const useOf = (owner: string, gearId: string, order: number, role?: Role): PieceUse => {
+    const piece = bag.find(({ id }) => id === gearId);
+    invariant(piece !== undefined, `no ${gearId} in the bag`);
+    const usual = role ?? (isPulley(piece) ? 'pulley' : (ROLES[piece.kind] ?? 'connector'));
+    return { id: `${owner}.${order}`, role: usual, gearId, ...(usual === 'tree-strap' && { hitch: 'basket' as const }) };
   };
+  /** A chain from a point (by its id) or a joint, outward. */
+  const chainOf = (id: string, from: End, gearIds: readonly string[], to?: Chain['to']): Chain => ({
+    id,
+    from: typeof from === 'string' ? { kind: 'point', pointId: from } : { kind: 'joint', jointId: from.joint },
+    ...(to && { to }),
+    pieces: gearIds.map((gearId, order) => useOf(id, gearId, order)),
+  });
+  /** What joins two tow ropes is a connector. */
+  const ropeRole = (gearId: string, role: Role): Role => {
+    const kind = bag.find(({ id }) => id === gearId)?.kind;
+    return kind === 'soft-shackle' || kind === 'steel-shackle' ? 'connector' : role;
+  };
+  /** A line over chains (by id) and edges to a chain or a joint. */
+  const lineOf = ({ id = 'line', drive, ropes, via = [], to, role }: LineParts): Line => {
+    const first = role ?? (drive.kind === 'winch' ? 'winch-line' : drive.kind === 'tow' ? 'tow-rope' : 'rope');
+    return {
+      id,
+      drive,
+      ropes: ropes.map((gearId, order) =>
+        useOf(`${id}.rope`, gearId, order, order === 0 || drive.kind === 'tow' ? ropeRole(gearId, first) : undefined),
+      ),
+      via: via.map((bend) => (typeof bend === 'string' ? { kind: 'pulley', chainId: bend } : bend)),
+      to: typeof to === 'string' ? { kind: 'chain', chainId: to } : { kind: 'joint', jointId: to.joint },
+    };
+  };
+  const winchAt = (pointId: string, gearId: string): Line['drive'] => ({
+    kind: 'winch',
+    pointId,
+    use: useOf(`winch-${pointId}`, gearId, 0),
+  });
+  return { useOf, chainOf, lineOf, winchAt };
 }
 
-/** What joins two tow ropes is a connector. */
-function ropeRole(gearId: string, role: Role): Role {
-  const kind = kitGear.find(({ id }) => id === gearId)?.kind;
-  return kind === 'soft-shackle' || kind === 'steel-shackle' ? 'connector' : role;
-}
-
-export function winchAt(pointId: string, gearId: string): Line['drive'] {
-  return { kind: 'winch', pointId, use: useOf(`winch-${pointId}`, gearId, 0) };
-}
+export const { useOf, chainOf, lineOf, winchAt } = rigKit(kitGear);
 
 interface CaseParts {
   readonly name: string;
@@ -145,18 +148,4 @@ export function caseOf({ name, rig, situation = {}, slopeDeg = 0, uphillDeg = 0 
   };
   const used = new Set(gearIdsOf(whole));
   return { kind: 'rig', name, asOf: '2026-06-01', rig: whole, gear: kitGear.filter(({ id }) => used.has(id)), policy: teamStandard };
-}
-
-/** Every leg with a damper, from the kit's own. */
-export function dampered(subject: Case, strands: readonly (readonly [string, number])[]): Case {
-  const spare = ['D-A', 'D-B', 'D-C', 'D-D', 'D-E', 'D-F'];
-  const dampers = strands.map(([lineId, strand], order) => ({ id: `damper-${order}`, lineId, strand, gearId: spare[order] as string }));
-  const gear = [...subject.gear, ...kitGear.filter(({ id }) => dampers.some(({ gearId }) => gearId === id))];
-  return { ...subject, rig: { ...subject.rig, dampers }, gear };
-}
-
-/** Every question that only needs a tick answered with yes. */
-export function ticked(subject: Case, questionIds: readonly string[]): Case {
-  const answers = { ...subject.rig.answers, ...Object.fromEntries(questionIds.map((id) => [id, 'yes' as const])) };
-  return { ...subject, rig: { ...subject.rig, answers } };
 }
