@@ -1,0 +1,17 @@
+import type { Fault } from '../codec/codec.ts';
+import type { Policy } from '../policy/policy.ts';
+import { type Severity, severities } from './rule.ts';
+import { rules } from './rule-list.ts';
+
+/** What a policy asks for that no team may have: severities of unknown rules, and rules softened that may not be. */
+export function policyFaults(policy: Policy, path = 'policy'): readonly Fault[] {
+  return Object.entries(policy.severities).flatMap(([code, wanted]) => {
+    const rule = rules.find((entry) => entry.code === code);
+    const at = `${path}.severities.${code}`;
+    if (rule === undefined) return [{ path: at, message: `no rule has the code "${code}"` }];
+    if (rule.softenable || !softer(wanted, rule.severity)) return [];
+    return [{ path: at, message: `"${wanted}" stands here; this rule is a ${rule.severity} and no team may soften it` }];
+  });
+}
+
+const softer = (wanted: Severity, own: Severity): boolean => severities.indexOf(wanted) > severities.indexOf(own);
