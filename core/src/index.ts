@@ -39,7 +39,18 @@ export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
-export { type Depth, depths, footings, type Policy, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
+export {
+  type Depth,
+  depths,
+  footings,
+  holdGrounds,
+  type Policy,
+  policyCodec,
+  type Surface,
+  soils,
+  surfaces,
+  woods,
+} from './policy/policy.ts';
 export { type PolicyDifference, policyDifferences } from './policy/policy-differences.ts';
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';

@@ -14,8 +14,26 @@ export type Edit =
   | { readonly kind: 'state-limiter'; readonly limiter: Rig['limiter'] }
   | { readonly kind: 'place-dampers'; readonly dampers: Rig['dampers'] }
   | { readonly kind: 'answer'; readonly questionId: string; readonly answer: 'yes' | 'no' | undefined }
+  | { readonly kind: 'set-purpose'; readonly purpose: Rig['purpose'] }
+  | { readonly kind: 'state-sharing'; readonly sharing: Rig['sharing'] }
+  | { readonly kind: 'choose-tools'; readonly tools: Rig['tools'] }
+  /** Puts an entry into a list of the rig, in place of the one of its id or before another; and takes one out. */
+  | PutEdit
+  | { readonly kind: 'remove'; readonly list: RigList; readonly id: string }
   | { readonly kind: 'lay-lines'; readonly points: readonly RigPoint[]; readonly chains: readonly Chain[]; readonly lines: readonly Line[] }
   | { readonly kind: 'replace-rig'; readonly rig: Rig };
+
+/** The lists of a rig whose entries are named by id. */
+export type RigList = 'bodies' | 'points' | 'joints' | 'chains' | 'grips' | 'lines' | 'backAnchors' | 'dampers' | 'lanyards';
+type Entry<L extends RigList> = NonNullable<Rig[L]>[number];
+type PutEdit = {
+  [L in RigList]: {
+    readonly kind: 'put';
+    readonly list: L;
+    readonly entry: Entry<L> /** Id of the entry it comes before; at the end without. */;
+    readonly before?: string;
+  };
+}[RigList];
 
 export interface Edited {
   readonly rig: Rig;
@@ -50,6 +68,16 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
       return { rig: { ...rig, dampers: edit.dampers }, inverse: { kind: 'place-dampers', dampers: rig.dampers } };
     case 'answer':
       return answer(rig, edit.questionId, edit.answer);
+    case 'set-purpose':
+      return { rig: setOrDrop(rig, 'purpose', edit.purpose), inverse: { kind: 'set-purpose', purpose: rig.purpose } };
+    case 'state-sharing':
+      return { rig: setOrDrop(rig, 'sharing', edit.sharing), inverse: { kind: 'state-sharing', sharing: rig.sharing } };
+    case 'choose-tools':
+      return { rig: setOrDrop(rig, 'tools', edit.tools), inverse: { kind: 'choose-tools', tools: rig.tools } };
+    case 'put':
+      return put(rig, edit);
+    case 'remove':
+      return remove(rig, edit.list, edit.id);
     case 'lay-lines':
       return {
         rig: { ...rig, points: edit.points, chains: edit.chains, lines: edit.lines },
@@ -64,7 +92,7 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
   }
 }
 
-function setOrDrop<K extends 'chosenPull' | 'limiter'>(rig: Rig, key: K, value: Rig[K]): Rig {
+function setOrDrop<K extends 'chosenPull' | 'limiter' | 'purpose' | 'sharing' | 'tools'>(rig: Rig, key: K, value: Rig[K]): Rig {
   const { [key]: _dropped, ...rest } = rig;
   return (value === undefined ? rest : { ...rest, [key]: value }) as Rig;
 }
@@ -117,4 +145,47 @@ function answer(rig: Rig, questionId: string, given: 'yes' | 'no' | undefined): 
   const { [questionId]: before, ...rest } = rig.answers;
   const answers = given === undefined ? rest : { ...rest, [questionId]: given };
   return { rig: { ...rig, answers }, inverse: { kind: 'answer', questionId, answer: before } };
+}
+
+type AnyEntry = Entry<RigList>;
+
+/** The list with its entries; a list that has none may be missing from the rig. */
+function entriesOf(rig: Rig, list: RigList): readonly AnyEntry[] {
+  return rig[list] ?? [];
+}
+
+function withEntries(rig: Rig, list: RigList, entries: readonly AnyEntry[], wasMissing: boolean): Rig {
+  if (entries.length === 0 && wasMissing) {
+    const { [list]: _empty, ...rest } = rig;
+    return rest as Rig;
+  }
+  return { ...rig, [list]: entries };
+}
+
+/** Lists that a rig may do without. */
+const OPTIONAL: readonly RigList[] = ['joints', 'grips', 'backAnchors', 'lanyards'];
+
+function put(rig: Rig, { list, entry, before }: PutEdit): Edited {
+  const entries = entriesOf(rig, list);
+  const old = entries.find(({ id }) => id === entry.id);
+  if (old !== undefined) {
+    const next = entries.map((other) => (other === old ? entry : other));
+    return { rig: withEntries(rig, list, next, false), inverse: { kind: 'put', list, entry: old } as Edit };
+  }
+  const at = entries.findIndex(({ id }) => id === before);
+  const next = at < 0 ? [...entries, entry] : [...entries.slice(0, at), entry, ...entries.slice(at)];
+  return { rig: withEntries(rig, list, next, false), inverse: { kind: 'remove', list, id: entry.id } };
+}
+
+function remove(rig: Rig, list: RigList, id: string): Edited {
+  const entries = entriesOf(rig, list);
+  const at = entries.findIndex((entry) => entry.id === id);
+  const old = entries[at];
+  if (old === undefined) return { rig, inverse: { kind: 'replace-rig', rig } };
+  const after = entries[at + 1];
+  const next = entries.filter((entry) => entry !== old);
+  return {
+    rig: withEntries(rig, list, next, OPTIONAL.includes(list)),
+    inverse: { kind: 'put', list, entry: old, ...(after && { before: after.id }) } as Edit,
+  };
 }

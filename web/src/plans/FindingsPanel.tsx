@@ -43,12 +43,61 @@ function SeverityShape({ severity, undecided }: { readonly severity: Severity; r
 /** What was found and what is still asked, each with what to do. */
 export function FindingsPanel({ report, ...actions }: FindingsPanelProps) {
   if (report.findings.length === 0) return <p className="py-3">Nothing was found against this rig. Keep everyone clear all the same.</p>;
+  const asked = report.findings.filter(({ questionId, undecided }) => undecided && questionId !== undefined);
+  const told = report.findings.filter((finding) => !asked.includes(finding));
   return (
-    <ul>
-      {report.findings.map((finding) => (
-        <FindingItem key={finding.id} finding={finding} {...actions} />
-      ))}
-    </ul>
+    <>
+      <ul>
+        {told.map((finding) => (
+          <FindingItem key={finding.id} finding={finding} {...actions} />
+        ))}
+      </ul>
+      {asked.length > 0 && (
+        <section aria-label="To look at before tension comes on" className="stitched pt-2.5">
+          <h3 className="font-head text-lg font-semibold">To look at before tension comes on</h3>
+          <ul>
+            {asked.map((finding) => (
+              <QuestionItem key={finding.id} finding={finding} {...actions} />
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
+
+/** A question that only somebody on the spot can answer: one line, two answers, and what else would settle it. */
+function QuestionItem({
+  finding,
+  apply,
+  choosePiece,
+  addDamper,
+  show,
+}: Omit<FindingsPanelProps, 'report'> & { readonly finding: Finding }) {
+  const { text } = useFigures();
+  const answer = (given: 'yes' | 'no') => () => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: given }]);
+  return (
+    <li className="flex gap-3 border-b border-rule py-1.5" data-finding={finding.code}>
+      <div className="min-w-0 flex-1">
+        <button type="button" className="text-left hover:underline" title={finding.why} onClick={() => show(finding)}>
+          <span className="sr-only">Question: </span>
+          {text(finding.title)}
+        </button>
+        <div className="flex flex-wrap gap-2 empty:hidden">
+          {finding.fixes.map((fix) => (
+            <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />
+          ))}
+        </div>
+      </div>
+      <div className="flex shrink-0 items-start gap-2">
+        <button type="button" className="action" onClick={answer('yes')}>
+          Yes
+        </button>
+        <button type="button" className="action" onClick={answer('no')}>
+          No
+        </button>
+      </div>
+    </li>
   );
 }
 
@@ -66,24 +115,6 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show }: Omit<Find
         {finding.detail.length > 0 && <p className="text-[15px]">{text(finding.detail)}</p>}
         <p className="text-[15px] text-quiet">{finding.why}</p>
         <div className="flex flex-wrap gap-2 pt-1.5 empty:hidden">
-          {finding.undecided && finding.questionId !== undefined && (
-            <>
-              <button
-                type="button"
-                className="action"
-                onClick={() => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: 'yes' }])}
-              >
-                Yes
-              </button>
-              <button
-                type="button"
-                className="action"
-                onClick={() => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: 'no' }])}
-              >
-                No
-              </button>
-            </>
-          )}
           {finding.fixes.map((fix) => (
             <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />
           ))}

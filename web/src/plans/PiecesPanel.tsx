@@ -3,6 +3,7 @@ import { limitWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { legName } from './plan-sheet-layout.ts';
 
 interface PiecesPanelProps {
   readonly rig: Rig;
@@ -16,8 +17,7 @@ interface PiecesPanelProps {
 export function PiecesPanel({ rig, pieces, choosePiece, addDamper, apply }: PiecesPanelProps) {
   const { figure } = useFigures();
   const byId = (gearId: string | undefined) => pieces.find(({ gear }) => gear.gearId === gearId);
-  const line = rig.lines[0];
-  const strands = line ? Array.from({ length: line.via.length + 1 }, (_, index) => index) : [];
+  const strands = rig.lines.flatMap((line) => Array.from({ length: line.via.length + 1 }, (_, strand) => ({ line, strand })));
   return (
     <ul className="py-1">
       {usesOf(rig).map(({ use }) => {
@@ -42,29 +42,30 @@ export function PiecesPanel({ rig, pieces, choosePiece, addDamper, apply }: Piec
           </li>
         );
       })}
-      {strands.map((strand) => {
-        const damper = rig.dampers.find((entry) => entry.strand === strand);
+      {strands.map(({ line, strand }) => {
+        const damper = rig.dampers.find((entry) => entry.lineId === line.id && entry.strand === strand);
         const piece = byId(damper?.gearId);
         return (
-          <li key={`damper-${strand}`} className="grid grid-cols-[6.3rem_1fr_auto] items-center gap-x-3 border-b border-rule py-1.5">
+          <li
+            key={`damper-${line.id}-${strand}`}
+            className="grid grid-cols-[6.3rem_1fr_auto] items-center gap-x-3 border-b border-rule py-1.5"
+          >
             {piece ? <Tag code={piece.gear.tag} /> : <span className="text-quiet">none</span>}
             <span>
-              Damper <span className="text-quiet">on {strand === 0 ? 'the winch leg' : 'the return leg'}</span>
+              Damper{' '}
+              <span className="text-quiet">
+                on the {legName(rig, { lineId: line.id, index: strand })}
+                {rig.lines.length > 1 && ` of ${line.id.replaceAll('-', ' ')}`}
+              </span>
             </span>
             {damper ? (
-              <button
-                type="button"
-                className="action"
-                onClick={() => apply([{ kind: 'place-dampers', dampers: rig.dampers.filter((entry) => entry !== damper) }])}
-              >
+              <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'dampers', id: damper.id }])}>
                 Take off
               </button>
             ) : (
-              line && (
-                <button type="button" className="action" onClick={() => addDamper(line.id, strand)}>
-                  Hang one
-                </button>
-              )
+              <button type="button" className="action" onClick={() => addDamper(line.id, strand)}>
+                Hang one
+              </button>
             )}
           </li>
         );

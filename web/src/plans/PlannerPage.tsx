@@ -6,6 +6,7 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
@@ -101,7 +102,7 @@ function Workplace({ report, rig, subject, facts, register: { pieces, team, poli
       return setNotice(
         'Every damper of the register is in this rig already. Make one from a coat or a blanket and add it to the register.',
       );
-    apply([{ kind: 'place-dampers', dampers: [...rig.dampers, { id: `damper-${strand + 1}`, lineId, strand, gearId }] }]);
+    apply([{ kind: 'put', list: 'dampers', entry: { id: `damper-${lineId}-${strand + 1}`, lineId, strand, gearId } }]);
   };
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
   const choose = (piece: RegisterPiece) => {
@@ -164,6 +165,7 @@ const TABS = [
   ['findings', 'Findings'],
   ['site', 'Site'],
   ['pieces', 'Pieces'],
+  ['figures', 'Figures'],
 ] as const;
 
 function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, selectedPlaceId, site, parts }: BodyProps) {
@@ -217,6 +219,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
         )}
         {tab === 'site' && site}
         {tab === 'pieces' && parts}
+        {tab === 'figures' && <FiguresPanel subject={subject} />}
       </div>
     </aside>
   );

@@ -7,6 +7,7 @@ import {
   type Edit,
   footings,
   force,
+  isSelfRecovery,
   layoutOf,
   loadBody,
   type Policy,
@@ -26,6 +27,7 @@ import { Check, Choice, Group } from './fields.tsx';
 import { relayEdits, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
+import { StandingFields } from './StandingFields.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
 import { depthWords, methodWords, soilWords, surfaceWords } from './situation-words.ts';
 
@@ -47,6 +49,7 @@ export function SitePanel(props: SitePanelProps) {
   return (
     <div className="space-y-4 py-2">
       <VehicleFields {...props} />
+      <StandingFields rig={props.rig} report={props.report} apply={props.apply} />
       <TreeFields {...props} />
       <GroundFields {...props} />
       <ObstacleFields rig={props.rig} apply={props.apply} />
@@ -69,24 +72,32 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
   const byId = (id: string) => vehicles.find(({ vehicleId }) => vehicleId === id);
   return (
     <Group title="Vehicle and line">
-      <Choice
-        label="Vehicle"
-        value={(body.kind === 'vehicle' ? body.vehicleId : undefined) ?? ''}
-        options={vehicles.map(({ vehicleId }) => vehicleId)}
-        words={(id) => `${byId(id)?.name}${winchOf(pieces, id) ? '' : ' (no winch)'}`}
-        disabled={(id) => winchOf(pieces, id) === undefined}
-        onChange={(id) => {
-          const vehicle = byId(id);
-          if (vehicle) relay(relayEdits({ rig, pieces, today, vehicle }));
-        }}
-      />
-      <Choice
-        label="Line"
-        value={layoutOf(rig)}
-        options={['straight', 'doubled-back'] as const}
-        words={(layout) => LAYOUTS[layout]}
-        onChange={(layout) => relay(relayEdits({ rig, pieces, today, layout }))}
-      />
+      {isSelfRecovery(rig) ? (
+        <>
+          <Choice
+            label="Vehicle"
+            value={(body.kind === 'vehicle' ? body.vehicleId : undefined) ?? ''}
+            options={vehicles.map(({ vehicleId }) => vehicleId)}
+            words={(id) => `${byId(id)?.name}${winchOf(pieces, id) ? '' : ' (no winch)'}`}
+            disabled={(id) => winchOf(pieces, id) === undefined}
+            onChange={(id) => {
+              const vehicle = byId(id);
+              if (vehicle) relay(relayEdits({ rig, pieces, today, vehicle }));
+            }}
+          />
+          <Choice
+            label="Line"
+            value={layoutOf(rig)}
+            options={['straight', 'doubled-back'] as const}
+            words={(layout) => LAYOUTS[layout]}
+            onChange={(layout) => relay(relayEdits({ rig, pieces, today, layout }))}
+          />
+        </>
+      ) : (
+        <p className="col-span-2 text-[15px] text-quiet">
+          {body.label} is to move. Its lines were laid piece by piece and stay as they are.
+        </p>
+      )}
       <NumberField
         label="Mass with load"
         unit="kg"

@@ -29,3 +29,20 @@ export const methodWords = {
   righting: 'Setting upright',
   spooling: 'Spooling under tension',
 } as const;
+
+export const holdGroundWords = {
+  'dry-gravel': 'dry gravel',
+  'dry-grass': 'dry grass',
+  'wet-grass': 'wet grass',
+  mud: 'mud',
+  snow: 'snow',
+  ice: 'ice',
+} as const;
+
+export const brakeWords = {
+  all: 'all brakes',
+  'parking-rear': 'parking brake, rear axle',
+  'parking-front': 'parking brake, front axle',
+  'park-only': 'its selector alone',
+  none: 'nothing',
+} as const;

@@ -1,10 +1,23 @@
-import { type Case, explainPlace, judge, type PlaceExplanation, type Report } from '@wainrope/core';
+import { type Case, explainPlace, type Figure, figuresOf, judge, type PlaceExplanation, type Report, type Term } from '@wainrope/core';
 import { expose } from 'comlink';
+
+/** A figure of a report with its explanation, as it crosses to the page. */
+export interface ShownFigure {
+  readonly path: string;
+  readonly label: string;
+  readonly figure: Figure;
+  readonly term: Term;
+}
 
 /** Core, off the page's own thread: the same code as on the server and in the command line. */
 const solver = {
   judge: (subject: Case): Report => judge(subject),
   explain: (subject: Case, placeId: string): PlaceExplanation | undefined => explainPlace(subject, placeId),
+  /** Every figure of the report but those of the places, each explained. */
+  figures: (subject: Case): readonly ShownFigure[] =>
+    figuresOf(subject)
+      .filter(({ path }) => !path.startsWith('places['))
+      .map(({ path, label, figure, explain }) => ({ path, label, figure, term: explain() })),
 };
 
 export type Solver = typeof solver;

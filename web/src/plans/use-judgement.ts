@@ -1,7 +1,7 @@
 import type { Case, PlaceExplanation, Report } from '@wainrope/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Solver } from './solver.worker.ts';
+import type { ShownFigure, Solver } from './solver.worker.ts';
 
 let shared: Remote<Solver> | undefined;
 
@@ -60,4 +60,22 @@ export function useExplanation(subject: Case | undefined, placeId: string | unde
     };
   }, [subject, placeId]);
   return explained?.placeId === placeId ? explained : undefined;
+}
+
+/** Every figure of the case's report, explained; late answers are dropped. */
+export function useReportFigures(subject: Case): readonly ShownFigure[] | undefined {
+  const [shown, setShown] = useState<{ readonly subject: Case; readonly figures: readonly ShownFigure[] }>();
+  useEffect(() => {
+    let current = true;
+    solver()
+      .figures(subject)
+      .then(
+        (figures) => current && setShown({ subject, figures }),
+        () => current && setShown(undefined),
+      );
+    return () => {
+      current = false;
+    };
+  }, [subject]);
+  return shown?.figures;
 }
