@@ -103,7 +103,7 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { ahead, bodyOfChain, loadBody, pointOfChain, slopeAlong, travelDirection } from './rig/places.ts';
+export { ahead, bodyOfChain, loadBody, pointOfChain, pointPosition, slopeAlong, travelDirection } from './rig/places.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,

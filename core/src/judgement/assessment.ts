@@ -30,6 +30,8 @@ export type LoadSource =
 export interface Place {
   /** `<use or body id>:<kind>[:<where>]`, stable while the rig keeps its ids. */
   readonly id: string;
+  /** The line or back-anchor that it is part of. */
+  readonly part: string;
   readonly kind: PlaceKind;
   /** The use of a piece, or the body, that it belongs to. */
   readonly owner: Owner;

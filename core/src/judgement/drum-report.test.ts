@@ -85,6 +85,7 @@ describe('the weakest place and the line-pull limit', () => {
   const check = (id: string, severity: number, wllN = 1, loadPerPull = 1): PlaceCheck => ({
     place: {
       id,
+      part: 'line',
       kind: 'body',
       owner: { kind: 'body', bodyId: id, label: id },
       where: '',

@@ -100,6 +100,7 @@ function placeFigures({ place, plannedN, greatestN, utilisation, breakingRatio, 
   const piece = place.owner.kind === 'use' ? place.owner.piece : undefined;
   return {
     id: place.id,
+    part: place.part,
     kind: place.kind,
     subject: ownerSubject(place),
     ...given('gearId', piece?.id),

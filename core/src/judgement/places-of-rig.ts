@@ -42,6 +42,7 @@ function drumPlaces(input: PlacesInput, walk: LineWalk): readonly Place[] {
   return [
     {
       id: `${drive.use.id}:drum`,
+      part: walk.line.id,
       kind: 'drum',
       owner: { kind: 'use', use: drive.use, piece: gearOf(drive.use, input.gear) },
       where: drum?.kind === 'known' ? `drum, layer ${drum.layer}` : 'drum',
@@ -67,47 +68,52 @@ function chainsAtStop(input: PlacesInput, walk: LineWalk, stop: number, walked: 
     : kind === 'grip' || chainId === undefined
       ? input.network.chains.filter(({ tip, chain }) => tip === node && chain.to)
       : [];
-  return holding.flatMap((place) => outward(input, place, here, walked));
+  return holding.flatMap((place) => outward(input, place, { strands: here, part: walk.line.id }, walked));
 }
 
-function outward(input: PlacesInput, place: ChainPlace, strands: readonly number[], walked: Set<string>): readonly Place[] {
+/** What a chain hangs on: the spans that pull at it, and the line it is part of. */
+interface Hanging {
+  readonly strands: readonly number[];
+  readonly part: string;
+}
+
+function outward(input: PlacesInput, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
   if (walked.has(place.chain.id)) return [];
   walked.add(place.chain.id);
-  const own = placesOfChain(input, place, strands);
+  const own = placesOfChain(input, place, hanging);
   if (place.chain.from.kind !== 'joint') return own;
   const legs = input.network.chains.filter(({ chain, tip }) => chain.to !== undefined && tip === place.root);
-  return [...own, ...legs.flatMap((leg) => outward(input, leg, strands, walked))];
+  return [...own, ...legs.flatMap((leg) => outward(input, leg, hanging, walked))];
 }
 
-function placesOfChain(input: PlacesInput, place: ChainPlace, strands: readonly number[]): readonly Place[] {
+function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging): readonly Place[] {
   const chain = input.network.chains.indexOf(place);
   const body = bodyOfChain(input.rig, place.chain);
   const load = (share: number): LoadSource => ({ kind: 'chain', chain, share: share * place.share });
   const pieces = [...place.chain.pieces]
     .reverse()
     .filter(({ role }) => role !== 'anchor')
-    .map((use) => chainPiece(input, place.chain.pieces, use, { body, load, strands }));
+    .map((use) => chainPiece(input, place.chain.pieces, use, { body, load, ...hanging }));
   const point = pointOfChain(input.rig, place.chain);
   return [
     ...pieces,
-    ...(point && body ? anchorPlaces(input, body, point.id, { id: place.chain.id, load: load(1 / place.share), strands }) : []),
+    ...(point && body ? anchorPlaces(input, body, point.id, { id: place.chain.id, load: load(1 / place.share), ...hanging }) : []),
   ];
 }
 
-interface ChainPart {
+interface ChainPart extends Hanging {
   readonly body: Body | undefined;
   readonly load: (share: number) => LoadSource;
-  readonly strands: readonly number[];
 }
 
-function chainPiece(input: PlacesInput, pieces: readonly PieceUse[], use: PieceUse, { body, load, strands }: ChainPart): Place {
+function chainPiece(input: PlacesInput, pieces: readonly PieceUse[], use: PieceUse, { body, load, strands, part }: ChainPart): Place {
   const piece = gearOf(use, input.gear);
   const owner: Owner = { kind: 'use', use, piece };
   const hitch = hitchOf(input, body, use);
   const locals = [...hitch.locals, ...connectionLocals(input, pieces, use)];
   const limit = input.limits.get(use.id);
   const kind = hitch.legs ? 'legs' : 'body';
-  const shared = { id: `${use.id}:${kind}`, kind, owner, load: load(hitch.share), ownLine: false, strands } as const;
+  const shared = { id: `${use.id}:${kind}`, part, kind, owner, load: load(hitch.share), ownLine: false, strands } as const;
   const judged = use.judged ?? (limit?.kind === 'judged' ? limit : undefined);
   if (judged) return { ...shared, where: '', locals: [], capacity: { wllN: judged.workingN, mbsN: judged.failingN }, judged: true };
   const minor = use.axis === 'minor' && piece?.kind === 'carabiner' ? piece.attributes.minorAxisBreakingN : undefined;
@@ -120,18 +126,18 @@ function onMinorAxis(limit: Extract<PieceLimit, { kind: 'rated' }>, minorN: numb
   return { ...limit, wllN: limit.wllN * share, mbsN: limit.mbsN * share };
 }
 
-interface AnchorPart {
+interface AnchorPart extends Hanging {
   readonly id: string;
   readonly load: LoadSource;
-  readonly strands: readonly number[];
 }
 
-function anchorPlaces({ anchors }: PlacesInput, body: Body, pointId: string, { id, load, strands }: AnchorPart): readonly Place[] {
+function anchorPlaces({ anchors }: PlacesInput, body: Body, pointId: string, { id, load, strands, part }: AnchorPart): readonly Place[] {
   if (!isAnchor(body)) return [];
   const anchor = anchors.get(pointId);
   return [
     {
       id: `${body.id}:anchor:${id}`,
+      part,
       kind: 'anchor',
       owner: { kind: 'body', bodyId: body.id, label: body.label },
       where: 'anchor',
@@ -149,7 +155,7 @@ function backAnchorPlaces(input: PlacesInput): readonly Place[] {
   return (input.rig.backAnchors ?? []).flatMap(({ id, anchorPointId, pieces }) => {
     const body = bodyOfPoint(input.rig, anchorPointId);
     const load = (share: number): LoadSource => ({ kind: 'back-anchor', backAnchorId: id, share });
-    const places = pieces.map((use) => chainPiece(input, pieces, use, { body, load, strands: [] }));
-    return [...places, ...(body ? anchorPlaces(input, body, anchorPointId, { id, load: load(1), strands: [] }) : [])];
+    const places = pieces.map((use) => chainPiece(input, pieces, use, { body, load, strands: [], part: id }));
+    return [...places, ...(body ? anchorPlaces(input, body, anchorPointId, { id, load: load(1), strands: [], part: id }) : [])];
   });
 }

@@ -29,6 +29,8 @@ export interface Finding {
 /** One place of the load path with its figures; forces in newtons. */
 export interface PlaceFigures {
   readonly id: string;
+  /** The line or back-anchor that it is part of. */
+  readonly part: string;
   readonly kind: string;
   readonly subject: Subject;
   readonly gearId?: string;

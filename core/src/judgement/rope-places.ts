@@ -74,6 +74,7 @@ function ropePlace(input: PlacesInput, walk: LineWalk, use: PieceUse, { kind, wh
   const here = strandNumber(input, line, span);
   return {
     id: `${use.id}:${kind}${kind === 'bend' ? `:${span}` : ''}`,
+    part: walk.line.id,
     kind,
     owner,
     where,

@@ -83,7 +83,10 @@ function Columns({ columns, selectedSubjectId, select }: Shared) {
           </li>
           <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 z-[5] h-[7px]" style={{ top: HEIGHT }} />
           {columns.map((column) => (
-            <li key={column.subjectId} className="min-w-0">
+            <li key={column.subjectId} className={`relative min-w-0 ${column.begins ? 'border-l-4 border-double border-ink pl-1' : ''}`}>
+              {column.begins && (
+                <span aria-hidden="true" className="absolute -left-2 z-[6] h-[11px] w-3 bg-sheet" style={{ top: HEIGHT - 2 }} />
+              )}
               <ColumnButton column={column} selected={column.subjectId === selectedSubjectId} select={select} />
             </li>
           ))}
@@ -159,53 +162,57 @@ function Bar({ share, fill, outline = false }: { readonly share: number | undefi
 
 /** On a phone: the same rope, hanging down. */
 function Ladder({ columns, selectedSubjectId, select }: Shared) {
-  const { figure } = useFigures();
   return (
     <section aria-label="Load path" className="px-3 py-3">
       <h2 className="text-xl">Load path</h2>
       <p className="text-[15px] text-quiet">Each piece against its own limit, from the drum down. The stroke is the limit.</p>
       <ol className="relative mt-2 pl-5">
         <li aria-hidden="true" className="rope-bar absolute inset-y-0 left-0 w-[7px]" />
-        {columns.map((column) => {
-          const { worst, weakest, planned, greatest } = column;
-          const over = planned !== undefined && planned > 1;
-          const width = (share: number | undefined) => `${(100 * pathHeight(share ?? 0)) / PATH_TOP}%`;
-          return (
-            <li key={column.subjectId} className="border-b border-rule">
-              <button
-                type="button"
-                onClick={() => select(worst.id)}
-                aria-pressed={column.subjectId === selectedSubjectId}
-                className={`block min-h-14 w-full px-2 py-1.5 text-left ${weakest ? 'bg-amber-wash' : ''}`}
-              >
-                <span className="flex items-center gap-2">
-                  {worst.tag && <Tag code={worst.tag} />}
-                  <span className="truncate font-semibold">{worst.name}</span>
-                  <span className={`ml-auto font-mono font-semibold ${over ? 'text-rust' : ''}`}>{shareWords(column, figure)}</span>
-                </span>
-                <span className="relative mt-1.5 block h-3.5">
-                  <span
-                    className="absolute inset-y-0 left-0 border border-ink opacity-70"
-                    style={{
-                      width: width(greatest),
-                      background: 'repeating-linear-gradient(45deg, var(--ink) 0 1.5px, transparent 1.5px 5px)',
-                    }}
-                  />
-                  <span
-                    className={`absolute inset-y-0 left-0 ${over ? 'bg-rust' : weakest ? 'bg-amber-ink' : 'bg-slate'}`}
-                    style={{ width: width(planned) }}
-                  />
-                  <span className="absolute -inset-y-1 border-l-[3px] border-ink" style={{ left: `${100 / PATH_TOP}%` }} />
-                </span>
-                <span className="block text-[15px] text-quiet">
-                  {worst.plannedN === undefined ? '–' : figure(force(worst.plannedN))} of{' '}
-                  {worst.wllN === undefined ? 'no rating' : figure(force(worst.wllN))}
-                </span>
-              </button>
-            </li>
-          );
-        })}
+        {columns.map((column) => (
+          <Rung key={column.subjectId} column={column} selected={column.subjectId === selectedSubjectId} select={select} />
+        ))}
       </ol>
     </section>
+  );
+}
+
+function Rung({ column, selected, select }: ColumnProps) {
+  const { figure } = useFigures();
+  const { worst, weakest, planned, greatest } = column;
+  const over = planned !== undefined && planned > 1;
+  const width = (share: number | undefined) => `${(100 * pathHeight(share ?? 0)) / PATH_TOP}%`;
+  return (
+    <li className={`border-b border-rule ${column.begins ? 'mt-3 border-t-4 border-t-ink' : ''}`}>
+      <button
+        type="button"
+        onClick={() => select(worst.id)}
+        aria-pressed={selected}
+        className={`block min-h-14 w-full px-2 py-1.5 text-left ${weakest ? 'bg-amber-wash' : ''}`}
+      >
+        <span className="flex items-center gap-2">
+          {worst.tag && <Tag code={worst.tag} />}
+          <span className="truncate font-semibold">{worst.name}</span>
+          <span className={`ml-auto font-mono font-semibold ${over ? 'text-rust' : ''}`}>{shareWords(column, figure)}</span>
+        </span>
+        <span className="relative mt-1.5 block h-3.5">
+          <span
+            className="absolute inset-y-0 left-0 border border-ink opacity-70"
+            style={{
+              width: width(greatest),
+              background: 'repeating-linear-gradient(45deg, var(--ink) 0 1.5px, transparent 1.5px 5px)',
+            }}
+          />
+          <span
+            className={`absolute inset-y-0 left-0 ${over ? 'bg-rust' : weakest ? 'bg-amber-ink' : 'bg-slate'}`}
+            style={{ width: width(planned) }}
+          />
+          <span className="absolute -inset-y-1 border-l-[3px] border-ink" style={{ left: `${100 / PATH_TOP}%` }} />
+        </span>
+        <span className="block text-[15px] text-quiet">
+          {worst.plannedN === undefined ? '–' : figure(force(worst.plannedN))} of{' '}
+          {worst.wllN === undefined ? 'no rating' : figure(force(worst.wllN))}
+        </span>
+      </button>
+    </li>
   );
 }

@@ -1,17 +1,18 @@
 import type { Body } from '@wainrope/core';
-import { toScreen, type View } from './plan-sheet-layout.ts';
+import { type SheetSize, shownAt, type View } from './plan-sheet-layout.ts';
 
 type Other = Exclude<Body, { kind: 'tree' | 'vehicle' }>;
 
 interface OtherBodyProps {
   readonly body: Other;
   readonly view: View;
+  readonly size: SheetSize;
   readonly selected: boolean;
 }
 
 /** Anchors that are no tree, loose loads, people and animals: a mark of its own for each, loads to scale. */
-export function OtherBody({ body, view, selected }: OtherBodyProps) {
-  const { x, y } = toScreen(view, { x: body.xM, y: body.yM });
+export function OtherBody({ body, view, size, selected }: OtherBodyProps) {
+  const { x, y } = shownAt(body, view, size);
   const ink = selected ? 'var(--rust)' : 'var(--ink)';
   return (
     <g data-body={body.id} data-kind={body.kind} transform={`translate(${x} ${y})`} stroke={ink} strokeWidth="1.8" fill="none">

@@ -88,9 +88,11 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
           report={report}
           view={view}
           gear={gear}
+          size={size}
           selectedSubjectId={selectedSubjectId}
           select={(placeId) => dispatch(placeSelected(placeId))}
         />
+        <Flights report={report} view={view} />
         {tree && <TreeHandle tree={tree} view={view} bind={drag()} nudge={nudge} ended={ended} />}
         <g>
           {labels.map((label) => (
@@ -108,7 +110,7 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
   );
 }
 
-/** Washes with dotted rims round every end and pulley, a band along every strand, a wash inside every bend, and where parts would leave to. */
+/** Washes with dotted rims round every end and pulley, a band along every strand, a wash inside every bend. */
 function Zones({ report, view }: { readonly report: Report; readonly view: View }) {
   const outline = (points: readonly { readonly x: number; readonly y: number }[]) =>
     points
@@ -152,6 +154,14 @@ function Zones({ report, view }: { readonly report: Report; readonly view: View 
           );
         }),
       ])}
+    </g>
+  );
+}
+
+/** Where parts would leave to if what holds them let go. */
+function Flights({ report, view }: { readonly report: Report; readonly view: View }) {
+  return (
+    <g pointerEvents="none">
       {report.breaks.flatMap(({ lineId, flights }) =>
         flights.map(({ chainId, from, along }) => (
           <Flight key={`${lineId}-${chainId}`} from={toScreen(view, from)} dx={along.x} dy={-along.y} />

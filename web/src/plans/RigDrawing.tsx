@@ -1,22 +1,29 @@
-import { bodyOfChain, type GearFacts, type Report, type Rig, type TreeBody, type VehicleBody } from '@wainrope/core';
+import { bodyOfChain, type GearFacts, pointPosition, type Report, type Rig, type TreeBody, type VehicleBody } from '@wainrope/core';
 import { Fragment } from 'react';
 import { OtherBody } from './OtherBody.tsx';
 import type { Point2 } from './place-labels.ts';
-import { strapOutline, toScreen, type View } from './plan-sheet-layout.ts';
+import { type SheetSize, strapOutline, toScreen, type View } from './plan-sheet-layout.ts';
 
 interface RigDrawingProps {
   readonly rig: Rig;
   readonly report: Report;
   readonly view: View;
+  readonly size: SheetSize;
   readonly gear: ReadonlyMap<string, GearFacts>;
   readonly selectedSubjectId: string | undefined;
   readonly select: (placeId: string) => void;
 }
 
+/** Where a point of the rig stands on the map. */
+function placeOfPoint(rig: Rig, pointId: string) {
+  const point = rig.points.find(({ id }) => id === pointId);
+  return point ? pointPosition(rig, point) : { x: 0, y: 0 };
+}
+
 const line = (a: Point2, b: Point2) => `M${a.x} ${a.y}L${b.x} ${b.y}`;
 
 /** Vehicles, trees, ropes and gear, drawn to scale. */
-export function RigDrawing({ rig, report, view, gear, selectedSubjectId, select }: RigDrawingProps) {
+export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, select }: RigDrawingProps) {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const placeOf = (subjectId: string) => report.places.find(({ subject }) => subject.id === subjectId)?.id;
   const pick = (subjectId: string | undefined) => {
@@ -28,8 +35,16 @@ export function RigDrawing({ rig, report, view, gear, selectedSubjectId, select 
       {rig.bodies.map((body) => {
         if (body.kind === 'tree') return <Tree key={body.id} tree={body} view={view} selected={body.id === selectedSubjectId} />;
         if (body.kind === 'vehicle') return <Vehicle key={body.id} vehicle={body} view={view} />;
-        return <OtherBody key={body.id} body={body} view={view} selected={body.id === selectedSubjectId} />;
+        return <OtherBody key={body.id} body={body} view={view} size={size} selected={body.id === selectedSubjectId} />;
       })}
+      {(rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId, pieces }) => (
+        <BackAnchor
+          key={id}
+          d={line(at(placeOfPoint(rig, vehiclePointId)), at(placeOfPoint(rig, anchorPointId)))}
+          lit={pieces.some((use) => use.id === selectedSubjectId)}
+          onPick={() => pick(pieces[0]?.id)}
+        />
+      ))}
       {report.pulleys.map(({ chainId, root, at: tip }) => {
         const chain = rig.chains.find(({ id }) => id === chainId);
         if (!chain) return null;
@@ -84,6 +99,22 @@ function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: 
       <path data-strand={index} d={d} stroke="var(--rope)" strokeWidth="5" />
       <path d={d} stroke="var(--rope-shade)" strokeWidth="5" strokeDasharray="2.5 5" />
     </g>
+  );
+}
+
+/** What ties a winching vehicle back: a strap, straight to its anchor. */
+function BackAnchor({ d, lit, onPick }: { readonly d: string; readonly lit: boolean; readonly onPick: () => void }) {
+  return (
+    <path
+      data-back-anchor
+      d={d}
+      stroke={lit ? 'var(--rust)' : 'var(--moss)'}
+      strokeWidth={lit ? 5 : 4}
+      strokeDasharray="14 3"
+      fill="none"
+      onPointerDown={onPick}
+      className="cursor-pointer"
+    />
   );
 }
 

@@ -5,6 +5,8 @@ export interface PathColumn {
   readonly subjectId: string;
   readonly worst: PlaceFigures;
   readonly places: readonly PlaceFigures[];
+  /** Where another line or a back-anchor begins. */
+  readonly begins: boolean;
   readonly weakest: boolean;
   /** Planned and greatest load and breaking strength as shares of the working limit; undefined where one is not known. */
   readonly planned: number | undefined;
@@ -22,7 +24,8 @@ function standing({ utilisation = 0, breakingRatio, stopRatio, wllN }: PlaceFigu
 export function pathColumns(report: Report): readonly PathColumn[] {
   const order = [...new Set(report.places.map(({ subject }) => subject.id))];
   const weakestSubject = report.places.find(({ id }) => id === report.weakestPlaceId)?.subject.id;
-  return order.map((subjectId) => {
+  const partOf = (subjectId: string | undefined) => report.places.find(({ subject }) => subject.id === subjectId)?.part;
+  return order.map((subjectId, index) => {
     const places = report.places.filter(({ subject }) => subject.id === subjectId);
     const weakestPlace = places.find(({ id }) => id === report.weakestPlaceId);
     const worst = weakestPlace ?? places.reduce((worse, place) => (standing(place) > standing(worse) ? place : worse));
@@ -32,6 +35,7 @@ export function pathColumns(report: Report): readonly PathColumn[] {
       subjectId,
       worst,
       places,
+      begins: index > 0 && partOf(subjectId) !== partOf(order[index - 1]),
       weakest: subjectId === weakestSubject,
       planned: share(worst.plannedN),
       greatest: share(worst.greatestN),

@@ -54,6 +54,22 @@ export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: LoadBody
   }));
 }
 
+/** Whether a body only stands about: the view is not drawn out for it, and it is shown at the edge when it is further off. */
+const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kind === 'animal';
+
+/** Room that an edge mark keeps from the frame, pixels. */
+const EDGE = { x: 70, top: 76, bottom: 60 };
+
+/** Where a body is drawn, and how far off it really stands where that is outside the sheet. */
+export function shownAt(body: Body, view: View, { width, height }: SheetSize): Point2 & { readonly offM?: number } {
+  const at = toScreen(view, { x: body.xM, y: body.yM });
+  if (!standsAbout(body)) return at;
+  const x = Math.min(Math.max(at.x, EDGE.x), width - EDGE.x);
+  const y = Math.min(Math.max(at.y, EDGE.top), height - EDGE.bottom);
+  const off = Math.hypot(at.x - x, at.y - y) / view.scale;
+  return off < 0.5 ? at : { x, y, offM: off };
+}
+
 function bodyPoints(body: Body): readonly Point2[] {
   if (body.kind === 'vehicle' || body.kind === 'load') return vehicleCorners(body);
   const r = body.kind === 'tree' ? body.trunkDiameterM : 0.5;
@@ -65,7 +81,10 @@ function bodyPoints(body: Body): readonly Point2[] {
 
 /** The view that fits the rig, not its zones. */
 export function fitView(rig: Rig, report: Report | undefined, { width, height }: SheetSize): View {
-  const points = [...rig.bodies.flatMap(bodyPoints), ...(report?.strands.flatMap(({ from, to }) => [from, to]) ?? [])];
+  const points = [
+    ...rig.bodies.filter((body) => !standsAbout(body)).flatMap(bodyPoints),
+    ...(report?.strands.flatMap(({ from, to }) => [from, to]) ?? []),
+  ];
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
   const [left, right, bottom, top] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
@@ -167,18 +186,28 @@ const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the s
 export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
-  const bodies = rig.bodies.map((body) => boxOf(bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16));
+  const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
+  const bodies = labelled.map((body) =>
+    boxOf(standsAbout(body) ? [shownAt(body, view, size)] : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
+  );
   const wishes = [
     ...report.strands.map((strand, index) =>
       strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legName(rig, strand) }),
     ),
     ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
-    ...rig.bodies.map((body, index) => bodyWish({ body, rig, report, box: bodies[index] as Box, figure })),
+    ...labelled.map((body, index) =>
+      bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, size).offM }),
+    ),
   ];
   const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
   return placeLabels(wishes, {
     frame: { x: 6, y: 6, width: size.width - 12, height: size.height - 12 },
-    boxes: [...bodies, { x: 0, y: size.height - 62, width: 210, height: 62 }, { x: size.width - 60, y: 0, width: 60, height: 74 }],
+    boxes: [
+      ...bodies,
+      { x: 0, y: 0, width: Math.min(size.width * 0.7, 470), height: 30 },
+      { x: 0, y: size.height - 62, width: 210, height: 62 },
+      { x: size.width - 60, y: 0, width: 60, height: 74 },
+    ],
     segments: [...strands, ...chains],
   });
 }
@@ -266,9 +295,10 @@ interface BodyWishInput {
   readonly report: Report;
   readonly box: Box;
   readonly figure: LabelInput['figure'];
+  readonly offM: number | undefined;
 }
 
-function bodyWish({ body, rig, report, box, figure }: BodyWishInput): LabelWish {
+function bodyWish({ body, rig, report, box, figure, offM }: BodyWishInput): LabelWish {
   const centre = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   const beside = [1, 1.3, 1.7].flatMap((far) => [
     { x: centre.x, y: box.y + box.height + 26 * far },
@@ -281,7 +311,9 @@ function bodyWish({ body, rig, report, box, figure }: BodyWishInput): LabelWish 
     ]),
   ]);
   const lines =
-    body.kind === 'vehicle' || body.kind === 'load' ? movingLines({ body, rig, figure }) : standingLines({ body, rig, report, figure });
+    body.kind === 'vehicle' || body.kind === 'load'
+      ? movingLines({ body, rig, figure })
+      : standingLines({ body, rig, report, figure, offM });
   return { id: body.id, lines, centres: beside };
 }
 
@@ -292,7 +324,13 @@ interface LinesInput<B> {
 }
 
 /** What stands beside an anchor or a person: what it is, what it is trusted with, how high the strap sits. */
-function standingLines({ body, rig, report, figure }: LinesInput<Body> & { readonly report: Report }): LabelWish['lines'] {
+function standingLines({
+  body,
+  rig,
+  report,
+  figure,
+  offM,
+}: LinesInput<Body> & { readonly report: Report; readonly offM: number | undefined }): LabelWish['lines'] {
   const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);
   const height = rig.points.find((point) => point.bodyId === body.id && point.place.kind === 'on-trunk')?.place.heightM;
   const size = body.kind === 'tree' ? `, ${body.trunkDiameterM.toFixed(2)} m` : '';
@@ -301,6 +339,7 @@ function standingLines({ body, rig, report, figure }: LinesInput<Body> & { reado
     height === undefined ? undefined : `strap ${height.toFixed(1)} m up`,
     body.kind === 'person' ? body.duty.replaceAll('-', ' ') : undefined,
     body.kind === 'crew' ? `${body.people} people hauling` : undefined,
+    offM === undefined ? undefined : `${figure(length(offM))} beyond the edge`,
   ].filter((entry) => entry !== undefined);
   return [{ text: `${body.label}${size}`, strong: true }, ...(detail.length > 0 ? [{ text: detail.join(' · '), strong: false }] : [])];
 }
@@ -308,7 +347,8 @@ function standingLines({ body, rig, report, figure }: LinesInput<Body> & { reado
 /** What stands beside a vehicle or a load: its mass, and for the one that is to move how it sits. */
 function movingLines({ body, rig, figure }: LinesInput<LoadBody>): LabelWish['lines'] {
   const head = { text: `${body.label}, ${figure(mass(body.massKg))}`, strong: true };
-  if (body.id !== rig.load.bodyId) return [head];
+  const inside = rig.bodies.find((entry) => entry.kind === 'person' && entry.inVehicleId === body.id);
+  if (body.id !== rig.load.bodyId) return [head, ...(inside ? [{ text: `${inside.label} in the cab`, strong: false }] : [])];
   const slope = slopeAlong(rig.ground, travelDirection(rig));
   const tilt = Math.abs(slope) < 0.004 ? 'level' : `${figure(angle(Math.abs(slope)))} ${slope > 0 ? 'up' : 'down'}`;
   const sunk = body.kind === 'vehicle' && !rig.load.task ? `${DEPTH_WORDS[rig.situation.depth]} · ` : '';

@@ -6,7 +6,7 @@ export const vehicleSlides: Rule = {
   code: 'vehicle-slides',
   severity: 'fix',
   softenable: true,
-  why: 'The winching vehicle slides before the load moves.',
+  why: 'A vehicle that slides takes its line, its load and whoever stands behind it along.',
   needs: 'mass, ground, slope, brakes and pull at every vehicle',
   asks: 'What ground does this vehicle stand on, and what holds it?',
   check: ({ holds, policy }) =>
