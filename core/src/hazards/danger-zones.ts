@@ -86,14 +86,27 @@ function insidePolygon(corners: readonly Vec3[], { x, y }: Vec3): boolean {
   return left !== right;
 }
 
-/** Whether the straight line between two points passes over a level rectangle (a vehicle's outline), seen from above. */
+/** Whether the straight line between two points passes over a convex outline, seen from above; touching it is not passing over. */
 export function passesOver(from: Vec3, to: Vec3, corners: readonly Vec3[]): boolean {
-  const length = norm(level(subtract(to, from)));
-  const steps = Math.max(2, Math.min(400, Math.ceil(length / 0.1)));
-  for (let step = 1; step < steps; step++) {
-    const share = step / steps;
-    const at = vec3(from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share, 0);
-    if (insidePolygon(corners, at)) return true;
+  // Shares of the way at which it is inside every side, by cutting the line at each side in turn; the sides turn one way round.
+  const round = Math.sign(area(corners));
+  let [enters, leaves] = [0, 1];
+  for (let index = 0; index < corners.length; index++) {
+    const a = corners[index] as Vec3;
+    const b = corners[(index + 1) % corners.length] as Vec3;
+    const side = (x: number, y: number) => round * ((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x));
+    const [start, end] = [side(from.x, from.y), side(to.x, to.y)];
+    if (start <= 0 && end <= 0) return false;
+    if (start < 0) enters = Math.max(enters, start / (start - end));
+    if (end < 0) leaves = Math.min(leaves, start / (start - end));
   }
-  return false;
+  return leaves - enters > 1e-9;
+}
+
+/** Twice the signed area of an outline. */
+function area(corners: readonly Vec3[]): number {
+  return corners.reduce((sum, from, index) => {
+    const to = corners[(index + 1) % corners.length] as Vec3;
+    return sum + from.x * to.y - to.x * from.y;
+  }, 0);
 }

@@ -8,13 +8,17 @@ import { type GearIndex, gearOf, type RigNetwork, rigNetwork } from '../rig/rig-
 import type { Equilibrium, Motion, Network, StaticsFailure } from '../statics/network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
 import { dot, type Vec3 } from '../statics/vec3.ts';
-import type { Advantages, Assessment, ChosenUse, LoadState, LoadStates, Solved } from './assessment.ts';
+import type { Advantages, Assessment, ChosenUse, Gathered, LoadState, LoadStates, Solved } from './assessment.ts';
+import { breaksOf } from './break-report.ts';
 import { type DriveInput, type DriveReport, drivenBy, drivesAt, withShares } from './drives.ts';
+import { jointsOf } from './fit.ts';
 import { limitsOfUses } from './piece-limit.ts';
 import { checkPlace } from './place-check.ts';
 import { placesOfRig } from './places-of-rig.ts';
 import { bodyForce, chainForce, pointForces } from './rig-forces.ts';
 import { holdsOf } from './vehicle-holds.ts';
+import { winchWork } from './winch-work.ts';
+import { zonesOf } from './zones-of-rig.ts';
 
 /** Below this the line does not move the load along its way at all; per newton of drive tension. */
 const LEAST_ADVANTAGE = 1e-6;
@@ -38,7 +42,7 @@ export function assess(subject: Case): Assessment {
   const places = solved ? placesOfRig({ ...input, solved, drives, limits, anchors }) : [];
   const holds = holdsOf({ rig, policy, network, states });
   const planned = states.planned.map(({ scale }) => scale);
-  return {
+  const gathered: Gathered = {
     subject,
     rig,
     policy,
@@ -61,6 +65,7 @@ export function assess(subject: Case): Assessment {
     anchors,
     holds,
   };
+  return { ...gathered, joints: jointsOf(gathered), zones: zonesOf(gathered), breaks: breaksOf(gathered), work: winchWork(gathered) };
 }
 
 const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };

@@ -8,10 +8,14 @@ import type { PieceUse, Rig } from '../rig/rig.ts';
 import type { GearIndex, RigNetwork } from '../rig/rig-network.ts';
 import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts';
 import type { Vec3 } from '../statics/vec3.ts';
+import type { BreakFigures } from './break-report.ts';
 import type { DriveReport } from './drives.ts';
+import type { Joint } from './fit.ts';
 import type { PieceLimit } from './piece-limit.ts';
 import type { PlaceCheck } from './place-check.ts';
 import type { VehicleHold } from './vehicle-holds.ts';
+import type { WinchWork } from './winch-work.ts';
+import type { LineZones } from './zones-of-rig.ts';
 
 /** Where on a piece a load acts. */
 export type PlaceKind = 'drum' | 'rope' | 'bend' | 'end' | 'legs' | 'body' | 'anchor';
@@ -117,4 +121,15 @@ export interface Assessment {
   readonly anchors: ReadonlyMap<string, AnchorCapacity | undefined>;
   /** How every pulled vehicle stands that is not the load. */
   readonly holds: readonly VehicleHold[];
+  /** How every two pieces meet. */
+  readonly joints: readonly Joint[];
+  /** What is to be kept clear, line by line. */
+  readonly zones: readonly LineZones[];
+  /** What every line lets go. */
+  readonly breaks: readonly BreakFigures[];
+  /** What every electric winch has to do. */
+  readonly work: readonly WinchWork[];
 }
+
+/** What is known of a rig before its joints, zones, breaks and work are gathered from it. */
+export type Gathered = Omit<Assessment, 'joints' | 'zones' | 'breaks' | 'work'>;

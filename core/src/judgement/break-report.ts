@@ -3,7 +3,7 @@ import { elongationAt, flightOf, ropeEnergyJ, ropeLawOf, ropeMassKg } from '../h
 import type { PieceUse } from '../rig/rig.ts';
 import { type ChainPlace, gearOf, type LineWalk } from '../rig/rig-network.ts';
 import { unit, type Vec3, ZERO } from '../statics/vec3.ts';
-import type { Assessment, LoadState } from './assessment.ts';
+import type { Gathered, LoadState } from './assessment.ts';
 import { shownState } from './drawing-facts.ts';
 import { chainForce, spanLengthM, spanTension, stopAt } from './rig-forces.ts';
 import { ropeSpans } from './rope-places.ts';
@@ -38,13 +38,13 @@ export interface Stretched {
 }
 
 /** What every line does if it breaks or lets go at the checked load. */
-export function breaksOf(assessment: Assessment): readonly BreakFigures[] {
+export function breaksOf(assessment: Gathered): readonly BreakFigures[] {
   const state = assessment.states.greatest[0] ?? shownState(assessment);
   if (state === undefined) return [];
   return assessment.network.lines.map((walk) => breakOf(assessment, walk, state));
 }
 
-function breakOf(assessment: Assessment, walk: LineWalk, state: LoadState): BreakFigures {
+function breakOf(assessment: Gathered, walk: LineWalk, state: LoadState): BreakFigures {
   const stretches = stretchesOf(assessment, walk, state);
   const energies = stretches?.map((part) => energyOf(assessment, part));
   const known = energies?.every((entry) => entry !== undefined) === true;
@@ -58,7 +58,7 @@ function breakOf(assessment: Assessment, walk: LineWalk, state: LoadState): Brea
 }
 
 /** Each strand split into the ropes that lie in it; undefined where a rope of the line is not chosen. */
-export function stretchesOf(assessment: Assessment, walk: LineWalk, { state, scale: factor }: LoadState): readonly Stretched[] | undefined {
+export function stretchesOf(assessment: Gathered, walk: LineWalk, { state, scale: factor }: LoadState): readonly Stretched[] | undefined {
   const ropes = ropeSpans(walk, assessment).map(({ use, fromEndM, toEndM }) => ({ piece: gearOf(use, assessment.gear), fromEndM, toEndM }));
   if (ropes.some(({ piece }) => piece === undefined)) return undefined;
   const lengths = walk.spans.map((_, span) => spanLengthM(walk, span, state));
@@ -87,7 +87,7 @@ export function nominalStrengthN({ marks }: GearFacts): number | undefined {
   return strengths.length === 0 ? undefined : Math.max(...strengths);
 }
 
-function energyOf({ policy }: Assessment, { piece, lengthM, tensionN }: Stretched) {
+function energyOf({ policy }: Gathered, { piece, lengthM, tensionN }: Stretched) {
   const kind = ropeLawOf(piece);
   const mbsN = nominalStrengthN(piece);
   if (kind === undefined || mbsN === undefined) return undefined;
@@ -95,7 +95,7 @@ function energyOf({ policy }: Assessment, { piece, lengthM, tensionN }: Stretche
   return { energyJ: ropeEnergyJ(law, mbsN, lengthM, tensionN), stretchM: lengthM * elongationAt(law, mbsN, tensionN) };
 }
 
-function ropeMassOf({ policy }: Assessment, stretches: readonly Stretched[] | undefined): number | undefined {
+function ropeMassOf({ policy }: Gathered, stretches: readonly Stretched[] | undefined): number | undefined {
   if (stretches === undefined) return undefined;
   let total = 0;
   for (const { piece, lengthM } of stretches) {
@@ -112,7 +112,7 @@ interface Energy {
   readonly ropeKg: number | undefined;
 }
 
-function flightFrom(assessment: Assessment, place: ChainPlace, state: LoadState, { energyJ, ropeKg }: Energy): Flight {
+function flightFrom(assessment: Gathered, place: ChainPlace, state: LoadState, { energyJ, ropeKg }: Energy): Flight {
   const along = unit(chainForce(assessment.network, place, state.state)) ?? ZERO;
   const hardware = place.chain.pieces.map((use) => ({ use, massKg: massOf(assessment, use) }));
   const unknown = hardware.filter(({ massKg }) => massKg === undefined).map(({ use }) => gearOf(use, assessment.gear)?.tag ?? use.id);
@@ -130,7 +130,7 @@ function flightFrom(assessment: Assessment, place: ChainPlace, state: LoadState,
 }
 
 /** Mass of a piece that may fly; soft pieces without a mass on record weigh little beside metal and count as nothing. */
-export function massOf({ gear }: Pick<Assessment, 'gear'>, use: PieceUse): number | undefined {
+export function massOf({ gear }: Pick<Gathered, 'gear'>, use: PieceUse): number | undefined {
   const piece = gearOf(use, gear);
   if (piece === undefined) return undefined;
   if ('massKg' in piece.attributes && piece.attributes.massKg !== undefined) return piece.attributes.massKg;

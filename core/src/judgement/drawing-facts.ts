@@ -1,5 +1,5 @@
 import { add, norm, scale, type Vec3 } from '../statics/vec3.ts';
-import type { Assessment, LoadState } from './assessment.ts';
+import type { Assessment, Gathered, LoadState } from './assessment.ts';
 import { loadIn } from './place-check.ts';
 import { chainForce, pointForces, spanLengthM, stopAt, wrapAtStop } from './rig-forces.ts';
 
@@ -43,7 +43,7 @@ export interface LoadForce {
 }
 
 /** The state in which the planned pull is shown: the first that is planned, hauling where nothing is. */
-export function shownState({ states, solved }: Assessment): LoadState | undefined {
+export function shownState({ states, solved }: Gathered): LoadState | undefined {
   return states.planned[0] ?? (solved && { motion: 'hauling', state: solved.hauling, scale: 1 });
 }
 

@@ -4,7 +4,7 @@ import { exceeds } from '../quantity/tolerance.ts';
 import { bodyOfChain, roundDiameterM } from '../rig/places.ts';
 import type { PieceUse } from '../rig/rig.ts';
 import { gearOf } from '../rig/rig-network.ts';
-import type { Assessment, ChosenUse } from './assessment.ts';
+import type { ChosenUse, Gathered } from './assessment.ts';
 
 export const fitKinds = [
   'pin-in-hole',
@@ -30,17 +30,17 @@ export interface Joint {
 
 type Parts = Omit<Joint, 'fits'>;
 
-const judged = (parts: Parts): Joint => ({
-  ...parts,
-  fits: parts.sizeM === undefined || parts.openingM === undefined ? undefined : !exceeds(parts.sizeM, parts.openingM),
-});
+const judged = ({ kind, inner, outer, sizeM, openingM }: Parts): Joint => {
+  const fits = sizeM === undefined || openingM === undefined ? undefined : !exceeds(sizeM, openingM);
+  return { kind, inner, outer, sizeM, openingM, fits };
+};
 
 /** Every rigid joint of a rig: neighbours in its chains, ropes in grooves, straps round trunks. */
-export function jointsOf(assessment: Assessment): readonly Joint[] {
+export function jointsOf(assessment: Gathered): readonly Joint[] {
   return [...chainJoints(assessment), ...grooveJoints(assessment), ...trunkJoints(assessment)];
 }
 
-function chainJoints({ rig, gear }: Assessment): readonly Joint[] {
+function chainJoints({ rig, gear }: Gathered): readonly Joint[] {
   const rows = [...rig.chains.map(({ pieces }) => pieces), ...(rig.backAnchors ?? []).map(({ pieces }) => pieces)];
   return rows.flatMap((pieces) =>
     pieces.slice(1).flatMap((use, index) => {
@@ -52,7 +52,7 @@ function chainJoints({ rig, gear }: Assessment): readonly Joint[] {
   );
 }
 
-function chosen(use: PieceUse, gear: Assessment['gear']): ChosenUse | undefined {
+function chosen(use: PieceUse, gear: Gathered['gear']): ChosenUse | undefined {
   const piece = gearOf(use, gear);
   return piece && { use, piece };
 }
@@ -103,7 +103,7 @@ function shackleJoints(inner: ChosenUse, outer: ChosenUse, hole: ReturnType<type
   return [pin, judged({ kind: 'fitting-in-opening', inner: outer, outer: inner, sizeM: hole.thicknessM, openingM: insideWidthM })];
 }
 
-function grooveJoints({ rig, gear, network }: Assessment): readonly Joint[] {
+function grooveJoints({ rig, gear, network }: Gathered): readonly Joint[] {
   return network.lines.flatMap(({ line, stops }) => {
     const rope = line.ropes[0] && chosen(line.ropes[0], gear);
     if (!rope) return [];
@@ -117,7 +117,7 @@ function grooveJoints({ rig, gear, network }: Assessment): readonly Joint[] {
   });
 }
 
-function trunkJoints({ rig, gear }: Assessment): readonly Joint[] {
+function trunkJoints({ rig, gear }: Gathered): readonly Joint[] {
   return rig.chains.flatMap((chain) => {
     const diameterM = roundDiameterM(bodyOfChain(rig, chain));
     const first = chain.pieces[0] && chosen(chain.pieces[0], gear);

@@ -2,16 +2,14 @@ import { addMonths } from '../rating/calendar.ts';
 import type { Case } from '../rig/case.ts';
 import { assess } from './assess.ts';
 import type { Assessment } from './assessment.ts';
-import { breaksOf } from './break-report.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
 import { linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
 import { CORE_VERSION, type Finding, type PlaceFigures, type Report, type Verdict } from './report.ts';
-import { driveFigures, drumFigures, fitReports, given, holdReports } from './report-figures.ts';
+import { driveFigures, drumFigures, fitReports, holdReports } from './report-figures.ts';
 import { type Answer, ownerName, ownerSubject, type Rule, type Severity, severities } from './rule.ts';
 import { rules } from './rule-list.ts';
 import { ageLimitDay } from './rules/soft-good-too-old.ts';
 import { ropePerTravel } from './winch-work.ts';
-import { zonesOf } from './zones-of-rig.ts';
 
 /**
  * Judges a case: solves the rig, checks every place against its limit, asks every rule, and draws the verdict from the
@@ -23,7 +21,7 @@ export function judge(subject: Case): Report {
 
 export function reportOf(assessment: Assessment): Report {
   const { checks } = assessment;
-  const findings = rules.flatMap((rule) => rule.check(assessment).flatMap((answer) => toFinding(rule, answer, assessment)));
+  const findings = findingsOf(assessment);
   const ordered = [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
   const weakest = weakestOf(checks);
   const limit = linePullLimit(checks);
@@ -33,16 +31,16 @@ export function reportOf(assessment: Assessment): Report {
     coreVersion: CORE_VERSION,
     verdict: verdictOf(findings, weakest),
     asOf: assessment.subject.asOf,
-    ...given('goodUntil', goodUntil(assessment)),
-    ...given('weakestPlaceId', weakest?.place.id),
-    ...given('linePullLimit', limit && { pullN: limit.pullN, placeId: limit.place.id }),
-    ...given('pullN', assessment.pullN),
-    ...given('plannedPullN', assessment.plannedPullN),
-    ...given('greatestPullN', assessment.greatestPullN),
-    ...given('advantage', assessment.advantage),
-    ...given('ropePerTravel', ropePerTravel(assessment)),
-    ...given('loadForce', loadForce(assessment)),
-    ...given('effort', assessment.effort.kind === 'estimated' ? assessment.effort : undefined),
+    goodUntil: goodUntil(assessment),
+    weakestPlaceId: weakest?.place.id,
+    linePullLimit: limit && { pullN: limit.pullN, placeId: limit.place.id },
+    pullN: assessment.pullN,
+    plannedPullN: assessment.plannedPullN,
+    greatestPullN: assessment.greatestPullN,
+    advantage: assessment.advantage,
+    ropePerTravel: ropePerTravel(assessment),
+    loadForce: loadForce(assessment),
+    effort: assessment.effort.kind === 'estimated' ? assessment.effort : undefined,
     drum: drumFigures(assessment.drives[0]?.drum),
     drives,
     strands: strandsAt(assessment),
@@ -50,30 +48,38 @@ export function reportOf(assessment: Assessment): Report {
     pointLoads: pointLoads(assessment),
     holds: holdReports(assessment),
     fits: fitReports(assessment),
-    breaks: breaksOf(assessment),
-    zones: zonesOf(assessment),
+    breaks: assessment.breaks,
+    zones: assessment.zones,
     places: checks.map(placeFigures),
     findings: ordered,
   };
 }
 
-function toFinding(rule: Rule, answer: Answer, { policy }: Assessment): readonly Finding[] {
-  if (answer.kind === 'not-found') return [];
+/** Every rule asked in turn; what is not found leaves no trace. */
+function findingsOf(assessment: Assessment): readonly Finding[] {
+  const findings: Finding[] = [];
+  for (const rule of rules) {
+    for (const answer of rule.check(assessment)) {
+      if (answer.kind !== 'not-found') findings.push(toFinding(rule, answer, assessment));
+    }
+  }
+  return findings;
+}
+
+function toFinding(rule: Rule, answer: Exclude<Answer, { kind: 'not-found' }>, { policy }: Assessment): Finding {
   const undecided = answer.kind === 'undecided';
-  return [
-    {
-      id: `${rule.code}@${answer.subject.id}`,
-      code: rule.code,
-      severity: severityUnder(rule, policy),
-      undecided,
-      subject: answer.subject,
-      title: undecided ? answer.question : answer.title,
-      detail: undecided ? [] : answer.detail,
-      why: rule.why,
-      ...(undecided && answer.questionId !== undefined ? { questionId: answer.questionId } : {}),
-      fixes: answer.fixes ?? [],
-    },
-  ];
+  return {
+    id: `${rule.code}@${answer.subject.id}`,
+    code: rule.code,
+    severity: severityUnder(rule, policy),
+    undecided,
+    subject: answer.subject,
+    title: undecided ? answer.question : answer.title,
+    detail: undecided ? [] : answer.detail,
+    why: rule.why,
+    ...(undecided && answer.questionId !== undefined ? { questionId: answer.questionId } : {}),
+    fixes: answer.fixes ?? [],
+  };
 }
 
 /** A team's own severity where the rule lets itself be softened, or where the team is stricter. */
@@ -103,16 +109,16 @@ function placeFigures({ place, plannedN, greatestN, utilisation, breakingRatio, 
     part: place.part,
     kind: place.kind,
     subject: ownerSubject(place),
-    ...given('gearId', piece?.id),
-    ...given('tag', piece?.tag),
+    gearId: piece?.id,
+    tag: piece?.tag,
     name: piece?.name ?? ownerName(place),
     where: place.where,
-    ...given('plannedN', plannedN),
-    ...given('greatestN', greatestN),
-    ...given('wllN', place.capacity?.wllN),
-    ...given('mbsN', place.kind === 'drum' ? undefined : place.capacity?.mbsN),
-    ...given('utilisation', utilisation),
-    ...given('breakingRatio', breakingRatio),
+    plannedN,
+    greatestN,
+    wllN: place.capacity?.wllN,
+    mbsN: place.kind === 'drum' ? undefined : place.capacity?.mbsN,
+    utilisation,
+    breakingRatio,
     stopRatio,
     judged: place.judged,
     strands: place.strands,

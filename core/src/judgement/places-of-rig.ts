@@ -113,12 +113,22 @@ function chainPiece(input: PlacesInput, pieces: readonly PieceUse[], use: PieceU
   const locals = [...hitch.locals, ...connectionLocals(input, pieces, use)];
   const limit = input.limits.get(use.id);
   const kind = hitch.legs ? 'legs' : 'body';
-  const shared = { id: `${use.id}:${kind}`, part, kind, owner, load: load(hitch.share), ownLine: false, strands } as const;
   const judged = use.judged ?? (limit?.kind === 'judged' ? limit : undefined);
-  if (judged) return { ...shared, where: '', locals: [], capacity: { wllN: judged.workingN, mbsN: judged.failingN }, judged: true };
   const minor = use.axis === 'minor' && piece?.kind === 'carabiner' ? piece.attributes.minorAxisBreakingN : undefined;
   const held = minor === undefined || limit?.kind !== 'rated' ? limit : onMinorAxis(limit, minor);
-  return { ...shared, where: hitch.legs ? 'each leg' : '', locals, capacity: capacityOf(held, locals), judged: false };
+  return {
+    id: `${use.id}:${kind}`,
+    part,
+    kind,
+    owner,
+    where: hitch.legs && !judged ? 'each leg' : '',
+    load: load(hitch.share),
+    locals: judged ? [] : locals,
+    capacity: judged ? { wllN: judged.workingN, mbsN: judged.failingN } : capacityOf(held, locals),
+    ownLine: false,
+    judged: judged !== undefined,
+    strands,
+  };
 }
 
 function onMinorAxis(limit: Extract<PieceLimit, { kind: 'rated' }>, minorN: number): PieceLimit {

@@ -1,9 +1,8 @@
 import type { Assessment } from './assessment.ts';
 import type { DriveReport } from './drives.ts';
 import type { DrumReport } from './drum-report.ts';
-import { jointsOf } from './fit.ts';
 import type { DriveFigures, DrumFigures, FitReport, HoldReport, WorkFigures } from './report.ts';
-import { winchWork } from './winch-work.ts';
+import type { WinchWork } from './winch-work.ts';
 
 /** A field that is left out where it has no value. */
 export function given<K extends string, V>(key: K, value: V | undefined): { readonly [P in K]?: V } {
@@ -25,7 +24,7 @@ export function drumFigures(drum: DrumReport | undefined): DrumFigures {
 /** Every drive with its share of the planned pull and of the line-pull limit. */
 export function driveFigures(assessment: Assessment, limitN: number | undefined): readonly DriveFigures[] {
   const { plannedPullN } = assessment;
-  const work = new Map(winchWork(assessment).map((entry) => [entry.drive, entry]));
+  const work = new Map(assessment.work.map((entry) => [entry.drive, entry]));
   return assessment.drives.map((drive): DriveFigures => {
     const done = work.get(drive);
     return {
@@ -42,7 +41,7 @@ export function driveFigures(assessment: Assessment, limitN: number | undefined)
   });
 }
 
-type Planned = Extract<ReturnType<typeof winchWork>[number], { plan: unknown }>['plan'];
+type Planned = Extract<WinchWork, { plan: unknown }>['plan'];
 
 function workFigures(ropeM: number, plan: Planned): WorkFigures {
   if (plan.kind !== 'planned') return { ropeM, currentA: plan.currentA };
@@ -67,14 +66,14 @@ export function holdReports({ holds, greatestPullN }: Assessment): readonly Hold
   }));
 }
 
-export function fitReports(assessment: Assessment): readonly FitReport[] {
-  return jointsOf(assessment).map(({ kind, inner, outer, sizeM, openingM, fits }) => ({
+export function fitReports({ joints }: Assessment): readonly FitReport[] {
+  return joints.map(({ kind, inner, outer, sizeM, openingM, fits }) => ({
     kind,
     innerUseId: inner.use.id,
-    ...given('outerUseId', outer?.use.id),
-    ...given('sizeM', sizeM),
-    ...given('openingM', openingM),
-    ...given('fits', fits),
+    outerUseId: outer?.use.id,
+    sizeM,
+    openingM,
+    fits,
   }));
 }
 

@@ -33,16 +33,16 @@ export interface PlaceFigures {
   readonly part: string;
   readonly kind: string;
   readonly subject: Subject;
-  readonly gearId?: string;
-  readonly tag?: string;
+  readonly gearId?: string | undefined;
+  readonly tag?: string | undefined;
   readonly name: string;
   readonly where: string;
-  readonly plannedN?: number;
-  readonly greatestN?: number;
-  readonly wllN?: number;
-  readonly mbsN?: number;
-  readonly utilisation?: number;
-  readonly breakingRatio?: number;
+  readonly plannedN?: number | undefined;
+  readonly greatestN?: number | undefined;
+  readonly wllN?: number | undefined;
+  readonly mbsN?: number | undefined;
+  readonly utilisation?: number | undefined;
+  readonly breakingRatio?: number | undefined;
   readonly stopRatio: number;
   readonly judged: boolean;
   readonly strands: readonly number[];
@@ -101,10 +101,10 @@ export interface HoldReport {
 export interface FitReport {
   readonly kind: FitKind;
   readonly innerUseId: string;
-  readonly outerUseId?: string;
-  readonly sizeM?: number;
-  readonly openingM?: number;
-  readonly fits?: boolean;
+  readonly outerUseId?: string | undefined;
+  readonly sizeM?: number | undefined;
+  readonly openingM?: number | undefined;
+  readonly fits?: boolean | undefined;
 }
 
 export interface Report {
@@ -113,17 +113,17 @@ export interface Report {
   readonly verdict: Verdict;
   readonly asOf: string;
   /** The last day on which nothing that is judged will have changed by the calendar alone; missing where nothing will. */
-  readonly goodUntil?: string;
-  readonly weakestPlaceId?: string;
-  readonly linePullLimit?: { readonly pullN: number; readonly placeId: string };
-  readonly pullN?: number;
-  readonly plannedPullN?: number;
-  readonly greatestPullN?: number;
-  readonly advantage?: { readonly hauling: number; readonly frictionless: number; readonly lowering?: number };
+  readonly goodUntil?: string | undefined;
+  readonly weakestPlaceId?: string | undefined;
+  readonly linePullLimit?: { readonly pullN: number; readonly placeId: string } | undefined;
+  readonly pullN?: number | undefined;
+  readonly plannedPullN?: number | undefined;
+  readonly greatestPullN?: number | undefined;
+  readonly advantage?: { readonly hauling: number; readonly frictionless: number; readonly lowering?: number } | undefined;
   /** Rope hauled in for every metre the load travels, without friction. */
-  readonly ropePerTravel?: number;
-  readonly loadForce?: LoadForce;
-  readonly effort?: Effort;
+  readonly ropePerTravel?: number | undefined;
+  readonly loadForce?: LoadForce | undefined;
+  readonly effort?: Effort | undefined;
   readonly drum: DrumFigures;
   readonly strands: readonly StrandAt[];
   readonly pulleys: readonly PulleyAt[];

@@ -1,7 +1,7 @@
 import type { GearOf } from '../gear/gear-facts.ts';
 import { type BurstPlan, burstPlan } from '../winch/burst-plan.ts';
 import { layerDiameterM } from '../winch/drum-layers.ts';
-import type { Assessment } from './assessment.ts';
+import type { Gathered } from './assessment.ts';
 import type { DriveReport } from './drives.ts';
 
 export type WinchWork =
@@ -10,7 +10,7 @@ export type WinchWork =
   | { readonly drive: DriveReport; readonly missing: readonly string[] };
 
 /** What each electric winch has to do from the load at its place until it is free, at the tension of the start. */
-export function winchWork(assessment: Assessment): readonly WinchWork[] {
+export function winchWork(assessment: Gathered): readonly WinchWork[] {
   return assessment.drives.flatMap((drive) => {
     const { winch } = drive;
     if (winch?.kind !== 'winch' || winch.attributes.drive === 'hydraulic' || assessment.plannedPullN === undefined) return [];
@@ -19,7 +19,7 @@ export function winchWork(assessment: Assessment): readonly WinchWork[] {
   });
 }
 
-function workOf(assessment: Assessment, drive: DriveReport, { attributes }: GearOf<'winch'>): WinchWork | undefined {
+function workOf(assessment: Gathered, drive: DriveReport, { attributes }: GearOf<'winch'>): WinchWork | undefined {
   const { drum } = drive;
   if (drum.kind === 'no-winch') return undefined;
   const { noLoadCurrentA, fullLoadCurrentA, noLoadSpeedMPerMin, fullLoadSpeedMPerMin, alternatorA, batteryAh } = attributes;
@@ -56,12 +56,12 @@ function workOf(assessment: Assessment, drive: DriveReport, { attributes }: Gear
 }
 
 /** Rope hauled per metre of travel without friction, by virtual work: what one newton of line pull gives at the load. */
-export function ropePerTravel({ advantage, drives }: Assessment): number | undefined {
+export function ropePerTravel({ advantage, drives }: Gathered): number | undefined {
   if (advantage === undefined) return undefined;
   const shares = drives.reduce((sum, { share }) => sum + share, 0);
   return advantage.frictionless / Math.max(shares, 1);
 }
 
-function ropeToHaulM(assessment: Assessment): number {
+function ropeToHaulM(assessment: Gathered): number {
   return assessment.rig.load.travelM * Math.max(0, ropePerTravel(assessment) ?? 0);
 }

@@ -2,7 +2,7 @@ import { type DangerZones, dangerZones, inZones } from '../hazards/danger-zones.
 import { ahead, groundHeightM } from '../rig/places.ts';
 import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
-import type { Assessment } from './assessment.ts';
+import type { Gathered } from './assessment.ts';
 import { pathOf } from './break-report.ts';
 import { shownState } from './drawing-facts.ts';
 
@@ -11,7 +11,7 @@ export interface LineZones extends DangerZones {
   readonly lineId: string;
 }
 
-export function zonesOf(assessment: Assessment): readonly LineZones[] {
+export function zonesOf(assessment: Gathered): readonly LineZones[] {
   const shown = shownState(assessment);
   if (shown === undefined) return [];
   const sizes = { factor: assessment.policy.care.zoneFactor.value, corridorM: assessment.policy.zones.corridorM.value };

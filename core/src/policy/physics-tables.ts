@@ -4,7 +4,6 @@ import { factorRow, row, table } from './rows.ts';
 
 /** Ground under braked wheels. */
 export const holdGrounds = ['dry-gravel', 'dry-grass', 'wet-grass', 'mud', 'snow', 'ice'] as const;
-export type HoldGround = (typeof holdGrounds)[number];
 /** Pickets in front, then behind them, line by line. */
 export const picketPatterns = ['1', '1-1', '1-1-1', '2-1', '3-2-1'] as const;
 export const picketSoils = ['loam', 'clay-or-gravel', 'wet-clay-or-sand'] as const;

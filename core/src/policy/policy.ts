@@ -7,14 +7,11 @@ import { factorRow, row, table } from './rows.ts';
 
 export {
   anchorSoils,
-  type HoldGround,
   holdGrounds,
   type PullSlope,
   picketPatterns,
   picketSoils,
-  pullSlopes,
   type RopeLawKind,
-  ropeLaws,
 } from './physics-tables.ts';
 
 /** Uses that have a design factor. */

@@ -7,6 +7,10 @@ export function daysBetween(from: string, to: string): number {
 export function addMonths(day: string, months: number): string {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   const index = year * 12 + (month - 1) + months;
-  const last = new Date(Date.UTC(Math.floor(index / 12), (index % 12) + 1, 0)).getUTCDate();
-  return new Date(Date.UTC(Math.floor(index / 12), index % 12, Math.min(date, last))).toISOString().slice(0, 10);
+  const [inYear, inMonth] = [Math.floor(index / 12), index % 12];
+  const last = inMonth === 1 ? (isLeap(inYear) ? 29 : 28) : [3, 5, 8, 10].includes(inMonth) ? 30 : 31;
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${String(inYear).padStart(4, '0')}-${two(inMonth + 1)}-${two(Math.min(date, last))}`;
 }
+
+const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;

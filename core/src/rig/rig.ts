@@ -234,10 +234,7 @@ export type TreeBody = Extract<Body, { readonly kind: 'tree' }>;
 export type LooseBody = Extract<Body, { readonly kind: 'load' }>;
 /** A body that may be the load: it has a mass, a size and a heading. */
 export type LoadBody = VehicleBody | LooseBody;
-export type Joint = NonNullable<Rig['joints']>[number];
-export type Grip = NonNullable<Rig['grips']>[number];
 export type Lanyard = NonNullable<Rig['lanyards']>[number];
-export type BackAnchor = NonNullable<Rig['backAnchors']>[number];
 export type RigPoint = Rig['points'][number];
 export type Chain = Rig['chains'][number];
 export type Line = Rig['lines'][number];

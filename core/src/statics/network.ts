@@ -71,6 +71,8 @@ export type StaticsFailure =
   | { readonly kind: 'redundant'; readonly nodes: readonly string[] }
   /** Nothing holds these nodes in tension. */
   | { readonly kind: 'slack'; readonly nodes: readonly string[] }
+  /** A place, a length or a tension that is no number, or less than nothing. */
+  | { readonly kind: 'not-a-number'; readonly nodes: readonly string[] }
   /** Two nodes of a strand stand on one spot. */
   | { readonly kind: 'coincident'; readonly nodes: readonly string[] }
   | { readonly kind: 'not-converged'; readonly residual: number; readonly nodes: readonly string[] };

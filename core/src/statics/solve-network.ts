@@ -7,6 +7,10 @@ import { type Vec3, vec3 } from './vec3.ts';
 
 /** Largest unbalanced force aimed at, per unit of the largest tension; and gap in a link, metres. */
 const RESIDUAL_TOLERANCE = 1e-11;
+/** From here on a step changes the matrix by next to nothing, per unit of the largest tension. */
+const NEAR = 1e-3;
+/** A matrix whose smallest pivot is above this share of its largest entry is far from singular. */
+const REGULAR = 1e-6;
 /** The bound that is published and never exceeded. */
 const RESIDUAL_BOUND = 1e-9;
 const NEWTON_STEPS = 60;
@@ -23,6 +27,8 @@ const PUSHING = -1e-9;
  * What cannot be found is named with the nodes concerned, never a number.
  */
 export function solveNetwork(network: Network, motion: Motion, start?: Equilibrium): StaticsOutcome {
+  const nonsense = notNumbers(network);
+  if (nonsense.length > 0) return { kind: 'not-a-number', nodes: nonsense };
   const layout = layoutOf(network);
   const lost = untouched(layout);
   if (lost.length > 0) return { kind: 'slack', nodes: lost };
@@ -127,23 +133,29 @@ function solveTaut(layout: Layout, motion: Motion, slack: ReadonlySet<number>, s
     tensions: Float64Array.from(columns.taut, (index) => (start.tensionOf[index] as number) || layout.scale),
   };
   let residual = Number.POSITIVE_INFINITY;
+  let regular = false;
   for (let iteration = 0; iteration < NEWTON_STEPS; iteration++) {
     const coincident = assemble(assembly, trial);
     if (coincident) return { kind: 'coincident', nodes: coincident.map((node) => layout.network.nodes[node]?.id ?? '') };
     residual = sizeOf(assembly, trial);
+    if (regular && residual < RESIDUAL_TOLERANCE) return finished(assembly, trial, iteration, residual);
     const answer = stepFrom(assembly, trial, residual);
-    if (answer) return answer.kind === 'balanced' ? finished(assembly, trial, iteration, residual) : answer;
+    if (answer.kind !== 'stepped') return answer.kind === 'balanced' ? finished(assembly, trial, iteration, residual) : answer;
+    // Near the end the matrix hardly changes: once it was far from singular there, it need not be eliminated again to know it.
+    regular = residual < NEAR && answer.leastPivot > REGULAR;
   }
   assemble(assembly, trial);
   if (residual < RESIDUAL_BOUND) return finished(assembly, trial, NEWTON_STEPS, residual);
   return { kind: 'not-converged', residual, nodes: layout.freeNodes.map((node) => layout.network.nodes[node]?.id ?? '') };
 }
 
+type Stepped = { readonly kind: 'balanced' } | { readonly kind: 'stepped'; readonly leastPivot: number };
+
 /**
  * One Newton step in place. Elimination runs also where balance is already reached: a singular matrix there means that
  * something could still move freely, or that members share in a way that equilibrium does not tell.
  */
-function stepFrom(assembly: Assembly, trial: Trial, residual: number): { readonly kind: 'balanced' } | StaticsFailure | undefined {
+function stepFrom(assembly: Assembly, trial: Trial, residual: number): Stepped | StaticsFailure {
   const { layout, columns, work } = assembly;
   const coordinates = layout.freeNodes.length * 3;
   const outcome = solveLinear(work.jacobian, work.residual);
@@ -161,7 +173,7 @@ function stepFrom(assembly: Assembly, trial: Trial, residual: number): { readonl
   });
   for (let index = 0; index < trial.tensions.length; index++)
     trial.tensions[index] = (trial.tensions[index] as number) - share * (work.residual[coordinates + index] as number);
-  return undefined;
+  return { kind: 'stepped', leastPivot: outcome.leastPivot };
 }
 
 /** Largest unbalanced force per unit of the largest tension, or gap in metres. */
@@ -213,4 +225,16 @@ function finished(
 function untouched({ members, freeNodes, network }: Layout): readonly string[] {
   const touched = new Set(members.flatMap(({ nodes }) => nodes));
   return freeNodes.filter((node) => !touched.has(node)).map((node) => network.nodes[node]?.id ?? '');
+}
+
+/** Nodes, links and ropes whose figures are no numbers or make no sense, by id. */
+function notNumbers({ nodes, links, ropes }: Network): readonly string[] {
+  const sound = (value: number) => Number.isFinite(value) && value >= 0;
+  return [
+    ...nodes.filter(({ at }) => !Number.isFinite(at.x + at.y + at.z)),
+    ...links.filter(({ lengthM }) => !(sound(lengthM) && lengthM > 0)),
+    ...ropes.filter(
+      ({ pull }) => pull !== undefined && !(pull.kind === 'driven' ? sound(pull.tension) : sound(pull.lengthM) && pull.lengthM > 0),
+    ),
+  ].map(({ id }) => id);
 }

@@ -2,14 +2,14 @@ import type { Term } from '../../explanation/term.ts';
 import { elongationAt, ropeLawOf } from '../../hazards/rope-energy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
 import type { Assessment } from '../assessment.ts';
-import { breaksOf, type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../break-report.ts';
+import { type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../break-report.ts';
 import { shownState } from '../drawing-facts.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */
 export function breakFigures(assessment: Assessment): readonly ReportFigure[] {
   const state = assessment.states.greatest[0] ?? shownState(assessment);
-  return breaksOf(assessment).flatMap(({ lineId, energyJ, stretchM, flights }) => {
+  return assessment.breaks.flatMap(({ lineId, energyJ, stretchM, flights }) => {
     const walk = assessment.network.lines.find(({ line }) => line.id === lineId);
     const parts = walk && state ? (stretchesOf(assessment, walk, state) ?? []) : [];
     const at = `breaks[${lineId}]`;

@@ -2,9 +2,7 @@ import type { Term } from '../../explanation/term.ts';
 import { angle, force, length } from '../../quantity/format.ts';
 import type { Assessment, LoadState } from '../assessment.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from '../drawing-facts.ts';
-import { jointsOf } from '../fit.ts';
 import { worstState } from '../place-check.ts';
-import { zonesOf } from '../zones-of-rig.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { linePullOf } from './explain-place.ts';
 import { plannedLinePull } from './pull-terms.ts';
@@ -26,7 +24,7 @@ export function drawnFigures(assessment: Assessment): readonly ReportFigure[] {
       measured(`pointLoads[${pointId}].sizeN`, `Load on ${pointId}`, force(sizeN), 'sum of the strands and chains that pull there'),
     ),
     ...loadFigures(assessment),
-    ...zonesOf(assessment).flatMap(({ lineId, circles }) =>
+    ...assessment.zones.flatMap(({ lineId, circles }) =>
       circles.map(({ radiusM }, index) =>
         measured(
           `zones[${lineId}].circles[${index}].radiusM`,
@@ -36,7 +34,7 @@ export function drawnFigures(assessment: Assessment): readonly ReportFigure[] {
         ),
       ),
     ),
-    ...jointsOf(assessment).flatMap(({ sizeM, openingM, kind }, index) => [
+    ...assessment.joints.flatMap(({ sizeM, openingM, kind }, index) => [
       ...(sizeM === undefined ? [] : [measured(`fits[${index}].sizeM`, `${kind}: what goes in`, length(sizeM), 'from the register')]),
       ...(openingM === undefined ? [] : [measured(`fits[${index}].openingM`, `${kind}: opening`, length(openingM), 'from the register')]),
     ]),

@@ -4,7 +4,6 @@ import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers
 import type { Assessment } from '../assessment.ts';
 import type { DriveReport } from '../drives.ts';
 import { linePullLimit } from '../place-check.ts';
-import { winchWork } from '../winch-work.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
@@ -125,7 +124,7 @@ function drumOf({ drum }: DriveReport, at: string): readonly ReportFigure[] {
 }
 
 function workOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
-  const work = winchWork(assessment).find((entry) => entry.drive === drive);
+  const work = assessment.work.find((entry) => entry.drive === drive);
   if (!work || !('plan' in work) || drive.winch?.kind !== 'winch') return [];
   const { plan, ropeM } = work;
   const { noLoadCurrentA = 0, fullLoadCurrentA = 0, noLoadSpeedMPerMin = 0, fullLoadSpeedMPerMin = 0 } = drive.winch.attributes;

@@ -1,7 +1,6 @@
 import { percent, rich } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
 import { type Answer, notFound, openPiece, pieceName, type Rule, useSubject } from '../rule.ts';
-import { winchWork } from '../winch-work.ts';
 
 export const batteryLow: Rule = {
   code: 'battery-low',
@@ -11,7 +10,7 @@ export const batteryLow: Rule = {
   needs: 'currents of the winch, battery and alternator, the line to be hauled',
   asks: 'How much current does the winch draw, and what are battery and alternator?',
   check: (assessment) =>
-    winchWork(assessment).flatMap((work): readonly Answer[] => {
+    assessment.work.flatMap((work): readonly Answer[] => {
       const { winch, walk } = work.drive;
       const { drive } = walk.line;
       if (!winch || drive.kind !== 'winch') return [];

@@ -1,6 +1,5 @@
 import { current, rich, time } from '../../quantity/format.ts';
 import { type Answer, notFound, openPiece, pieceName, type Rule, useSubject } from '../rule.ts';
-import { winchWork } from '../winch-work.ts';
 
 export const burstShortened: Rule = {
   code: 'burst-shortened',
@@ -10,7 +9,7 @@ export const burstShortened: Rule = {
   needs: 'currents of the winch, the thermal figures of the policy',
   asks: 'How long may the winch run at this load?',
   check: (assessment) =>
-    winchWork(assessment).flatMap((work): readonly Answer[] => {
+    assessment.work.flatMap((work): readonly Answer[] => {
       const { winch, walk } = work.drive;
       const { drive } = walk.line;
       if (!winch || drive.kind !== 'winch') return [];

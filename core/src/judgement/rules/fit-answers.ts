@@ -1,6 +1,6 @@
 import { rich, smallLength } from '../../quantity/format.ts';
 import type { Assessment } from '../assessment.ts';
-import { type FitKind, type Joint, jointsOf } from '../fit.ts';
+import { type FitKind, type Joint } from '../fit.ts';
 import { type Answer, chooseAnother, notFound, openPiece, pieceName, useSubject } from '../rule.ts';
 
 export interface FitWords {
@@ -11,9 +11,7 @@ export interface FitWords {
 
 /** One answer for every joint of a kind: it fits, it does not, or a size is not on record. */
 export function fitAnswers(assessment: Assessment, kind: FitKind, words: FitWords): readonly Answer[] {
-  return jointsOf(assessment)
-    .filter((joint) => joint.kind === kind)
-    .map((joint) => answer(joint, words));
+  return assessment.joints.filter((joint) => joint.kind === kind).map((joint) => answer(joint, words));
 }
 
 function answer({ inner, outer, sizeM, openingM, fits }: Joint, { inner: what, opening }: FitWords): Answer {

@@ -5,7 +5,7 @@ import type { Lanyard, PieceUse } from '../../rig/rig.ts';
 import { gearOf } from '../../rig/rig-network.ts';
 import { distance, type Vec3 } from '../../statics/vec3.ts';
 import type { Assessment } from '../assessment.ts';
-import { breaksOf, massOf, nominalStrengthN } from '../break-report.ts';
+import { massOf, nominalStrengthN } from '../break-report.ts';
 import { shownState } from '../drawing-facts.ts';
 import { pieceName } from '../rule.ts';
 
@@ -90,7 +90,7 @@ function strength(assessment: Assessment, { use, lengthM, gearId }: Tied): Pick<
   const breaksN = piece && nominalStrengthN(piece);
   const kind = piece && ropeLawOf(piece);
   const own = massOf(assessment, use);
-  const flight = breaksOf(assessment)
+  const flight = assessment.breaks
     .flatMap(({ energyJ, flights }) => flights.map((entry) => ({ ...entry, energyJ })))
     .find(({ chainId }) => assessment.rig.chains.some(({ id, pieces }) => id === chainId && pieces.some((entry) => entry.id === use.id)));
   if (

@@ -6,6 +6,7 @@ const WORDS: { readonly [K in Exclude<StaticsOutcome['kind'], 'solved'>]: string
   mechanism: 'part of it can move without resistance',
   redundant: 'more pieces hold it than a balance of forces can tell apart',
   slack: 'part of it hangs without tension',
+  'not-a-number': 'a place or a length is no number',
   coincident: 'two of its points stand on one spot',
   'not-converged': 'no balance of forces was found',
 };

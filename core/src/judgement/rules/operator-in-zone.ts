@@ -1,6 +1,6 @@
 import { rich } from '../../quantity/format.ts';
 import { type Answer, notFound, type Rule } from '../rule.ts';
-import { groundPlace, isSheltered, standsInZone, zonesOf } from '../zones-of-rig.ts';
+import { groundPlace, isSheltered, standsInZone } from '../zones-of-rig.ts';
 
 export const operatorInZone: Rule = {
   code: 'operator-in-zone',
@@ -10,7 +10,7 @@ export const operatorInZone: Rule = {
   needs: 'the operator’s place, the danger zones',
   check: (assessment) => {
     const { rig } = assessment;
-    const zones = zonesOf(assessment);
+    const zones = assessment.zones;
     return rig.bodies.flatMap((body): readonly Answer[] => {
       if (body.kind !== 'person' || body.duty !== 'operator') return [];
       const subject = { kind: 'body', id: body.id } as const;

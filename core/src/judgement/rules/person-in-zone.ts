@@ -1,6 +1,6 @@
 import { rich } from '../../quantity/format.ts';
 import { type Answer, notFound, type Rule } from '../rule.ts';
-import { groundPlace, isSheltered, standsInZone, zonesOf } from '../zones-of-rig.ts';
+import { groundPlace, isSheltered, standsInZone } from '../zones-of-rig.ts';
 
 export const personInZone: Rule = {
   code: 'person-in-zone',
@@ -10,7 +10,7 @@ export const personInZone: Rule = {
   needs: 'people, animals and vehicles on the site, the danger zones',
   check: (assessment) => {
     const { rig } = assessment;
-    const zones = zonesOf(assessment);
+    const zones = assessment.zones;
     const pulled = new Set(rig.points.map(({ bodyId }) => bodyId));
     return rig.bodies.flatMap((body): readonly Answer[] => {
       const operator = body.kind === 'person' && body.duty === 'operator';

@@ -1,0 +1,259 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { assess } from '../judgement/assess.ts';
+import type { Assessment } from '../judgement/assessment.ts';
+import { drivenBy } from '../judgement/drives.ts';
+import { judge } from '../judgement/judge.ts';
+import { pathLengthM } from '../judgement/rig-forces.ts';
+import { canonicalJson } from '../policy/canonical-json.ts';
+import type { Case } from '../rig/case.ts';
+import { applyEdit, type Edit } from '../rig/edits.ts';
+import type { Body, Rig } from '../rig/rig.ts';
+import { rigNetwork } from '../rig/rig-network.ts';
+import { solveNetwork } from '../statics/solve-network.ts';
+import { layouts } from './layouts.ts';
+
+const jitter = (size: number) => fc.array(fc.double({ min: -size, max: size, noNaN: true }), { minLength: 12, maxLength: 12 });
+
+/** Any layout of the work with everything in it pushed about: places, headings, heights, slope. */
+const randomCase: fc.Arbitrary<Case> = fc
+  .record({
+    layout: fc.integer({ min: 0, max: layouts.length - 1 }),
+    x: jitter(1.2),
+    y: jitter(1.2),
+    turn: jitter(0.12),
+    height: jitter(0.2),
+    slope: fc.double({ min: 0, max: 0.2, noNaN: true }),
+    uphill: fc.double({ min: 0, max: 6.2, noNaN: true }),
+  })
+  .map(({ layout, x, y, turn, height, slope, uphill }) => {
+    const subject = (layouts[layout] as (typeof layouts)[number]).build();
+    const { rig } = subject;
+    const bodies = rig.bodies.map((body, index) => {
+      const at = { xM: body.xM + (x[index] ?? 0), yM: body.yM + (y[index] ?? 0) };
+      return ('headingRad' in body ? { ...body, ...at, headingRad: body.headingRad + (turn[index] ?? 0) } : { ...body, ...at }) as Body;
+    });
+    const points = rig.points.map((point, index) => ({
+      ...point,
+      place: { ...point.place, heightM: point.place.heightM + (height[index] ?? 0) },
+    }));
+    return { ...subject, rig: { ...rig, bodies, points, ground: { slopeRad: slope, uphillRad: uphill } } };
+  });
+
+const solvable = (subject: Case): Assessment | undefined => {
+  const assessment = assess(subject);
+  return assessment.solved ? assessment : undefined;
+};
+const moved = (rig: Rig, by: { readonly x: number; readonly y: number }): Rig => ({
+  ...rig,
+  bodies: rig.bodies.map((body) => (body.id === rig.load.bodyId ? { ...body, xM: body.xM + by.x, yM: body.yM + by.y } : body)),
+});
+
+/** Rope hauled for a metre of travel, each drive's by its share, measured by moving the load and solving again. */
+function hauledForTravel({ rig, travel, drives, gear, policy }: Assessment): number | undefined {
+  const step = 1e-4;
+  const lengthAfter = (by: number): number | undefined => {
+    const network = rigNetwork(moved(rig, { x: by * travel.x, y: by * travel.y }), gear, policy);
+    const state = solveNetwork(
+      drivenBy(network, drives, ({ share }) => share),
+      'frictionless',
+    );
+    if (state.kind !== 'solved') return undefined;
+    return drives.reduce((sum, { walk, share }) => sum + share * pathLengthM(network.lines[walk.index] ?? walk, state), 0);
+  };
+  const [further, nearer] = [lengthAfter(step), lengthAfter(-step)];
+  if (further === undefined || nearer === undefined) return undefined;
+  const backwards = rig.purpose === 'lower' || rig.purpose === 'hold' ? -1 : 1;
+  return (backwards * (nearer - further)) / (2 * step);
+}
+
+describe('random rigs of every layout', () => {
+  it('leave less than 1e-9 of the largest tension unbalanced, or are named', () => {
+    let solved = 0;
+    fc.assert(
+      fc.property(randomCase, (subject) => {
+        const { solved: state, failure } = assess(subject);
+        if (state) solved++;
+        return state
+          ? Math.max(state.hauling.residual, state.frictionless.residual) < 1e-9
+          : failure !== undefined && failure.nodes.length > 0;
+      }),
+      { seed: 301, numRuns: 400 },
+    );
+    expect(solved).toBeGreaterThan(380);
+  });
+  it('without friction, multiply the pull as much as they haul rope for travel: by virtual work', () => {
+    let compared = 0;
+    fc.assert(
+      fc.property(randomCase, (subject) => {
+        const assessment = solvable(subject);
+        // A ramp of its own leaves the ground, and a bridle that goes slack kinks the path.
+        if (subject.rig.load.task?.kind === 'deck' || (assessment?.solved?.frictionless.slackLinks.length ?? 1) > 0) return true;
+        const hauled = assessment && hauledForTravel(assessment);
+        if (hauled === undefined) return true;
+        compared++;
+        return Math.abs(hauled - (assessment?.advantage?.frictionless ?? Number.NaN)) < 1e-6 * Math.max(1, Math.abs(hauled));
+      }),
+      { seed: 302, numRuns: 150 },
+    );
+    expect(compared).toBeGreaterThan(130);
+  });
+  it('carry twice as much everywhere when driven twice as hard', () => {
+    fc.assert(
+      fc.property(randomCase, fc.double({ min: 0.1, max: 50_000, noNaN: true }), (subject, factor) => {
+        const assessment = solvable(subject);
+        if (!assessment?.solved) return true;
+        const { network, drives, solved } = assessment;
+        const harder = solveNetwork(
+          drivenBy(network, drives, ({ share }) => share * factor),
+          'hauling',
+        );
+        if (harder.kind !== 'solved') return false;
+        return solved.hauling.linkTensions.every(
+          (tension, link) => Math.abs((harder.linkTensions[link] as number) / factor - tension) < 1e-7 * Math.max(1, tension),
+        );
+      }),
+      { seed: 303, numRuns: 120 },
+    );
+  });
+  it('do not care for turning and mirroring', () => {
+    const turned = ({ rig, ...rest }: Case, angle: number): Case => ({
+      ...rest,
+      rig: {
+        ...rig,
+        ground: { ...rig.ground, uphillRad: rig.ground.uphillRad + angle },
+        load: {
+          ...rig.load,
+          ...(rig.load.task &&
+            'bearingRad' in rig.load.task && { task: { ...rig.load.task, bearingRad: rig.load.task.bearingRad + angle } }),
+        },
+        bodies: rig.bodies.map((body) => {
+          const at = {
+            xM: body.xM * Math.cos(angle) + body.yM * Math.sin(angle),
+            yM: body.yM * Math.cos(angle) - body.xM * Math.sin(angle),
+          };
+          return ('headingRad' in body ? { ...body, ...at, headingRad: body.headingRad + angle } : { ...body, ...at }) as Body;
+        }),
+      },
+    });
+    const mirrored = ({ rig, ...rest }: Case): Case => ({
+      ...rest,
+      rig: {
+        ...rig,
+        ground: { ...rig.ground, uphillRad: -rig.ground.uphillRad },
+        load: {
+          ...rig.load,
+          ...(rig.load.task && 'bearingRad' in rig.load.task && { task: { ...rig.load.task, bearingRad: -rig.load.task.bearingRad } }),
+        },
+        bodies: rig.bodies.map(
+          (body) => ('headingRad' in body ? { ...body, xM: -body.xM, headingRad: -body.headingRad } : { ...body, xM: -body.xM }) as Body,
+        ),
+        points: rig.points.map((point) =>
+          point.place.kind === 'on-vehicle' ? { ...point, place: { ...point.place, leftM: -point.place.leftM } } : point,
+        ),
+      },
+    });
+    fc.assert(
+      fc.property(randomCase, fc.double({ min: -3, max: 3, noNaN: true }), (subject, angle) => {
+        const plain = judge(subject);
+        return [turned(subject, angle), mirrored(subject)].every((other) => {
+          const report = judge(other);
+          return (
+            report.verdict === plain.verdict &&
+            report.places.every(({ plannedN }, index) => {
+              const own = plain.places[index]?.plannedN;
+              return own === undefined ? plannedN === undefined : Math.abs((plannedN ?? Number.NaN) - own) <= 1e-6 * Math.max(1, own);
+            })
+          );
+        });
+      }),
+      { seed: 304, numRuns: 120 },
+    );
+  });
+  it('never gain by friction: no strand carries more than its drive while hauling, none less while lowering', () => {
+    fc.assert(
+      fc.property(randomCase, (subject) => {
+        const assessment = solvable(subject);
+        if (!assessment?.solved) return true;
+        const { network, drives, solved } = assessment;
+        const lowering = solveNetwork(
+          drivenBy(network, drives, ({ share }) => share),
+          'lowering',
+          solved.hauling,
+        );
+        return network.network.ropes.every((_, rope) => {
+          const [first = 0, ...rest] = solved.hauling.strandTensions[rope] ?? [];
+          const [own = 0, ...others] = lowering.kind === 'solved' ? (lowering.strandTensions[rope] ?? []) : [];
+          return rest.every((tension) => tension <= first * (1 + 1e-9)) && others.every((tension) => tension >= own * (1 - 1e-9));
+        });
+      }),
+      { seed: 305, numRuns: 150 },
+    );
+  });
+  it('give reports that are plain data, finite throughout, and the same every time', () => {
+    fc.assert(
+      fc.property(randomCase, (subject) => {
+        const report = judge(subject);
+        return (
+          canonicalJson(JSON.parse(JSON.stringify(report))) === canonicalJson(report) &&
+          canonicalJson(judge(subject)) === canonicalJson(report)
+        );
+      }),
+      { seed: 306, numRuns: 100 },
+    );
+  });
+});
+
+describe('edits', () => {
+  const edit = (rig: Rig): fc.Arbitrary<Edit> =>
+    fc.oneof(
+      fc.constantFrom(...rig.bodies).chain((body) =>
+        fc.record({
+          kind: fc.constant('move-body' as const),
+          bodyId: fc.constant(body.id),
+          xM: fc.integer({ min: -50, max: 50 }),
+          yM: fc.integer({ min: -50, max: 50 }),
+        }),
+      ),
+      fc.constantFrom(...rig.bodies).map((body): Edit => ({ kind: 'remove', list: 'bodies', id: body.id })),
+      fc.constantFrom(...rig.chains).map((chain): Edit => ({ kind: 'remove', list: 'chains', id: chain.id })),
+      fc
+        .constantFrom(...rig.bodies)
+        .map((body): Edit => ({ kind: 'put', list: 'bodies', entry: { ...body, id: `${body.id}-two` } as Body, before: body.id })),
+      fc.constantFrom(...rig.points).map((point): Edit => ({ kind: 'put', list: 'points', entry: { ...point, label: 'moved' } })),
+      fc.constant<Edit>({ kind: 'put', list: 'joints', entry: { id: 'new-joint', label: 'new' } }),
+      fc.constantFrom<Edit>(
+        { kind: 'remove', list: 'joints', id: 'apex' },
+        { kind: 'remove', list: 'lanyards', id: 'lanyard' },
+        { kind: 'remove', list: 'bodies', id: 'nobody' },
+      ),
+      fc.constantFrom<Edit>(
+        { kind: 'set-purpose', purpose: 'lower' },
+        { kind: 'set-purpose', purpose: undefined },
+        { kind: 'choose-tools', tools: ['JK-1'] },
+      ),
+      fc.constant<Edit>({ kind: 'answer', questionId: 'engine-off.rig', answer: 'yes' }),
+    );
+  it('each have an inverse: any run of them, taken back in turn, leaves the rig as it was', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: layouts.length - 1 }).chain((index) => {
+          const { rig } = (layouts[index] as (typeof layouts)[number]).build();
+          return fc.array(edit(rig), { minLength: 1, maxLength: 12 }).map((edits) => ({ rig, edits }));
+        }),
+        ({ rig, edits }) => {
+          const inverses: Edit[] = [];
+          let now = rig;
+          for (const entry of edits) {
+            const { rig: next, inverse } = applyEdit(now, entry);
+            inverses.push(inverse);
+            now = next;
+          }
+          for (const inverse of inverses.reverse()) now = applyEdit(now, inverse).rig;
+          return canonicalJson(now) === canonicalJson(rig);
+        },
+      ),
+      { seed: 307, numRuns: 400 },
+    );
+  });
+});

@@ -1,0 +1,181 @@
+// Throws a million damaged inputs at the reader of files and at the solver. Run: npm run fuzz [-- inputs]
+import { cpus } from 'node:os';
+import { judge, readRig, readRigFile } from '@wainrope/core';
+import type { Network, NetworkNode } from '../core/src/statics/network.ts';
+import { solveNetwork } from '../core/src/statics/solve-network.ts';
+import { layouts } from '../core/src/testing/layouts.ts';
+
+const INPUTS = Number(process.argv[2] ?? 1_000_000);
+const SEED = 20_260_115;
+/** Any answer must come within this, milliseconds. */
+const MOST_MS = 2000;
+
+/** A small generator of its own, so that a run can be repeated (xorshift). */
+let state = SEED;
+const next = (): number => {
+  state ^= state << 13;
+  state ^= state >>> 17;
+  state ^= state << 5;
+  return (state >>> 0) / 2 ** 32;
+};
+const pick = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T;
+
+const NONSENSE: readonly unknown[] = [
+  null,
+  undefined,
+  0,
+  -1,
+  1e-12,
+  1e9,
+  -1e9,
+  Number.NaN,
+  Number.POSITIVE_INFINITY,
+  '',
+  'at-larch',
+  'x'.repeat(5000),
+  [],
+  {},
+  true,
+  [[]],
+  { kind: 'tree' },
+  { kind: 'joint', jointId: 'apex' },
+];
+
+/** Sets one random place in a document to nonsense, or swaps it with another. */
+function damage(root: Record<string, unknown>): void {
+  let at: Record<string, unknown> = root;
+  for (let depth = 0; depth < 9; depth++) {
+    const keys = Object.keys(at);
+    if (keys.length === 0) return;
+    const key = pick(keys);
+    const value = at[key];
+    if (typeof value !== 'object' || value === null || next() < 0.18) {
+      if (typeof value === 'number' && next() < 0.5) at[key] = value * (next() * 4 - 1);
+      else at[key] = pick(NONSENSE);
+      return;
+    }
+    at = value as Record<string, unknown>;
+  }
+}
+
+const originals = layouts.map(({ build }) => build());
+const known = originals.map(({ gear }) => new Set(gear.map(({ id }) => id)));
+const texts = originals.map(({ rig }) => JSON.stringify(rig));
+const counts: Record<string, number> = {};
+const tally = (key: string) => {
+  counts[key] = (counts[key] ?? 0) + 1;
+};
+let slowestMs = 0;
+function timed<T>(work: () => T): T {
+  const from = performance.now();
+  const result = work();
+  const took = performance.now() - from;
+  slowestMs = Math.max(slowestMs, took);
+  if (took > MOST_MS) throw new Error(`took ${took.toFixed(0)} ms`);
+  return result;
+}
+
+function finite(value: unknown, path = 'report'): void {
+  if (typeof value === 'number' && !Number.isFinite(value)) throw new Error(`${path} is ${value}`);
+  if (typeof value === 'object' && value !== null) for (const [key, entry] of Object.entries(value)) finite(entry, `${path}.${key}`);
+}
+
+function fuzzRig(): void {
+  const which = Math.floor(next() * texts.length);
+  const rig = JSON.parse(texts[which] as string) as Record<string, unknown>;
+  const times = 1 + Math.floor(next() * 3);
+  for (let index = 0; index < times; index++) damage(rig);
+  const read = timed(() => readRig(rig, known[which] as Set<string>));
+  if (!read.ok) {
+    if (read.faults.length === 0 || read.faults.some(({ message }) => message === '')) throw new Error('refused without a word');
+    tally('rigs refused with their paths');
+    return;
+  }
+  tally('rigs read');
+  const subject = { ...(originals[which] as (typeof originals)[number]), rig: read.value };
+  const report = timed(() => judge(subject));
+  finite(report);
+  tally(report.findings.some(({ code }) => code === 'not-solved') ? 'judged: not solvable, named' : 'judged: solved');
+}
+
+function fuzzFile(): void {
+  const subject = pick(originals);
+  const file = JSON.parse(JSON.stringify({ format: 'wainrope.rig', version: pick([1, 2]), case: subject })) as Record<string, unknown>;
+  damage(file);
+  const read = timed(() => readRigFile(file));
+  tally(read.ok ? 'files read' : 'files refused with their paths');
+}
+
+const coordinate = () => (next() < 0.03 ? pick([0, 1e9, Number.NaN, -1e9]) : next() * 30 - 15);
+const length = () => (next() < 0.04 ? pick([1e-9, 1e9, Number.NaN, 1e-3]) : 0.05 + next() * 6);
+
+function randomNetwork(): Network {
+  const size = 2 + Math.floor(next() * 8);
+  const nodes = Array.from(
+    { length: size },
+    (_, index): NetworkNode => ({
+      id: `n${index}`,
+      held: index < 2 || next() < 0.4,
+      at: { x: coordinate(), y: coordinate(), z: next() * 3 },
+    }),
+  );
+  const any = () => Math.floor(next() * size);
+  const links = Array.from({ length: Math.floor(next() * size) }, (_, index) => ({
+    id: `l${index}`,
+    from: any(),
+    to: any(),
+    lengthM: length(),
+  }));
+  const ropes = Array.from({ length: 1 + Math.floor(next() * 2) }, (_, index) => {
+    const path = Array.from({ length: 2 + Math.floor(next() * 5) }, any);
+    const bends = path.slice(2).map(() => ({ kind: 'by-wrap', efficiency180: 0.6 + 0.4 * next() }) as const);
+    const driven = index === 0 || next() < 0.5;
+    const pull = driven
+      ? ({ kind: 'driven', tension: next() < 0.02 ? pick([0, 1e9, Number.NaN]) : 0.2 + next() } as const)
+      : ({ kind: 'length', lengthM: 2 * length() } as const);
+    return { id: `r${index}`, nodes: path, bends, pull };
+  });
+  return { nodes, links, ropes };
+}
+
+/** A network that could stand in a wood: every pulley on a chain of its own, now and then a figure that makes no sense. */
+function soundNetwork(): Network {
+  const pulleys = 1 + Math.floor(next() * 5);
+  const at = () => ({ x: coordinate(), y: coordinate(), z: next() * 3 });
+  const held = Array.from({ length: pulleys + 2 }, (_, index): NetworkNode => ({ id: `h${index}`, held: true, at: at() }));
+  const free = Array.from({ length: pulleys }, (_, index): NetworkNode => ({ id: `f${index}`, held: false, at: at() }));
+  const links = free.map((_, index) => ({ id: `l${index}`, from: index + 2, to: held.length + index, lengthM: length() }));
+  const path = [0, ...free.map((_, index) => held.length + index), 1];
+  const bends = free.map(() => ({ kind: 'by-wrap', efficiency180: 0.6 + 0.4 * next() }) as const);
+  return { nodes: [...held, ...free], links, ropes: [{ id: 'rope', nodes: path, bends }] };
+}
+
+function fuzzNetwork(): void {
+  const network = next() < 0.5 ? soundNetwork() : randomNetwork();
+  const outcome = timed(() => solveNetwork(network, pick(['hauling', 'frictionless', 'lowering'] as const)));
+  tally(`network: ${outcome.kind}`);
+  if (outcome.kind === 'solved') {
+    finite({ ...outcome, residual: outcome.residual }, 'state');
+    if (!(outcome.residual < 1e-9)) throw new Error(`solved with a residual of ${outcome.residual}`);
+  } else if (outcome.nodes.length === 0) throw new Error(`${outcome.kind} without naming anything`);
+}
+
+const from = performance.now();
+for (let index = 0; index < INPUTS; index++) {
+  const before = state;
+  try {
+    const dice = next();
+    if (dice < 0.6) fuzzNetwork();
+    else if (dice < 0.99) fuzzRig();
+    else fuzzFile();
+  } catch (error) {
+    console.error(`Input ${index} (generator state ${before}): ${error instanceof Error ? error.stack : error}`);
+    process.exit(1);
+  }
+}
+const seconds = (performance.now() - from) / 1000;
+console.log(
+  `${INPUTS.toLocaleString('en')} inputs, seed ${SEED}, ${seconds.toFixed(0)} s on one of ${cpus().length} cores, node ${process.version}; slowest answer ${slowestMs.toFixed(0)} ms`,
+);
+for (const [key, count] of Object.entries(counts).sort(([, a], [, b]) => b - a))
+  console.log(`${count.toLocaleString('en').padStart(10)}  ${key}`);
