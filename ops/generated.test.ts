@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { rigFileCodec, rules } from '@wainrope/core';
+import { policyCodec, policyPresets, readPolicy, rigFileCodec, rules } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 
 const docs = (name: string) => readFileSync(resolve(import.meta.dirname, '../docs', name), 'utf8');
@@ -15,6 +15,13 @@ describe('documents made from the code are as the code is (else: npm run generat
   });
   it('the schema of rig files', () => {
     expect(JSON.parse(docs('formats/wainrope.rig.schema.json'))).toMatchObject(JSON.parse(JSON.stringify(rigFileCodec.schema)));
+  });
+  it('the schema of policies, and the presets as files', () => {
+    expect(JSON.parse(docs('formats/wainrope.policy.schema.json'))).toMatchObject(JSON.parse(JSON.stringify(policyCodec.schema)));
+    for (const preset of policyPresets) {
+      const read = readPolicy(JSON.parse(docs(`../demo/policies/${preset.id}.json`)));
+      expect(read).toEqual({ ok: true, value: preset });
+    }
   });
   it('the schema of the register', () => {
     expect(Object.keys(JSON.parse(docs('formats/register.schema.json')).properties)).toEqual(exportColumns.map(({ key }) => key));

@@ -2,7 +2,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { gearClasses, gearClassNames, rigFileCodec, rules } from '@wainrope/core';
+import { gearClasses, gearClassNames, policyCodec, policyPresets, rigFileCodec, rules } from '@wainrope/core';
 
 const docs = resolve(import.meta.dirname, '../docs');
 mkdirSync(resolve(docs, 'formats'), { recursive: true });
@@ -31,6 +31,14 @@ writeFileSync(
   resolve(docs, 'formats/wainrope.rig.schema.json'),
   `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.rig, version 2', ...rigFileCodec.schema }, null, 1)}\n`,
 );
+
+writeFileSync(
+  resolve(docs, 'formats/wainrope.policy.schema.json'),
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope policy', ...policyCodec.schema }, null, 1)}\n`,
+);
+const policies = resolve(docs, '../demo/policies');
+mkdirSync(policies, { recursive: true });
+for (const policy of policyPresets) writeFileSync(resolve(policies, `${policy.id}.json`), `${JSON.stringify(policy, null, 1)}\n`);
 
 const columns = Object.fromEntries(
   exportColumns.map(({ key, label, attribute }) => [
