@@ -1,5 +1,6 @@
 import type { Term } from '../../explanation/term.ts';
-import { count, current, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
+import type { GearOf } from '../../gear/gear-facts.ts';
+import { count, current, type Figure, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
 import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
 import type { Assessment } from '../assessment.ts';
 import type { DriveReport } from '../drives.ts';
@@ -67,108 +68,69 @@ function drumOf({ drum }: DriveReport, at: string): readonly ReportFigure[] {
   if (drum.lineOutM !== undefined)
     figures.push(measured(`${at}.lineOutM`, 'Line out', length(drum.lineOutM), 'length of the path, less the extensions'));
   if (drum.kind !== 'known') return figures;
-  const { drum: sizes, lineOutM, layer, wrapsLeft, wrapsWanted, usableM } = drum;
+  return [
+    ...figures,
+    measured(`${at}.layer`, 'Working layer', count(drum.layer), 'the lowest layer that holds the rope left'),
+    measured(`${at}.wrapsWanted`, 'Wraps to leave', count(drum.wrapsWanted), 'the maker’s number, else the team’s'),
+    explained(`${at}.wrapsLeft`, 'Wraps left', ratio(drum.wrapsLeft), () => wrapsTerm(drum)),
+    explained(`${at}.usableM`, 'Line that may be out', length(drum.usableM), () => usableTerm(drum)),
+  ];
+}
+
+type KnownDrum = Extract<DriveReport['drum'], { kind: 'known' }>;
+
+const difference = (label: string, figure: Figure, of: readonly Term[]): Term => ({ label, figure, how: { operation: 'difference', of } });
+
+/** Full layers below, and what lies on the working one. */
+function wrapsTerm({ drum: sizes, lineOutM, layer, wrapsLeft }: KnownDrum): Term {
   const leftM = drumState(sizes, lineOutM)?.ropeLeftM ?? 0;
-  const left: Term = {
-    label: 'Rope left on the drum',
-    figure: length(leftM),
-    how: {
-      operation: 'difference',
-      of: [
-        { label: 'Rope', figure: length(sizes.ropeLengthM) },
-        { label: '− line out', figure: length(lineOutM) },
-      ],
-    },
-  };
+  const left = difference('Rope left on the drum', length(leftM), [
+    { label: 'Rope', figure: length(sizes.ropeLengthM) },
+    { label: '− line out', figure: length(lineOutM) },
+  ]);
   const below = Array.from(
     { length: layer - 1 },
     (_, index): Term => ({ label: `Layer ${index + 1}`, figure: length(ropeOnLayerM(sizes, index + 1)) }),
   );
-  const belowM = below.reduce((sum, term) => sum + term.figure.si, 0);
+  const onItM = leftM - below.reduce((sum, term) => sum + term.figure.si, 0);
   const perWrap = Math.PI * layerDiameterM(sizes, layer);
-  const full = wrapsLeft - (leftM - belowM) / perWrap;
   const onTop: Term = {
     label: `Wraps on layer ${layer}`,
-    figure: ratio((leftM - belowM) / perWrap),
+    figure: ratio(onItM / perWrap),
     how: {
       operation: 'quotient',
       of: [
-        { label: 'Rope on it', figure: length(leftM - belowM), how: { operation: 'difference', of: [left, ...below] } },
+        difference('Rope on it', length(onItM), [left, ...below]),
         { label: '÷ rope in a wrap', figure: length(perWrap), reason: 'π × its diameter' },
       ],
     },
   };
-  const wraps: Term = {
-    label: 'Wraps left',
-    figure: ratio(wrapsLeft),
-    how: { operation: 'sum', of: [{ label: 'Wraps on the full layers below', figure: ratio(full) }, onTop] },
-  };
-  const usable: Term = {
-    label: 'Line that may be out',
-    figure: length(usableM),
-    how: {
-      operation: 'difference',
-      of: [
-        { label: 'Rope', figure: length(sizes.ropeLengthM) },
-        { label: '− wraps to leave', figure: length(sizes.ropeLengthM - usableM), reason: `${wrapsWanted} wraps` },
-      ],
-    },
-  };
-  return [
-    ...figures,
-    measured(`${at}.layer`, 'Working layer', count(layer), 'the lowest layer that holds the rope left'),
-    measured(`${at}.wrapsWanted`, 'Wraps to leave', count(wrapsWanted), 'the maker’s number, else the team’s'),
-    explained(`${at}.wrapsLeft`, 'Wraps left', ratio(wrapsLeft), () => wraps),
-    explained(`${at}.usableM`, 'Line that may be out', length(usableM), () => usable),
-  ];
+  const full: Term = { label: 'Wraps on the full layers below', figure: ratio(wrapsLeft - onItM / perWrap) };
+  return { label: 'Wraps left', figure: ratio(wrapsLeft), how: { operation: 'sum', of: [full, onTop] } };
+}
+
+function usableTerm({ drum: sizes, usableM, wrapsWanted }: KnownDrum): Term {
+  return difference('Line that may be out', length(usableM), [
+    { label: 'Rope', figure: length(sizes.ropeLengthM) },
+    { label: '− wraps to leave', figure: length(sizes.ropeLengthM - usableM), reason: `${wrapsWanted} wraps` },
+  ]);
 }
 
 function workOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
   const work = assessment.work.find((entry) => entry.drive === drive);
   if (!work || !('plan' in work) || drive.winch?.kind !== 'winch') return [];
   const { plan, ropeM } = work;
-  const { noLoadCurrentA = 0, fullLoadCurrentA = 0, noLoadSpeedMPerMin = 0, fullLoadSpeedMPerMin = 0 } = drive.winch.attributes;
+  const motor = drive.winch.attributes;
   const load = ((assessment.plannedPullN ?? 0) * drive.share) / (drive.ratedN ?? Number.NaN);
-  const share: Term = { label: '× line pull ÷ rated pull', figure: ratio(load) };
-  const amperes: Term = {
-    label: 'Current under this load',
-    figure: current(plan.currentA),
-    how: {
-      operation: 'sum',
-      of: [
-        { label: 'Current without load', figure: current(noLoadCurrentA) },
-        {
-          label: 'Current for the load',
-          figure: current((fullLoadCurrentA - noLoadCurrentA) * load),
-          how: {
-            operation: 'product',
-            of: [{ label: 'Rise to the rated pull', figure: current(fullLoadCurrentA - noLoadCurrentA) }, share],
-          },
-        },
-      ],
-    },
-  };
   const figures: ReportFigure[] = [
     measured(`${at}.ropeM`, 'Rope to haul', length(ropeM), 'travel × rope hauled for a metre of travel'),
-    explained(`${at}.currentA`, 'Current', current(plan.currentA), () => amperes),
+    explained(`${at}.currentA`, 'Current', current(plan.currentA), () => currentTerm(motor, load, plan.currentA)),
   ];
   if (plan.kind !== 'planned') return figures;
-  const ratioOfLayer = plan.speedMPerS / Math.max(1e-12, (noLoadSpeedMPerMin - (noLoadSpeedMPerMin - fullLoadSpeedMPerMin) * load) / 60);
-  const lineSpeed: Term = {
-    label: 'Line speed',
-    figure: speed(plan.speedMPerS),
-    how: {
-      operation: 'product',
-      of: [
-        { label: 'Speed on the first layer', figure: speed(plan.speedMPerS / ratioOfLayer) },
-        { label: '× layer’s diameter ÷ first layer’s', figure: ratio(ratioOfLayer) },
-      ],
-    },
-  };
   const byRun = 'by running the heat and charge model burst by burst';
   return [
     ...figures,
-    explained(`${at}.speedMPerS`, 'Line speed', speed(plan.speedMPerS), () => lineSpeed),
+    explained(`${at}.speedMPerS`, 'Line speed', speed(plan.speedMPerS), () => speedTerm(motor, load, plan.speedMPerS)),
     measured(`${at}.bursts`, 'Bursts', count(plan.bursts), byRun),
     measured(`${at}.minutes`, 'Minutes', count(plan.minutes), byRun),
     measured(
@@ -182,4 +144,32 @@ function workOf(assessment: Assessment, drive: DriveReport, at: string): readonl
       ? []
       : [measured(`${at}.lowestChargeShare`, 'Lowest charge', percent(plan.lowestChargeShare), byRun)]),
   ];
+}
+
+type Motor = GearOf<'winch'>['attributes'];
+
+function currentTerm({ noLoadCurrentA = 0, fullLoadCurrentA = 0 }: Motor, load: number, currentA: number): Term {
+  const rise = fullLoadCurrentA - noLoadCurrentA;
+  const forLoad: Term = {
+    label: 'Current for the load',
+    figure: current(rise * load),
+    how: {
+      operation: 'product',
+      of: [
+        { label: 'Rise to the rated pull', figure: current(rise) },
+        { label: '× line pull ÷ rated pull', figure: ratio(load) },
+      ],
+    },
+  };
+  const of = [{ label: 'Current without load', figure: current(noLoadCurrentA) }, forLoad];
+  return { label: 'Current under this load', figure: current(currentA), how: { operation: 'sum', of } };
+}
+
+function speedTerm({ noLoadSpeedMPerMin = 0, fullLoadSpeedMPerMin = 0 }: Motor, load: number, speedMPerS: number): Term {
+  const onFirst = (noLoadSpeedMPerMin - (noLoadSpeedMPerMin - fullLoadSpeedMPerMin) * load) / 60;
+  const of: Term[] = [
+    { label: 'Speed on the first layer', figure: speed(onFirst) },
+    { label: '× layer’s diameter ÷ first layer’s', figure: ratio(speedMPerS / Math.max(1e-12, onFirst)) },
+  ];
+  return { label: 'Line speed', figure: speed(speedMPerS), how: { operation: 'product', of } };
 }
