@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
 
 test('a tied-back pull shows what is to be kept clear, where parts would fly, and its back-anchor', async ({ page }) => {
-  await openPlan(page, 'Otter in the beck, Heron tied back');
+  await openPlan(page, 'Beck crossing, one tied back');
   const sheet = page.locator('[data-plan-sheet]');
   await expect(sheet.locator('[data-zone="circle"]')).toHaveCount(3);
   await expect(sheet.locator('[data-zone="corridor"]')).toHaveCount(2);
@@ -14,11 +14,11 @@ test('a tied-back pull shows what is to be kept clear, where parts would fly, an
 });
 
 test('a winching vehicle that loses its grip slides, and says what would hold it', async ({ page }) => {
-  await openPlan(page, 'Otter in the beck, Heron tied back');
+  await openPlan(page, 'Beck crossing, one tied back');
   await page.getByRole('tab', { name: 'Site' }).click();
   await expect(page.getByText('Otter is to move. Its lines were laid piece by piece and stay as they are.')).toBeVisible();
   await expect(page.getByText(/Pulled with [\d.]+ kN, held with [\d.]+ kN\./)).toBeVisible();
-  await openPlan(page, 'Badger at the gate, two winches');
+  await openPlan(page, 'Gate below the crag, two winches');
   const found = page.locator('[data-finding="vehicle-slides"]');
   await expect(found).toHaveCount(2);
   await expect(found.first()).toContainText('Tie it back to an anchor good for');
@@ -31,7 +31,7 @@ test('a winching vehicle that loses its grip slides, and says what would hold it
 });
 
 test('questions stand together, an answer settles one, and undo asks it again', async ({ page }) => {
-  await openPlan(page, 'Badger at the gate, two winches');
+  await openPlan(page, 'Gate below the crag, two winches');
   const asked = page.getByRole('region', { name: 'To look at before tension comes on' });
   const question = asked.locator('[data-finding="no-chocks"]');
   await expect(question).toContainText('chocked?');
@@ -44,7 +44,7 @@ test('questions stand together, an answer settles one, and undo asks it again', 
 });
 
 test('every other figure of the report is one tap from how it was worked out', async ({ page }) => {
-  await openPlan(page, 'Badger at the gate, two winches');
+  await openPlan(page, 'Gate below the crag, two winches');
   await page.getByRole('tab', { name: 'Figures' }).click();
   for (const title of ['The pull', 'The drives', 'Strands and points', 'How the vehicles stand', 'If it breaks'])
     await expect(page.getByRole('heading', { name: title })).toBeVisible();

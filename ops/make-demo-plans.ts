@@ -255,8 +255,8 @@ const together: Rig = {
 
 const plans = [
   ...scenes.map((scene) => ({ file: scene.file, name: scene.name, rig: rigOf(scene) })),
-  { file: 'otter-in-the-beck.json', name: 'Otter in the beck, Heron tied back', rig: beck },
-  { file: 'badger-two-winches.json', name: 'Badger at the gate, two winches', rig: together },
+  { file: 'beck-crossing.json', name: 'Beck crossing, one tied back', rig: beck },
+  { file: 'gate-two-winches.json', name: 'Gate below the crag, two winches', rig: together },
 ];
 mkdirSync(join(demo, 'plans'), { recursive: true });
 for (const { file: fileName, name, rig } of plans) {

@@ -53,5 +53,5 @@ async function measure(name: string, subject: Case): Promise<void> {
 
 console.log(`${cpus().length} cores (${cpus()[0]?.model.trim()}), node ${process.version}`);
 await measure('Compound driven by the winch of the load', caseOf('cases/compound-by-winch.json'));
-await measure('Otter in the beck: double line, tied back', caseOf('plans/otter-in-the-beck.json'));
+await measure('Beck crossing: double line, tied back', caseOf('plans/beck-crossing.json'));
 await measure('Bog below Tarn Quarry: double line', caseOf('plans/bog-below-tarn-quarry.json'));
