@@ -55,6 +55,13 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
       await page.getByRole('tab', { name: 'Pieces' }).click();
     },
   ],
+  [
+    'planner, figures',
+    async (page) => {
+      await openPlan(page, 'Badger');
+      await page.getByRole('tab', { name: 'Figures' }).click();
+    },
+  ],
 ];
 
 for (const theme of ['light', 'dark'] as const) {

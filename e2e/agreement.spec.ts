@@ -31,7 +31,15 @@ function differences(a: unknown, b: unknown, path = ''): string[] {
 
 const CODES: { readonly [verdict: string]: number } = { clear: 0, 'clear-judged': 0, watch: 1, stop: 2 };
 
-for (const name of ['Bog below Tarn Quarry', 'Plantation ride', 'Otter at the ford', 'Badger on the peat track']) {
+const PLANS = [
+  'Bog below Tarn Quarry',
+  'Plantation ride',
+  'Otter at the ford',
+  'Badger on the peat track',
+  'Beck crossing',
+  'Gate below the crag',
+];
+for (const name of PLANS) {
   test(`browser, server and command line agree on ${name}`, async ({ page, request }) => {
     const planId = await openPlan(page, name);
     const file = await (await request.get(`/api/v1/plans/${planId}/rig-file`)).json();

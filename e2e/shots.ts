@@ -24,6 +24,12 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'plans');
   await openPlan(page, 'Bog below Tarn Quarry');
   await shoot(page, 'planner-stop');
+  await openPlan(page, 'Beck crossing');
+  await shoot(page, 'planner-tied-back');
+  await openPlan(page, 'Gate below the crag');
+  await page.getByRole('tab', { name: 'Figures' }).click();
+  await page.locator('[data-figure="plannedPullN"] summary').click();
+  await shoot(page, 'planner-figures');
   await openPlan(page, 'Plantation ride');
   await shoot(page, 'planner-clear');
   await page.getByRole('tab', { name: 'Site' }).click();

@@ -39,7 +39,7 @@ for (const size of [
 }
 
 test('labels cover neither each other nor run out of the sheet, on every demo plan', async ({ page }) => {
-  for (const name of ['Bog below', 'Plantation', 'Otter', 'Badger']) {
+  for (const name of ['Bog below', 'Plantation', 'Otter', 'Badger', 'Beck', 'Gate']) {
     await openPlan(page, name);
     const boxes = await page
       .locator('[data-sheet-label]')

@@ -200,7 +200,7 @@ export function sheetLabels({ rig, report, view, size, figure }: LabelInput): re
     ),
   ];
   const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
-  return placeLabels(wishes, {
+  return placeLabels(size.width < COMPACT ? wishes.map(shortened) : wishes, {
     frame: { x: 6, y: 6, width: size.width - 12, height: size.height - 12 },
     boxes: [
       ...bodies,
@@ -211,6 +211,11 @@ export function sheetLabels({ rig, report, view, size, figure }: LabelInput): re
     segments: [...strands, ...chains],
   });
 }
+
+/** Sheets narrower than this have room for names and tensions alone, pixels. */
+const COMPACT = 480;
+
+const shortened = (wish: LabelWish): LabelWish => ({ ...wish, lines: wish.lines.slice(0, 1) });
 
 function boxOf(points: readonly Point2[], grow: number): Box {
   const xs = points.map(({ x }) => x);
