@@ -209,6 +209,17 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
     add(person(-6, -6)),
     both(add(person(-6, -6)), attributes('W-A', { control: undefined })),
   ],
+  [
+    'soft-on-sharp-edge?',
+    'single-line-to-an-anchor',
+    same,
+    rig(({ bodies, points }) => ({
+      bodies: bodies.map((entry) =>
+        entry.id === 'larch' ? { id: 'larch', kind: 'rock', label: 'Boulder', xM: entry.xM, yM: entry.yM, diameterM: 0.8 } : entry,
+      ),
+      points: points.map((point) => (point.bodyId === 'larch' ? { ...point, place: { kind: 'at-height', heightM: 0.3 } } : point)),
+    })),
+  ],
   ['operator-below-slide', 'back-anchored-to-a-tree', add(person(-9, 9)), both(add(person(7, 1.4, { shelter: 'wall' })))],
   ['owner-not-told?', 'single-line-to-a-vehicle', answer('owner-not-told.rig', 'yes'), same],
   [

@@ -120,4 +120,39 @@ describe('plans', () => {
       expect(judge(file.value.case)).toEqual(plan.fresh.report as Report);
     }
   });
+
+  it('reads what an earlier version kept: a policy and a plan from before the newer tables, and says that its rules have changed', async () => {
+    const plan = await copy();
+    const newer = ['hold', 'anchors', 'electric', 'hand', 'loads', 'sharing', 'stretch', 'respool', 'zones', 'severities'];
+    const older = async (table: string, column: string, keep: string, where: string) => {
+      await server.owner.query(`alter table ${table} disable trigger user`);
+      const { rowCount } = await server.owner.query(
+        `update ${table} set ${column} = ${keep} ${where}`,
+        where === '' ? [newer] : [newer, plan.planId],
+      );
+      expect(rowCount).toBeGreaterThan(0);
+      await server.owner.query(`alter table ${table} enable trigger user`);
+    };
+    await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from local_actor");
+    const policies = await server.owner.query('select policy_version_id, content from policy_version');
+    await older('policy_version', 'content', 'content - $1::text[]', '');
+    await older(
+      'plan_version',
+      'judged_case',
+      "jsonb_set(judged_case, '{policy}', (judged_case->'policy') - $1::text[])",
+      'where plan_id = $2',
+    );
+    await server.owner.query('alter table plan_version disable trigger user');
+    await server.owner.query("update plan_version set core_version = '1' where plan_id = $1", [plan.planId]);
+    await server.owner.query('alter table plan_version enable trigger user');
+    const { fresh, saved } = (await server.http.get(`/api/v1/plans/${plan.planId}`).expect(200)).body;
+    expect(fresh.outOfDate).toEqual(['The rules of this program have changed.']);
+    expect(fresh.report.verdict).toBe(saved.report.verdict);
+    const { body } = await server.http.get(`/api/v1/plans/${plan.planId}/rig-file`).expect(200);
+    expect(readRigFile(body).ok).toBe(true);
+    await server.owner.query('alter table policy_version disable trigger user');
+    for (const { policy_version_id, content } of policies.rows)
+      await server.owner.query('update policy_version set content = $1 where policy_version_id = $2', [content, policy_version_id]);
+    await server.owner.query('alter table policy_version enable trigger user');
+  });
 });

@@ -1,5 +1,9 @@
+import { gearClasses } from '../../gear/gear-classes.ts';
 import { rich, smallLength } from '../../quantity/format.ts';
 import { fallsShort } from '../../quantity/tolerance.ts';
+import { bodyOfChain } from '../../rig/places.ts';
+import { gearOf } from '../../rig/rig-network.ts';
+import type { Assessment } from '../assessment.ts';
 import {
   type Answer,
   chooseAnother,
@@ -20,8 +24,9 @@ export const softOnSharpEdge: Rule = {
   why: 'Fibre under load is cut by an edge that a thumb barely feels.',
   needs: 'edge radius of the point, rope diameter of the soft shackle',
   asks: 'Are the edges rounded where the soft shackle lies?',
-  check: (assessment) =>
-    usesOfClass(assessment, 'soft-shackle').map(({ use, piece }): Answer => {
+  check: (assessment) => [
+    ...onRocks(assessment),
+    ...usesOfClass(assessment, 'soft-shackle').map(({ use, piece }): Answer => {
       const { inner } = neighbours(assessment, use);
       const subject = useSubject(use);
       if (inner?.piece.kind !== 'recovery-point' && inner?.piece.kind !== 'receiver-mount') return notFound(subject);
@@ -49,4 +54,27 @@ export const softOnSharpEdge: Rule = {
         fixes: [chooseAnother(use, 'Choose a steel shackle')],
       };
     }),
+  ],
 };
+
+/** Fibre that goes round a rock or a structure: only somebody there can tell how sharp it is. */
+function onRocks(assessment: Assessment): readonly Answer[] {
+  const { rig, gear } = assessment;
+  return rig.chains.flatMap((chain): readonly Answer[] => {
+    const body = bodyOfChain(rig, chain);
+    const first = chain.pieces[0];
+    const piece = first && gearOf(first, gear);
+    if ((body?.kind !== 'rock' && body?.kind !== 'structure') || !first || !piece || !gearClasses[piece.kind].soft) return [];
+    return [
+      ticked(assessment, {
+        code: 'soft-on-sharp-edge',
+        subject: useSubject(first),
+        question: rich`Are the edges of ${body.label} rounded or padded where ${pieceName(piece)} lies on them?`,
+        ifNo: {
+          title: rich`${pieceName(piece)} lies on a sharp edge of ${body.label}`,
+          detail: rich`Pad it with timber or a sleeve, or take a chain or a wire strop there.`,
+        },
+      }),
+    ];
+  });
+}
