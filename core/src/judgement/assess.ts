@@ -15,7 +15,7 @@ import { jointsOf } from './fit.ts';
 import { limitsOfUses } from './piece-limit.ts';
 import { checkPlace } from './place-check.ts';
 import { placesOfRig } from './places-of-rig.ts';
-import { bodyForce, chainForce, pointForces } from './rig-forces.ts';
+import { bodyForce, pointForces } from './rig-forces.ts';
 import { holdsOf } from './vehicle-holds.ts';
 import { winchWork } from './winch-work.ts';
 import { zonesOf } from './zones-of-rig.ts';
@@ -36,7 +36,7 @@ export function assess(subject: Case): Assessment {
   const input: DriveInput = { rig, gear, policy, network };
   const { drives, solved, failure } = balance(input);
   const advantage = solved && advantagesOf(rig, network, solved, travel);
-  const states = solved ? loadStates(input, { drives, solved, advantage, pullN }) : NO_STATES;
+  const { states, failure: greatestFailure } = solved ? loadStates(input, { drives, solved, advantage, pullN }) : NO_STATES;
   const limits = limitsOfUses(subject, uses);
   const anchors = solved ? anchorsOf(input, solved.hauling) : new Map<string, AnchorCapacity | undefined>();
   const places = solved ? placesOfRig({ ...input, solved, drives, limits, anchors }) : [];
@@ -52,7 +52,7 @@ export function assess(subject: Case): Assessment {
     pullN,
     network,
     solved,
-    failure,
+    failure: failure ?? greatestFailure,
     travel,
     advantage,
     drives,
@@ -60,7 +60,7 @@ export function assess(subject: Case): Assessment {
     greatestPullN: drives[0]?.greatestN,
     states,
     places,
-    checks: places.map((place) => checkPlace({ policy, network, states, holds }, place)),
+    checks: places.map((place) => checkPlace({ rig, policy, network, states, holds }, place)),
     limits,
     anchors,
     holds,
@@ -68,7 +68,13 @@ export function assess(subject: Case): Assessment {
   return { ...gathered, joints: jointsOf(gathered), zones: zonesOf(gathered), breaks: breaksOf(gathered), work: winchWork(gathered) };
 }
 
-const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
+interface Checked {
+  readonly states: LoadStates;
+  /** Why the rig has no balance with every drive at its greatest, where it has none. */
+  readonly failure: StaticsFailure | undefined;
+}
+
+const NO_STATES: Checked = { states: { unit: [], planned: [], greatest: [] }, failure: undefined };
 
 interface Balance {
   readonly drives: readonly DriveReport[];
@@ -131,7 +137,7 @@ interface StatesInput {
   readonly pullN: number | undefined;
 }
 
-function loadStates(input: DriveInput, { drives, solved, advantage, pullN }: StatesInput): LoadStates {
+function loadStates(input: DriveInput, { drives, solved, advantage, pullN }: StatesInput): Checked {
   const of = (motion: Motion): Equilibrium => (motion === 'lowering' ? (solved.lowering ?? solved.hauling) : solved[motion]);
   const motions = motionsOf(input.rig);
   const planned = plannedMotions(input.rig).flatMap((motion): LoadState[] => {
@@ -139,27 +145,29 @@ function loadStates(input: DriveInput, { drives, solved, advantage, pullN }: Sta
     if (pullN === undefined || gain === undefined || gain <= LEAST_ADVANTAGE) return [];
     return [{ motion, state: of(motion), scale: pullN / gain }];
   });
-  return {
-    unit: motions.map((motion) => ({ motion, state: of(motion), scale: 1 })),
-    planned,
-    greatest: greatestStates(
-      input,
-      drives,
-      motions.map((motion) => ({ motion, state: of(motion), scale: 1 })),
-    ),
-  };
+  const unit = motions.map((motion) => ({ motion, state: of(motion), scale: 1 }));
+  const { greatest, failure } = greatestStates(input, drives, unit);
+  return { states: { unit, planned, greatest }, failure };
+}
+
+interface Greatest {
+  readonly greatest: readonly LoadState[];
+  readonly failure: StaticsFailure | undefined;
 }
 
 /** All drives at their greatest together. Several share differently there, which moves the rig: it is solved anew. */
-function greatestStates(input: DriveInput, drives: readonly DriveReport[], unit: readonly LoadState[]): readonly LoadState[] {
+function greatestStates(input: DriveInput, drives: readonly DriveReport[], unit: readonly LoadState[]): Greatest {
   const first = drives[0]?.greatestN;
-  if (first === undefined || drives.some(({ greatestN }) => greatestN === undefined)) return [];
-  if (drives.length === 1) return unit.map((entry) => ({ ...entry, scale: first }));
+  if (first === undefined || drives.some(({ greatestN }) => greatestN === undefined)) return { greatest: [], failure: undefined };
+  if (drives.length === 1) return { greatest: unit.map((entry) => ({ ...entry, scale: first })), failure: undefined };
   const together: Network = drivenBy(input.network, drives, ({ greatestN }) => (greatestN as number) / first);
-  return unit.flatMap(({ motion, state }) => {
+  const greatest: LoadState[] = [];
+  for (const { motion, state } of unit) {
     const outcome = solveNetwork(together, motion, state);
-    return outcome.kind === 'solved' ? [{ motion, state: outcome, scale: first }] : [];
-  });
+    if (outcome.kind !== 'solved') return { greatest: [], failure: outcome };
+    greatest.push({ motion, state: outcome, scale: first });
+  }
+  return { greatest, failure: undefined };
 }
 
 function chosenOf(rig: Rig, gear: GearIndex): readonly ChosenUse[] {
@@ -181,8 +189,9 @@ export function anchorQuestions(input: DriveInput, state: Equilibrium): Readonly
     const heightM = rig.points.find(({ id }) => id === pointId)?.place.heightM ?? 0;
     questions.set(pointId, { body, heightM, riseRad, piece: own && gearOf(own, gear) });
   };
-  for (const place of network.chains)
-    if (place.chain.from.kind === 'point') ask(place.chain.from.pointId, place.chain.pieces, chainForce(network, place, state));
+  const forces = pointForces(rig, network, state);
+  for (const { chain } of network.chains)
+    if (chain.from.kind === 'point') ask(chain.from.pointId, chain.pieces, forces.get(chain.from.pointId));
   for (const { anchorPointId, pieces } of rig.backAnchors ?? []) ask(anchorPointId, pieces, undefined);
   return questions;
 }

@@ -27,6 +27,8 @@ export type LoadSource =
   | { readonly kind: 'bend'; readonly line: number; readonly span: number }
   /** A share of the force in a chain: one leg of a basket, one of several like straps. */
   | { readonly kind: 'chain'; readonly chain: number; readonly share: number }
+  /** All that pulls on a body together, as vectors. */
+  | { readonly kind: 'body'; readonly bodyId: string }
   /** What a back-anchor has to hold. */
   | { readonly kind: 'back-anchor'; readonly backAnchorId: string; readonly share: number };
 

@@ -1,5 +1,6 @@
+import { norm } from '../statics/vec3.ts';
 import type { Assessment, LoadSource, LoadState, Place } from './assessment.ts';
-import { chainLoad, spanTension } from './rig-forces.ts';
+import { bodyForce, chainLoad, pointForces, spanTension } from './rig-forces.ts';
 
 /** A place's loads against its capacity. Forces in newtons. */
 export interface PlaceCheck {
@@ -19,10 +20,10 @@ export interface PlaceCheck {
   readonly loadPerPull: number;
 }
 
-export type Loaded = Pick<Assessment, 'policy' | 'network' | 'states' | 'holds'>;
+export type Loaded = Pick<Assessment, 'rig' | 'policy' | 'network' | 'states' | 'holds'>;
 
 /** What one load source carries in one balance of the rig, its scale included, newtons. */
-export function loadIn({ network }: Pick<Loaded, 'network'>, source: LoadSource, { state, scale }: LoadState): number {
+export function loadIn({ rig, network }: Pick<Loaded, 'rig' | 'network'>, source: LoadSource, { state, scale }: LoadState): number {
   switch (source.kind) {
     case 'span': {
       const walk = network.lines[source.line];
@@ -36,6 +37,8 @@ export function loadIn({ network }: Pick<Loaded, 'network'>, source: LoadSource,
       const chain = network.chains[source.chain];
       return chain === undefined ? 0 : scale * source.share * chainLoad(network, chain, state);
     }
+    case 'body':
+      return scale * norm(bodyForce(rig, pointForces(rig, network, state), source.bodyId));
     case 'back-anchor':
       // What a vehicle slides by does not grow with the pull; backAnchorLoads gives it.
       return 0;

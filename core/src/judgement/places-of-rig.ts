@@ -1,6 +1,6 @@
 import { type AnchorCapacity, isAnchor } from '../anchors/anchor-capacity.ts';
 import type { Policy } from '../policy/policy.ts';
-import { bodyOfChain, bodyOfPoint, pointOfChain } from '../rig/places.ts';
+import { bodyOfChain, bodyOfPoint } from '../rig/places.ts';
 import type { Body, PieceUse, Rig } from '../rig/rig.ts';
 import { type ChainPlace, type GearIndex, gearOf, type LineWalk, type RigNetwork } from '../rig/rig-network.ts';
 import type { LoadSource, Owner, Place, Solved } from './assessment.ts';
@@ -80,13 +80,13 @@ interface Hanging {
 function outward(input: PlacesInput, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
   if (walked.has(place.chain.id)) return [];
   walked.add(place.chain.id);
-  const own = placesOfChain(input, place, hanging);
+  const own = placesOfChain(input, place, hanging, walked);
   if (place.chain.from.kind !== 'joint') return own;
   const legs = input.network.chains.filter(({ chain, tip }) => chain.to !== undefined && tip === place.root);
   return [...own, ...legs.flatMap((leg) => outward(input, leg, hanging, walked))];
 }
 
-function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging): readonly Place[] {
+function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
   const chain = input.network.chains.indexOf(place);
   const body = bodyOfChain(input.rig, place.chain);
   const load = (share: number): LoadSource => ({ kind: 'chain', chain, share: share * place.share });
@@ -94,11 +94,19 @@ function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging):
     .reverse()
     .filter(({ role }) => role !== 'anchor')
     .map((use) => chainPiece(input, place.chain.pieces, use, { body, load, ...hanging }));
-  const point = pointOfChain(input.rig, place.chain);
-  return [
-    ...pieces,
-    ...(point && body ? anchorPlaces(input, body, point.id, { id: place.chain.id, load: load(1 / place.share), ...hanging }) : []),
-  ];
+  return [...pieces, ...(body && !walked.has(body.id) ? anchorOfLines(input, body, place, hanging, walked) : [])];
+}
+
+/** The anchor that a chain ends at, once for all chains on it: it carries their sum, and is as strong as at its weakest point. */
+function anchorOfLines(input: PlacesInput, body: Body, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
+  walked.add(body.id);
+  const chains = input.network.chains.filter(({ chain }) => bodyOfChain(input.rig, chain)?.id === body.id);
+  const capacities = chains.map(({ chain }) => (chain.from.kind === 'point' ? input.anchors.get(chain.from.pointId) : undefined));
+  const weakest = capacities.some((capacity) => capacity === undefined)
+    ? undefined
+    : capacities.reduce((least, capacity) => ((capacity?.workingN ?? 0) < (least?.workingN ?? 0) ? capacity : least));
+  const strands = chains.length > 1 ? [] : hanging.strands;
+  return anchorPlaces(body, weakest, { id: place.chain.id, load: { kind: 'body', bodyId: body.id }, part: hanging.part, strands });
 }
 
 interface ChainPart extends Hanging {
@@ -141,9 +149,8 @@ interface AnchorPart extends Hanging {
   readonly load: LoadSource;
 }
 
-function anchorPlaces({ anchors }: PlacesInput, body: Body, pointId: string, { id, load, strands, part }: AnchorPart): readonly Place[] {
+function anchorPlaces(body: Body, anchor: AnchorCapacity | undefined, { id, load, strands, part }: AnchorPart): readonly Place[] {
   if (!isAnchor(body)) return [];
-  const anchor = anchors.get(pointId);
   return [
     {
       id: `${body.id}:anchor:${id}`,
@@ -166,6 +173,6 @@ function backAnchorPlaces(input: PlacesInput): readonly Place[] {
     const body = bodyOfPoint(input.rig, anchorPointId);
     const load = (share: number): LoadSource => ({ kind: 'back-anchor', backAnchorId: id, share });
     const places = pieces.map((use) => chainPiece(input, pieces, use, { body, load, strands: [], part: id }));
-    return [...places, ...(body ? anchorPlaces(input, body, anchorPointId, { id, load: load(1), strands: [], part: id }) : [])];
+    return [...places, ...(body ? anchorPlaces(body, input.anchors.get(anchorPointId), { id, load: load(1), strands: [], part: id }) : [])];
   });
 }

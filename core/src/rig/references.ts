@@ -178,7 +178,12 @@ function besideFaults(check: Check): void {
     if (check.known.point.has(anchor.vehiclePointId) && bodyKind(rig, anchor.vehiclePointId) !== 'vehicle')
       refuse(check, `backAnchors[${index}].vehiclePointId`, 'a back-anchor holds a vehicle');
   });
-  (rig.sharing?.shares ?? []).forEach(({ lineId }, index) => need(check, 'line', lineId, `sharing.shares[${index}].lineId`));
+  (rig.sharing?.shares ?? []).forEach(({ lineId }, index) => {
+    need(check, 'line', lineId, `sharing.shares[${index}].lineId`);
+  });
+  for (const { id, drive } of rig.sharing ? rig.lines : [])
+    if (drive.kind !== 'held' && !rig.sharing?.shares.some(({ lineId }) => lineId === id))
+      refuse(check, 'sharing.shares', `line "${id}" has a drive and no share`);
 }
 
 function unique(entries: readonly { readonly id: string }[], path: string, faults: Fault[]): ReadonlySet<string> {

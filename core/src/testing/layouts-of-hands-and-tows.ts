@@ -144,7 +144,7 @@ function onSlope(purpose: 'hold' | 'lower'): Case {
         onFrame('right', 'heron', 2.2, -0.6, 0.6),
       ],
       chains: [chainOf('at-otter', 'tail', ['VP-A', 'SS-A', 'RR-A']), chainOf('at-right', 'right', ['VP-B', 'SS-B', 'CL-A'])],
-      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-otter'], to: 'at-right' })],
+      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-C'], via: ['at-otter'], to: 'at-right' })],
       purpose,
       load: { bodyId: 'otter', travel: 'ahead', travelM: purpose === 'hold' ? 0 : 3 },
     },

@@ -3,7 +3,6 @@ import type { Term } from '../../explanation/term.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
 import type { Case } from '../../rig/case.ts';
-import type { Rig } from '../../rig/rig.ts';
 import { anchorQuestions, assess } from '../assess.ts';
 import type { Assessment, LoadState, Place } from '../assessment.ts';
 import { backAnchorLoads, worstState } from '../place-check.ts';
@@ -100,19 +99,15 @@ export function limitsOfPlace(assessment: Assessment, place: Place): Pick<PlaceE
   };
 }
 
-function anchorLimits({ rig, policy, network, gear, solved }: Assessment, place: Place): Pick<PlaceExplanation, 'limit' | 'breaking'> {
+function anchorLimits(
+  { rig, policy, network, gear, solved, anchors }: Assessment,
+  place: Place,
+): Pick<PlaceExplanation, 'limit' | 'breaking'> {
   const { owner } = place;
   if (owner.kind !== 'body' || solved === undefined) return {};
-  const questions = [...anchorQuestions({ rig, policy, network, gear }, solved.hauling)];
-  // The place's id ends with the chain or back-anchor that loads it.
-  const found =
-    questions.find(([pointId]) => place.id.endsWith(`:${holderAt(rig, pointId)}`)) ??
-    questions.find(([, { body }]) => body.id === owner.bodyId);
+  const questions = [...anchorQuestions({ rig, policy, network, gear }, solved.hauling)].filter(([, { body }]) => body.id === owner.bodyId);
+  // An anchor is as strong as at its weakest point; the place carries that one's capacity.
+  const found = questions.find(([pointId]) => anchors.get(pointId)?.workingN === place.capacity?.wllN);
   const explained = found && explainAnchor(found[1], policy);
   return explained ? { limit: explained.working, breaking: explained.failing } : {};
-}
-
-function holderAt(rig: Rig, pointId: string): string | undefined {
-  const chain = rig.chains.find(({ from }) => from.kind === 'point' && from.pointId === pointId);
-  return chain?.id ?? rig.backAnchors?.find(({ anchorPointId }) => anchorPointId === pointId)?.id;
 }

@@ -1,5 +1,6 @@
 import type { Term } from '../../explanation/term.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
+import { bodyOfChain } from '../../rig/places.ts';
 import type { LineWalk } from '../../rig/rig-network.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 import type { Assessment, LoadSource, LoadState } from '../assessment.ts';
@@ -62,7 +63,7 @@ export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, {
   const label =
     span === 0 && walk.index === 0
       ? 'First leg'
-      : `Leg ${span + 1} of ${assessment.network.lines.length === 1 ? 'the line' : walk.line.id}`;
+      : `Leg ${span + 1} of ${assessment.network.lines.length === 1 ? 'the line' : walk.line.id.replaceAll('-', ' ')}`;
   const figure = force(scale * spanTension(walk, span, state));
   const ref = walk.spans[span];
   const rope = ref && assessment.network.network.ropes[ref.rope];
@@ -100,6 +101,8 @@ export function sourceTerm(assessment: Assessment, source: LoadSource, state: Lo
     }
     case 'chain':
       return chainTerm(assessment, source, state, linePull);
+    case 'body':
+      return bodyTerm(assessment, source, state, linePull);
     case 'back-anchor':
       return { label: 'What the vehicle slides by', figure };
     default: {
@@ -139,6 +142,24 @@ function chainTerm(assessment: Assessment, source: Extract<LoadSource, { kind: '
           ...(legs && { reason: `legs ${Math.round((2 * Math.acos(Math.min(1, 0.5 / source.share)) * 180) / Math.PI)}° apart` }),
         },
       ],
+    },
+  };
+}
+
+/** What pulls on a body: its one chain, or the sum of several as vectors. */
+function bodyTerm(assessment: Assessment, source: Extract<LoadSource, { kind: 'body' }>, state: LoadState, linePull: Term): Term {
+  const { network, rig } = assessment;
+  const chains = network.chains.flatMap((place, chain) => (bodyOfChain(rig, place.chain)?.id === source.bodyId ? [chain] : []));
+  const [only] = chains;
+  if (only !== undefined && chains.length === 1) return chainTerm(assessment, { kind: 'chain', chain: only, share: 1 }, state, linePull);
+  const loadN = loadIn(assessment, source, state);
+  const share = ratio(linePull.figure.si === 0 ? 0 : loadN / linePull.figure.si);
+  return {
+    label: 'All that pulls on it together',
+    figure: force(loadN),
+    how: {
+      operation: 'product',
+      of: [linePull, { label: `× sum of its ${chains.length} chains, as vectors, for one newton`, figure: share }],
     },
   };
 }

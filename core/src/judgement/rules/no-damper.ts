@@ -17,7 +17,7 @@ export const noDamper: Rule = {
       const name =
         index === 0 && assessment.rig.lines.length === 1
           ? 'the winch leg'
-          : `leg ${index + 1} of ${assessment.rig.lines.length === 1 ? 'the line' : lineId}`;
+          : `leg ${index + 1} of ${assessment.rig.lines.length === 1 ? 'the line' : lineId.replaceAll('-', ' ')}`;
       return {
         kind: 'found',
         subject,
