@@ -74,6 +74,26 @@ describe('lowering', () => {
   });
 });
 
+describe('a running bridle', () => {
+  it('is judged for friction either way: either leg may be the one that carries more', () => {
+    const report = judge(layout('running-bridle'));
+    const load = (id: string) => report.places.find((place) => place.id === id)?.plannedN ?? Number.NaN;
+    const [first, second] = report.strands.filter(({ lineId }) => lineId === 'bridle').map(({ plannedN }) => plannedN ?? Number.NaN) as [
+      number,
+      number,
+    ];
+    expect(first / second).toBeCloseTo(1, 1);
+    expect(load('at-left.0:body')).toBeCloseTo(first, 6);
+    expect(load('at-right.0:body')).toBeCloseTo(second, 6);
+    // Without friction both legs would carry the same, less than either does here.
+    const even =
+      (report.plannedPullN ?? Number.NaN) /
+      2 /
+      Math.cos((report.pulleys.find(({ chainId }) => chainId === 'on-bridle')?.strandAngleRad ?? 0) / 2);
+    expect(Math.min(first, second)).toBeGreaterThan(even);
+  });
+});
+
 describe('several drives', () => {
   const two = layout('two-winches');
   it('share by their rated pulls on the working layers until a person states otherwise', () => {

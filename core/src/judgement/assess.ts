@@ -1,11 +1,12 @@
 import { type AnchorCapacity, type AnchorQuestion, anchorCapacity, isAnchor } from '../anchors/anchor-capacity.ts';
 import { planPull } from '../effort/plan-pull.ts';
 import type { Case } from '../rig/case.ts';
-import { bodyOfPoint, travelDirection } from '../rig/places.ts';
+import { bodyOfPoint, isRunningBridle, travelDirection } from '../rig/places.ts';
 import { usesOf } from '../rig/references.ts';
 import type { PieceUse, Rig } from '../rig/rig.ts';
 import { type GearIndex, gearOf, type RigNetwork, rigNetwork } from '../rig/rig-network.ts';
-import type { Equilibrium, Motion, Network, StaticsFailure } from '../statics/network.ts';
+import { otherWay } from '../statics/bend-tension.ts';
+import type { Equilibrium, Motion, Network, StaticsFailure, StaticsOutcome } from '../statics/network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
 import { dot, type Vec3 } from '../statics/vec3.ts';
 import type { Advantages, Assessment, ChosenUse, Gathered, LoadState, LoadStates, Solved } from './assessment.ts';
@@ -98,16 +99,35 @@ function balance(input: DriveInput): Balance {
   if (hauling.kind !== 'solved') return { drives, solved: undefined, failure: hauling };
   const frictionless = solveNetwork(driven, 'frictionless', hauling);
   if (frictionless.kind !== 'solved') return { drives, solved: undefined, failure: frictionless };
-  if (!motionsOf(input.rig).includes('lowering')) return { drives, solved: { hauling, frictionless }, failure: undefined };
-  const lowering = solveNetwork(driven, 'lowering', hauling);
-  if (lowering.kind !== 'solved') return { drives, solved: undefined, failure: lowering };
-  return { drives, solved: { hauling, frictionless, lowering }, failure: undefined };
+  const back = solveWhere(runsBack(input), () => solveNetwork(withBridlesBack(input, driven), 'hauling', hauling));
+  const lowering = solveWhere(motionsOf(input.rig).includes('lowering'), () => solveNetwork(driven, 'lowering', hauling));
+  const failure = [back, lowering].find((outcome): outcome is StaticsFailure => outcome !== undefined && outcome.kind !== 'solved');
+  if (failure !== undefined) return { drives, solved: undefined, failure };
+  const more = { ...(lowering?.kind === 'solved' && { lowering }), ...(back?.kind === 'solved' && { bridlesBack: back }) };
+  return { drives, solved: { hauling, frictionless, ...more }, failure: undefined };
 }
 
-/** Which ways friction may act: lowering too where the rig lowers or holds, or where a rope of given length runs over something. */
-function motionsOf({ purpose, lines }: Rig): readonly Motion[] {
-  const both = purpose === 'lower' || purpose === 'hold' || lines.some(({ drive, via }) => drive.kind === 'held' && via.length > 0);
-  return both ? ['hauling', 'frictionless', 'lowering'] : ['hauling', 'frictionless'];
+const solveWhere = (needed: boolean, solve: () => StaticsOutcome): StaticsOutcome | undefined => (needed ? solve() : undefined);
+
+/** Ropes of the network that are running bridles: held at both ends by one body, free to run over what pulls them. */
+function bridleRopes({ rig, network }: DriveInput): readonly number[] {
+  return network.lines.filter(({ line }) => isRunningBridle(rig, line)).flatMap(({ spans }) => spans.map(({ rope }) => rope));
+}
+
+const runsBack = (input: DriveInput): boolean => bridleRopes(input).length > 0;
+
+/** The same network with friction in its running bridles acting the other way: either leg may be the one that holds back. */
+function withBridlesBack(input: DriveInput, network: Network): Network {
+  const bridles = bridleRopes(input);
+  return {
+    ...network,
+    ropes: network.ropes.map((rope, index) => (bridles.includes(index) ? { ...rope, bends: rope.bends.map(otherWay) } : rope)),
+  };
+}
+
+/** Which ways friction may act: lowering too where the rig lowers or holds. */
+function motionsOf({ purpose }: Rig): readonly Motion[] {
+  return purpose === 'lower' || purpose === 'hold' ? ['hauling', 'frictionless', 'lowering'] : ['hauling', 'frictionless'];
 }
 
 /** The ways in which the planned pull is given: hauling, lowering, or standing with friction either way. */
@@ -139,13 +159,18 @@ interface StatesInput {
 
 function loadStates(input: DriveInput, { drives, solved, advantage, pullN }: StatesInput): Checked {
   const of = (motion: Motion): Equilibrium => (motion === 'lowering' ? (solved.lowering ?? solved.hauling) : solved[motion]);
-  const motions = motionsOf(input.rig);
-  const planned = plannedMotions(input.rig).flatMap((motion): LoadState[] => {
-    const gain = advantage?.[motion];
-    if (pullN === undefined || gain === undefined || gain <= LEAST_ADVANTAGE) return [];
-    return [{ motion, state: of(motion), scale: pullN / gain }];
-  });
-  const unit = motions.map((motion) => ({ motion, state: of(motion), scale: 1 }));
+  const back = solved.bridlesBack;
+  const ways: readonly { readonly state: LoadState; readonly gain: number | undefined }[] = [
+    ...plannedMotions(input.rig).map((motion) => ({ state: { motion, state: of(motion), scale: 1 }, gain: advantage?.[motion] })),
+    ...(back ? [{ state: { motion: 'hauling', state: back, scale: 1, bridlesBack: true } as const, gain: advantage?.hauling }] : []),
+  ];
+  const planned = ways.flatMap(({ state, gain }): LoadState[] =>
+    pullN === undefined || gain === undefined || gain <= LEAST_ADVANTAGE ? [] : [{ ...state, scale: pullN / gain }],
+  );
+  const unit: readonly LoadState[] = [
+    ...motionsOf(input.rig).map((motion) => ({ motion, state: of(motion), scale: 1 })),
+    ...(back ? [{ motion: 'hauling', state: back, scale: 1, bridlesBack: true } as const] : []),
+  ];
   const { greatest, failure } = greatestStates(input, drives, unit);
   return { states: { unit, planned, greatest }, failure };
 }
@@ -162,10 +187,11 @@ function greatestStates(input: DriveInput, drives: readonly DriveReport[], unit:
   if (drives.length === 1) return { greatest: unit.map((entry) => ({ ...entry, scale: first })), failure: undefined };
   const together: Network = drivenBy(input.network, drives, ({ greatestN }) => (greatestN as number) / first);
   const greatest: LoadState[] = [];
-  for (const { motion, state } of unit) {
-    const outcome = solveNetwork(together, motion, state);
+  for (const entry of unit) {
+    const network = entry.bridlesBack ? withBridlesBack(input, together) : together;
+    const outcome = solveNetwork(network, entry.motion, entry.state);
     if (outcome.kind !== 'solved') return { greatest: [], failure: outcome };
-    greatest.push({ motion, state: outcome, scale: first });
+    greatest.push({ ...entry, state: outcome, scale: first });
   }
   return { greatest, failure: undefined };
 }

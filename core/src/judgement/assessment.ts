@@ -68,13 +68,17 @@ export interface ChosenUse {
 export interface Solved {
   readonly hauling: Equilibrium;
   readonly frictionless: Equilibrium;
-  /** Only where the rig lowers, holds or lets a bridle run. */
+  /** Only where the rig lowers or holds. */
   readonly lowering?: Equilibrium;
+  /** Hauling, with running bridles running the other way; only where there are any. */
+  readonly bridlesBack?: Equilibrium;
 }
 
 /** One balance of the rig and what its forces are multiplied with. */
 export interface LoadState {
   readonly motion: Motion;
+  /** Running bridles run the other way in this state. */
+  readonly bridlesBack?: true;
   readonly state: Equilibrium;
   readonly scale: number;
 }

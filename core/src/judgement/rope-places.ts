@@ -55,7 +55,10 @@ export function ropePlaces(input: PlacesInput, walk: LineWalk): readonly Place[]
     const mine = bends.filter((bend) => bend.toEndM >= fromEndM && (order === 0 || bend.toEndM < toEndM));
     const first = order === 0 ? 0 : Math.max(0, (mine[0]?.stop ?? walk.spans.length) - 1);
     const driven = order === 0 && walk.line.drive.kind === 'winch';
-    const start = ropePlace(input, walk, use, { kind: 'rope', where: driven ? 'at the drum' : 'in its length', span: first, locals: [] });
+    // The drum and the hands hold a line by itself; everything else takes it by a made-up end.
+    const ended = order > 0 || walk.line.drive.kind === 'held' || walk.line.drive.kind === 'tow';
+    const where = driven ? 'at the drum' : ended ? 'at its first end' : 'in its length';
+    const start = ropePlace(input, walk, use, { kind: 'rope', where, span: first, locals: ended ? madeUp(input, use) : [] });
     return [start, ...mine.map(({ stop }) => bendPlace(input, walk, use, stop)), endPlace(input, walk, use)];
   });
 }

@@ -25,3 +25,21 @@ export function logShare(friction: BendFriction, motion: Motion, wrapRad: number
     }
   }
 }
+
+/** The same bend passed the other way: what it took it gives. */
+export function otherWay(friction: BendFriction): BendFriction {
+  switch (friction.kind) {
+    case 'by-wrap':
+      return { kind: 'by-wrap', efficiency180: 1 / friction.efficiency180 };
+    case 'flat':
+      return { kind: 'flat', efficiency: 1 / friction.efficiency };
+    case 'plain':
+      return { kind: 'plain', friction: -friction.friction };
+    case 'frictionless':
+      return friction;
+    default: {
+      const never: never = friction;
+      return never;
+    }
+  }
+}

@@ -1,7 +1,8 @@
 import type { Term } from '../../explanation/term.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
-import { bodyOfChain } from '../../rig/places.ts';
+import { bodyOfChain, isRunningBridle } from '../../rig/places.ts';
 import type { LineWalk } from '../../rig/rig-network.ts';
+import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 import type { Assessment, LoadSource, LoadState } from '../assessment.ts';
 import { loadIn } from '../place-check.ts';
@@ -59,7 +60,8 @@ function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name:
 }
 
 /** The tension of one span from the first drive's pull: its drive's share, then what each bend lets pass. */
-export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, { motion, state, scale }: LoadState, linePull: Term): Term {
+export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, load: LoadState, linePull: Term): Term {
+  const { motion, state, scale } = load;
   const label =
     span === 0 && walk.index === 0
       ? 'First leg'
@@ -78,7 +80,8 @@ export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, {
   const bends = Array.from({ length: ref.strand }, (_, index) => {
     const stop = start + index + 1;
     const friction = rope.bends[index] ?? { kind: 'frictionless' };
-    return bendTerm(friction, motion, wrapAtStop(walk, stop, state), walk.stops[stop]?.chainId ?? 'the edge');
+    const way = load.bridlesBack && isRunningBridle(assessment.rig, walk.line) ? otherWay(friction) : friction;
+    return bendTerm(way, motion, wrapAtStop(walk, stop, state), walk.stops[stop]?.chainId ?? 'the edge');
   }).filter((entry) => entry !== undefined);
   const factors = [...share, ...bends];
   if (factors.length === 0) return { ...linePull, label };
