@@ -40,7 +40,7 @@ function head(subject: Case, report: Report, units: ReaderUnits): readonly strin
   const { drum } = report;
   return [
     `${VERDICTS[report.verdict]}  ${subject.name}  (as of ${report.asOf}${report.goodUntil ? `, good until ${report.goodUntil}` : ''})`,
-    `Pull needed ${figure(report.pullN)}; line pull ${figure(report.plannedPullN)} planned, ${figure(report.greatestPullN)} at the winch’s greatest`,
+    `Pull needed ${figure(report.pullN)}; line pull ${figure(report.plannedPullN)} planned, ${figure(report.greatestPullN)} at the greatest`,
     ...(weakest ? [`Weakest: ${label(weakest)}`] : []),
     ...(sentence ? [write(sentence, units)] : []),
     ...(report.linePullLimit && limitBy ? [`Line-pull limit ${figure(report.linePullLimit.pullN)}, set by ${label(limitBy)}`] : []),

@@ -4,7 +4,7 @@ import { teamStandard } from '../policy/team-standard.ts';
 import type { Mark, MarkBasis, MarkSource } from '../rating/mark.ts';
 import { parseMark } from '../rating/parse-mark.ts';
 import type { Case } from '../rig/case.ts';
-import type { TreeBody, VehicleBody } from '../rig/rig.ts';
+import type { Situation, TreeBody, VehicleBody } from '../rig/rig.ts';
 
 /** A mark as a person would type it. */
 export function mark(text: string, source: MarkSource = 'label', basis?: MarkBasis): Mark {
@@ -134,35 +134,55 @@ export const gear: readonly GearFacts[] = [
   piece({ id: 'D-2', kind: 'damper', marks: [], attributes: { massKg: 2 } }),
 ];
 
+const chosen = {
+  'anchor-connector': 'SS-1',
+  pulley: 'RR-1',
+  'return-connector': 'SS-2',
+  'line-end': 'CL-1',
+  'winch-line': 'L-1',
+};
+const situation: Situation = {
+  surface: 'shallow-mud',
+  depth: 'hubs',
+  soil: 'loam',
+  wet: true,
+  lockedShare: 0,
+  drivelineLocked: false,
+  wheelsTurned: false,
+};
+const dampers = [
+  { id: 'd1', lineId: 'line', strand: 0, gearId: 'D-1' },
+  { id: 'd2', lineId: 'line', strand: 1, gearId: 'D-2' },
+];
+const answers = {
+  'strap-twisted.tree-strap': 'yes',
+  'knot-placement.anchor-connector': 'yes',
+  'knot-placement.return-connector': 'yes',
+  'cut-off-out-of-reach.rig': 'yes',
+  'engine-off.rig': 'yes',
+  'operator-not-placed.rig': 'yes',
+} as const;
+
+interface ExampleOptions {
+  readonly layout?: SelfRecoveryLayout;
+  readonly strap?: string;
+  readonly answered?: boolean;
+}
+
 /** The self-recovery that much of the suite is held against: 2,600 kg, to its hubs in mud. */
-export function exampleCase({
-  layout = 'doubled-back',
-  strap = 'TS-heavy',
-  answered = true,
-}: {
-  layout?: SelfRecoveryLayout;
-  strap?: string;
-  answered?: boolean;
-} = {}): Case {
+export function exampleCase({ layout = 'doubled-back', strap = 'TS-heavy', answered = true }: ExampleOptions = {}): Case {
   const winch = gear.find((entry) => entry.kind === 'winch');
   if (winch?.kind !== 'winch') throw new Error('example gear lacks its winch');
+  const returnPoint = gear.find(({ id }) => id === 'VP-1');
   const laid = laySelfRecovery({
     layout,
     vehicle,
     tree,
     winch,
-    returnPoint: gear.find(({ id }) => id === 'VP-1'),
+    returnPoint,
     strapHeightM: 0.25,
-    chosen: {
-      'tree-strap': strap,
-      'anchor-connector': 'SS-1',
-      pulley: 'RR-1',
-      'return-connector': 'SS-2',
-      'line-end': 'CL-1',
-      'winch-line': 'L-1',
-    },
+    chosen: { ...chosen, 'tree-strap': strap },
   });
-  const yes = 'yes' as const;
   return {
     kind: 'rig',
     name: 'Example',
@@ -172,29 +192,9 @@ export function exampleCase({
       bodies: [vehicle, tree],
       ...laid,
       load: { bodyId: 'truck', travel: 'ahead', travelM: 6 },
-      situation: {
-        surface: 'shallow-mud',
-        depth: 'hubs',
-        soil: 'loam',
-        wet: true,
-        lockedShare: 0,
-        drivelineLocked: false,
-        wheelsTurned: false,
-      },
-      dampers: [
-        { id: 'd1', lineId: 'line', strand: 0, gearId: 'D-1' },
-        { id: 'd2', lineId: 'line', strand: 1, gearId: 'D-2' },
-      ],
-      answers: answered
-        ? {
-            'strap-twisted.tree-strap': yes,
-            'knot-placement.anchor-connector': yes,
-            'knot-placement.return-connector': yes,
-            'cut-off-out-of-reach.rig': yes,
-            'engine-off.rig': yes,
-            'operator-not-placed.rig': yes,
-          }
-        : {},
+      situation,
+      dampers,
+      answers: answered ? answers : {},
     },
     gear,
     policy: teamStandard,
