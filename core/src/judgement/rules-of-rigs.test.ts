@@ -3,6 +3,7 @@ import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import type { Case } from '../rig/case.ts';
+import { applyEdit } from '../rig/edits.ts';
 import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
@@ -329,6 +330,32 @@ describe('every rule on rigs of any layout speaks when its fault is there and is
   });
   it('covers every rule that asks, and those asks stand in its head', () => {
     for (const { code, asks } of rules) if (CASES.some(([name]) => name === `${code}?`)) expect(asks, code).toMatch(/\?$/);
+  });
+});
+
+describe('fixes', () => {
+  const fixable = CASES.flatMap(([name, file, , change]) => {
+    const subject = change(prepared(name, file));
+    return judge(subject).findings.flatMap((finding) =>
+      finding.fixes.flatMap((fix) => (fix.kind === 'edits' ? [{ subject, finding, edits: fix.edits }] : [])),
+    );
+  });
+  it('that are edits do away with what they are offered for', () => {
+    expect(new Set(fixable.map(({ finding }) => finding.code)).size).toBeGreaterThan(5);
+    for (const { subject, finding, edits } of fixable) {
+      const fixed = edits.reduce((now, edit) => applyEdit(now, edit).rig, subject.rig);
+      expect(
+        judge({ ...subject, rig: fixed }).findings.map(({ id }) => id),
+        finding.id,
+      ).not.toContain(finding.id);
+    }
+  });
+  it('turn the load round where the line pulls it the other way', () => {
+    const wrong = rig(({ load }) => ({ load: { ...load, travel: 'astern' } }))(layout('single-line-to-a-vehicle'));
+    const [fix] = judge(wrong).findings.find(({ code }) => code === 'wrong-way')?.fixes ?? [];
+    if (fix?.kind !== 'edits') throw new Error('no fix');
+    const turned = fix.edits.reduce((now, edit) => applyEdit(now, edit).rig, wrong.rig);
+    expect(judge({ ...wrong, rig: turned }).findings.map(({ code }) => code)).not.toContain('wrong-way');
   });
 });
 

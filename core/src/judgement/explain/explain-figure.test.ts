@@ -1,6 +1,8 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { evaluate, type Term } from '../../explanation/term.ts';
-import type { Case } from '../../rig/case.ts';
+import { type Case, readRigFile } from '../../rig/case.ts';
 import { exampleCase } from '../../testing/example-case.ts';
 import { layouts } from '../../testing/layouts.ts';
 import { judge } from '../judge.ts';
@@ -34,7 +36,17 @@ function numbersOf(value: unknown, path: string, list: string): readonly (readon
   );
 }
 
+const folder = resolve(import.meta.dirname, '../../../../demo/plans');
+const plans = readdirSync(folder).map((name) => [name, () => planCase(resolve(folder, name))] as const);
+
+function planCase(path: string): Case {
+  const file = readRigFile(JSON.parse(readFileSync(path, 'utf8')));
+  if (!file.ok) throw new Error(JSON.stringify(file.faults));
+  return file.value.case;
+}
+
 const cases: readonly (readonly [string, () => Case])[] = [
+  ...plans,
   ['the example', () => exampleCase()],
   ['the example with a weak strap', () => exampleCase({ strap: 'TS-light' })],
   ['the example, straight', () => exampleCase({ layout: 'straight' })],
@@ -67,6 +79,11 @@ describe('how it was worked out', () => {
     };
     for (const entry of figuresOf(exampleCase())) walk(entry.explain(), entry.path);
     expect(bare).toEqual([]);
+  });
+  it('stands beside joints of which the demo plans decide at least four in five', () => {
+    const joints = plans.flatMap(([, build]) => judge(build()).fits);
+    expect(joints.length).toBeGreaterThan(20);
+    expect(joints.filter(({ fits }) => fits !== undefined).length / joints.length).toBeGreaterThanOrEqual(0.8);
   });
   it('answers nothing for a figure that is not there', () => {
     expect(explainFigure(exampleCase(), 'places[nowhere].plannedN')).toBeUndefined();

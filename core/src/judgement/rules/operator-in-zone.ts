@@ -1,5 +1,5 @@
 import { rich } from '../../quantity/format.ts';
-import { type Answer, notFound, type Rule } from '../rule.ts';
+import { type Answer, notFound, type Rule, winchDrives } from '../rule.ts';
 import { groundPlace, isSheltered, standsInZone } from '../zones-of-rig.ts';
 
 export const operatorInZone: Rule = {
@@ -10,7 +10,8 @@ export const operatorInZone: Rule = {
   needs: 'the operator’s place, the danger zones',
   check: (assessment) => {
     const { rig } = assessment;
-    const zones = assessment.zones;
+    const { zones } = assessment;
+    const cab = winchDrives(assessment).find(({ body }) => body?.kind === 'vehicle')?.body;
     return rig.bodies.flatMap((body): readonly Answer[] => {
       if (body.kind !== 'person' || body.duty !== 'operator') return [];
       const subject = { kind: 'body', id: body.id } as const;
@@ -21,6 +22,15 @@ export const operatorInZone: Rule = {
           subject,
           title: rich`${body.label} would stand where the line flies`,
           detail: rich`Operate from the cab, from behind a thick tree, or from outside every circle and corridor.`,
+          ...(cab && {
+            fixes: [
+              {
+                kind: 'edits',
+                label: `Into the cab of ${cab.label}`,
+                edits: [{ kind: 'change-body', body: { ...body, inVehicleId: cab.id } }],
+              },
+            ],
+          }),
         },
       ];
     });
