@@ -127,4 +127,13 @@ describe('legs that share', () => {
     expect(linkTensions[0]).toBe(0);
     expect(linkTensions[1]).toBeCloseTo(1, 9);
   });
+  it('a pulley whose chain is too long floats on a straight rope: a mechanism by its name, never a number', () => {
+    const floating: Network = {
+      nodes: [held('drive', -9, -2), held('anchor', 1, 3), held('end', 11, 2), free('pulley', 1, 1)],
+      links: [{ id: 'chain', from: 1, to: 3, lengthM: 6 }],
+      ropes: [{ id: 'line', nodes: [0, 3, 2], bends: [{ kind: 'by-wrap', efficiency180: 0.9 }] }],
+    };
+    for (const motion of ['hauling', 'frictionless', 'lowering'] as const)
+      expect(solveNetwork(floating, motion)).toEqual({ kind: 'mechanism', nodes: ['pulley'] });
+  });
 });

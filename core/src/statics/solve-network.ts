@@ -82,7 +82,7 @@ function withSlack(layout: Layout, motion: Motion, start: Start): StaticsOutcome
   let from = start;
   for (let round = 0; round <= 2 * layout.members.length; round++) {
     const outcome = solveTaut(layout, motion, slack, from);
-    if (outcome.kind !== 'solved') return outcome;
+    if (outcome.kind !== 'solved') return named(layout, slack, outcome);
     const change = misjudged(layout, outcome, slack);
     if (change === undefined) return outcome;
     if (slack.has(change)) slack.delete(change);
@@ -90,6 +90,14 @@ function withSlack(layout: Layout, motion: Motion, start: Start): StaticsOutcome
     from = fromEquilibrium(layout, outcome);
   }
   return { kind: 'not-converged', residual: 1, nodes: layout.members.filter((_, index) => slack.has(index)).map(({ id }) => id) };
+}
+
+/** A search without end is called what it is where a pulley floats: on its rope alone, its own chain slack, it has no one place. */
+function named(layout: Layout, slack: ReadonlySet<number>, failure: StaticsFailure): StaticsFailure {
+  if (failure.kind !== 'not-converged') return failure;
+  const fixed = new Set(layout.members.flatMap(({ nodes }, index) => (slack.has(index) ? [] : [nodes[0], nodes[nodes.length - 1]])));
+  const floating = layout.freeNodes.filter((node) => !fixed.has(node));
+  return floating.length === 0 ? failure : { kind: 'mechanism', nodes: floating.map((node) => layout.network.nodes[node]?.id ?? '') };
 }
 
 /** The taut member that pushes hardest, else a slack one whose ends stand further apart than its length. */
