@@ -1,6 +1,8 @@
 // @ts-check
 // Starts the server process on a prepared database and waits until it answers.
 import { spawn, spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -8,9 +10,17 @@ import { Problem, ROOT } from './postgres.mjs';
 
 /** @typedef {{ ownerUrl: string, appUrl: string }} Urls */
 
+/** The secret that signs session cookies, made once for a data folder. @param {string} data */
+export function sessionSecret(data) {
+  const file = join(data, 'session-secret');
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
+  return readFileSync(file, 'utf8').trim();
+}
+
 /** @param {Urls} urls @param {Record<string, string>} [extra] */
 export function serverEnvironment(urls, extra = {}) {
   return {
+    WAINROPE_SESSION_SECRET: randomBytes(32).toString('hex'),
     ...process.env,
     WAINROPE_OWNER_URL: urls.ownerUrl,
     WAINROPE_DATABASE_URL: urls.appUrl,

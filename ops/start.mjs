@@ -6,10 +6,14 @@ import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { ensureBuild, ensurePackages } from './packages.mjs';
 import { Problem, ROOT, startPostgres } from './postgres.mjs';
-import { prepareDatabase, refuseTakenPort, startServer } from './serve.mjs';
+import { prepareDatabase, refuseTakenPort, sessionSecret, startServer } from './serve.mjs';
 
 const { values: options } = parseArgs({
-  options: { 'fresh-demo': { type: 'boolean', default: false }, dev: { type: 'boolean', default: false } },
+  options: {
+    'fresh-demo': { type: 'boolean', default: false },
+    'no-demo': { type: 'boolean', default: false },
+    dev: { type: 'boolean', default: false },
+  },
 });
 const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
 const host = process.env.WAINROPE_HOST ?? '127.0.0.1';
@@ -62,8 +66,14 @@ async function start() {
   ensureBuild();
   const database = await startPostgres({ folder: join(data, 'postgres'), fresh: options['fresh-demo'] });
   undo.push(() => database.stop());
-  prepareDatabase(database);
-  const server = await startServer(database, { host, port, watch: options.dev });
+  const extra = {
+    WAINROPE_SESSION_SECRET: sessionSecret(data),
+    WAINROPE_HOST: host,
+    WAINROPE_PORT: String(port),
+    ...(options['no-demo'] && { WAINROPE_DEMO: 'no' }),
+  };
+  prepareDatabase(database, extra);
+  const server = await startServer(database, { host, port, extra, watch: options.dev });
   undo.push(() => server.stop());
   server.ended.then(() => {
     if (stopping) return;

@@ -2,6 +2,34 @@
 import 'reflect-metadata';
 
 export {
+  DemoSignIn,
+  InvitationAccept,
+  InvitationLink,
+  InvitationLook,
+  InvitationView,
+  PASSWORD_MAX,
+  PASSWORD_MIN,
+  PasswordChange,
+  SessionPerson,
+  SessionTeam,
+  SessionView,
+  SignIn,
+  TeamChoice,
+} from './access/access.dto.ts';
+export { type Capability, capabilities, may, type PersonRole, personRoles } from './access/capabilities.ts';
+export {
+  HeldPiece,
+  InspectedPiece,
+  PeopleList,
+  PersonChange,
+  PersonCreate,
+  PersonListed,
+  PersonPage,
+  PracticeCreate,
+  PracticeView,
+} from './access/people.dto.ts';
+export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, subjectKinds } from './audit/audit.dto.ts';
+export {
   GearChange,
   GearCreate,
   GearInput,

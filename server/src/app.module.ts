@@ -1,9 +1,17 @@
 import { Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD } from '@nestjs/core';
+import { AccessController } from './access/access.controller.ts';
+import { AccessRepository } from './access/access.repository.ts';
+import { AccessService } from './access/access.service.ts';
 import { ActorGuard } from './actor/actor.guard.ts';
 import { ActorResolver } from './actor/actor.resolver.ts';
+import { AuditController } from './audit/audit.controller.ts';
+import { AuditRepository } from './audit/audit.repository.ts';
+import { AuditTrail } from './audit/audit-trail.ts';
 import { Clock } from './clock/clock.ts';
 import { TeamDatabase } from './database/team-database.ts';
+import { EventsController } from './events/events.controller.ts';
+import { LiveEvents } from './events/live-events.ts';
 import { GearController } from './gear/gear.controller.ts';
 import { GearRepository } from './gear/gear.repository.ts';
 import { GearService } from './gear/gear.service.ts';
@@ -13,18 +21,37 @@ import { ProblemFilter } from './http/problem.filter.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
+import { PeopleController } from './team/people.controller.ts';
+import { PeopleRepository } from './team/people.repository.ts';
+import { PeopleService } from './team/people.service.ts';
 import { TeamController } from './team/team.controller.ts';
 import { TeamRepository } from './team/team.repository.ts';
 import { TeamService } from './team/team.service.ts';
 
 @Module({
-  controllers: [HealthController, TeamController, GearController, PlanController],
+  controllers: [
+    HealthController,
+    AccessController,
+    EventsController,
+    TeamController,
+    PeopleController,
+    AuditController,
+    GearController,
+    PlanController,
+  ],
   providers: [
     Clock,
     TeamDatabase,
     ActorResolver,
+    AccessRepository,
+    AccessService,
+    AuditRepository,
+    AuditTrail,
+    LiveEvents,
     TeamRepository,
     TeamService,
+    PeopleRepository,
+    PeopleService,
     GearRepository,
     GearService,
     RegisterImportService,

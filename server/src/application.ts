@@ -4,7 +4,10 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { sameOriginOnly } from './access/same-origin.ts';
+import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
+import { TeamDatabase } from './database/team-database.ts';
 import { nestLog, requestLog } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { problemMiddleware } from './http/problem.filter.ts';
@@ -13,26 +16,28 @@ import { validation } from './http/validation.ts';
 import { webFiles } from './http/web-files.ts';
 
 const SELF = ["'self'"];
-/** Only this server's own files; no inline script anywhere. */
-const security = helmet({
-  strictTransportSecurity: false,
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: SELF,
-      scriptSrc: SELF,
-      styleSrc: SELF,
-      imgSrc: ["'self'", 'data:'],
-      fontSrc: SELF,
-      connectSrc: SELF,
-      workerSrc: SELF,
-      objectSrc: ["'none'"],
-      baseUri: ["'none'"],
-      formAction: SELF,
-      frameAncestors: ["'none'"],
+/** Only this server's own files; no inline script anywhere. Behind https, browsers are told to stay there. */
+const security = (isHttps: boolean) =>
+  helmet({
+    strictTransportSecurity: isHttps,
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: SELF,
+        scriptSrc: SELF,
+        styleSrc: SELF,
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        mediaSrc: ["'self'", 'blob:'],
+        fontSrc: SELF,
+        connectSrc: SELF,
+        workerSrc: SELF,
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: SELF,
+        frameAncestors: ["'none'"],
+      },
     },
-  },
-});
+  });
 /** The API's own reading page ships inline styles, but no inline script. */
 const docsSecurity = helmet({
   strictTransportSecurity: false,
@@ -50,16 +55,40 @@ function jsonOnly(request: Request, _response: Response, next: NextFunction): vo
   else next();
 }
 
+/** Answers of the API are for the one who asked, now. */
+function neverKept(_request: Request, response: Response, next: NextFunction): void {
+  response.setHeader('Cache-Control', 'no-store');
+  next();
+}
+
+/** Whose word counts about the caller's address: only that of the proxies named, none by default. */
+function trustProxy(app: NestExpressApplication): void {
+  const proxies = process.env.WAINROPE_TRUST_PROXY;
+  if (proxies)
+    app.set(
+      'trust proxy',
+      proxies.split(',').map((entry) => entry.trim()),
+    );
+}
+
 /** The whole server, not yet listening. `webFolder` holds the built pages. */
 export async function createApplication(webFolder: string): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule, { bodyParser: false, logger: nestLog, abortOnError: false });
   app.disable('x-powered-by');
   app.use(requestLog);
+  const publicUrl = process.env.WAINROPE_PUBLIC_URL || undefined;
+  trustProxy(app);
   app.use('/api/docs', docsSecurity);
+  const pages = security(publicUrl?.startsWith('https:') === true);
   app.use((request: Request, response: Response, next: NextFunction) =>
-    request.path.startsWith('/api/docs') ? next() : security(request, response, next),
+    request.path.startsWith('/api/docs') ? next() : pages(request, response, next),
   );
-  app.use('/api/v1', jsonOnly);
+  const { handler, close } = sessions(app.get(TeamDatabase).pool, publicUrl);
+  app.get(TeamDatabase).beforeClose(close);
+  app.use('/api/v1', sameOriginOnly(publicUrl), jsonOnly, neverKept);
+  app.use('/api/v1', (request: Request, response: Response, next: NextFunction) =>
+    request.path.startsWith('/health/') ? next() : handler(request, response, next),
+  );
   app.use('/api/v1/gear/import', express.json({ limit: '9mb' }));
   app.use('/api/v1', express.json({ limit: '1mb' }));
   for (const handler of webFiles(webFolder)) app.use(handler);

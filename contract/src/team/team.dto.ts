@@ -1,12 +1,12 @@
 import { Type } from 'class-transformer';
 import { IsArray, IsIn, IsNumber, IsObject, IsOptional, IsString, IsUUID, ValidateNested } from 'class-validator';
 
-export const personRoles = ['coordinator', 'gear-keeper', 'member', 'reader'] as const;
+import { type PersonRole, personRoles } from '../access/capabilities.ts';
 
 export class PersonView {
   @IsUUID() personId!: string;
   @IsString() name!: string;
-  @IsIn(personRoles) role!: (typeof personRoles)[number];
+  @IsIn(personRoles) role!: PersonRole;
 }
 
 export class KitView {

@@ -1,30 +1,27 @@
 import { Injectable } from '@nestjs/common';
+import type { Request } from 'express';
+import { AccessRepository } from '../access/access.repository.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { ProblemException } from '../http/problem.ts';
 import type { Actor } from './actor.ts';
 
-/** The one place that says who acts. Until people sign in, it is the local actor, and the server listens on loopback only. */
+const signedOut = () =>
+  new ProblemException({ status: 401, title: 'Not signed in', detail: 'Sign in and try again; what you entered is still on this page.' });
+
+/** The one place that says who acts: the person of the request's session, as the team knows them now. */
 @Injectable()
 export class ActorResolver {
-  constructor(private readonly database: TeamDatabase) {}
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly access: AccessRepository,
+  ) {}
 
-  async resolve(): Promise<Actor> {
-    const local = await this.database.outsideTeams((db) =>
-      db.selectFrom('local_actor').select(['team_id', 'person_id']).executeTakeFirst(),
-    );
-    if (!local)
-      throw new ProblemException({
-        status: 503,
-        title: 'No team yet',
-        detail: 'The database holds no team. Run `npm start` to load the demo team.',
-      });
-    return this.database.inTeam(local.team_id, async (trx) => {
-      const person = await trx
-        .selectFrom('person')
-        .select(['name', 'role'])
-        .where('person_id', '=', local.person_id)
-        .executeTakeFirstOrThrow();
-      return { teamId: local.team_id, personId: local.person_id, name: person.name, role: person.role };
-    });
+  async resolve({ session }: Request): Promise<Actor> {
+    const { signedIn } = session ?? {};
+    if (!signedIn) throw signedOut();
+    const { teamId, accountId } = signedIn;
+    const person = await this.database.inTeam(teamId, (trx) => this.access.memberOf(trx, { teamId, accountId }));
+    if (!person || person.left_on !== null) throw signedOut();
+    return { teamId, personId: person.person_id, name: person.name, role: person.role };
   }
 }

@@ -1,11 +1,12 @@
 import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
+import type { PersonRole } from '@wainrope/contract';
 
 /** Who makes a request: resolved once, carried everywhere. */
 export interface Actor {
   readonly teamId: string;
   readonly personId: string;
   readonly name: string;
-  readonly role: 'coordinator' | 'gear-keeper' | 'member' | 'reader';
+  readonly role: PersonRole;
 }
 
 export interface WithActor {

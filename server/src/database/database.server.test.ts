@@ -3,8 +3,7 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { GearService } from '../gear/gear.service.ts';
 import { TeamService } from '../team/team.service.ts';
-import { startTestServer, type TestServer } from '../testing/test-server.ts';
-import { TeamDatabase } from './team-database.ts';
+import { demoActor, startTestServer, type TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;
 let app: pg.Client;
@@ -29,7 +28,7 @@ describe('the database keeps its own rules', () => {
         .filter(({ relforcerowsecurity }) => !relforcerowsecurity)
         .map(({ relname }) => relname)
         .sort(),
-    ).toEqual(['kysely_migration', 'kysely_migration_lock', 'local_actor']);
+    ).toEqual(['account', 'invitation', 'kysely_migration', 'kysely_migration_lock', 'membership', 'sign_in_attempt', 'sign_in_session']);
   });
 
   it('shows nothing without a team, nothing of another team, and takes no row for one', async () => {
@@ -38,21 +37,21 @@ describe('the database keeps its own rules', () => {
       .get(TeamService)
       .found({ name: 'Another team', decimalMark: ',', people: [{ name: 'Somebody Else', role: 'coordinator' }] });
     expect(await server.app.get(GearService).page(other, {})).toEqual({ items: [] });
-    const { items } = await server.app.get(GearService).page(await localActor(), { limit: 1 });
+    const { items } = await server.app.get(GearService).page(await demoActor(server), { limit: 1 });
     await expect(server.app.get(GearService).get(other, items[0]?.gearId ?? '')).rejects.toMatchObject({ status: 404 });
     await app.query('begin');
     await app.query(`select set_config('wainrope.team_id', $1, true)`, [other.teamId]);
-    const { teamId } = await localActor();
+    const { teamId } = await demoActor(server);
     await expect(app.query('insert into kit values ($1, $2, $3)', [teamId, randomUUID(), 'smuggled'])).rejects.toThrow(
       /row-level security/,
     );
     await app.query('rollback');
   });
 
-  it.each(['inspection', 'plan_version', 'policy_version'])(
+  it.each(['inspection', 'plan_version', 'policy_version', 'audit_entry'])(
     'refuses to change or remove rows of %s, even to the owner inside the team',
     async (table) => {
-      const { teamId } = await localActor();
+      const { teamId } = await demoActor(server);
       for (const statement of [`update ${table} set team_id = team_id`, `delete from ${table}`]) {
         await server.owner.query('begin');
         await server.owner.query(`select set_config('wainrope.team_id', $1, true)`, [teamId]);
@@ -70,9 +69,4 @@ describe('the database keeps its own rules', () => {
     expect(rows[0]).toEqual({ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false });
     await expect(app.query('create table sneaky (a int)')).rejects.toThrow(/permission denied/);
   });
-
-  async function localActor() {
-    const row = await server.app.get(TeamDatabase).outsideTeams((db) => db.selectFrom('local_actor').selectAll().executeTakeFirstOrThrow());
-    return { teamId: row.team_id, personId: row.person_id, name: '', role: 'coordinator' as const };
-  }
 });

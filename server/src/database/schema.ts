@@ -1,4 +1,4 @@
-import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
+import type { ColumnType, GeneratedAlways } from 'kysely';
 
 type Json = ColumnType<unknown, string, string>;
 /** Calendar days travel as text, so that no time zone can shift them. */
@@ -17,13 +17,81 @@ export interface PersonTable {
   person_id: string;
   name: string;
   role: 'coordinator' | 'gear-keeper' | 'member' | 'reader';
+  left_on: Day;
 }
 
-/** Outside row-level security, by name: whom the server acts for until people sign in. */
-export interface LocalActorTable {
-  only_row: Generated<boolean>;
+/** Outside row-level security, by name: an account belongs to the server, a membership joins it to a person of a team. */
+export interface AccountTable {
+  account_id: string;
+  login: string;
+  password_hash: string;
+  created_at: GeneratedAlways<Date>;
+  password_set_at: ColumnType<Date, Date | undefined, Date>;
+}
+
+export interface MembershipTable {
+  account_id: string;
   team_id: string;
   person_id: string;
+}
+
+export interface SignInSessionTable {
+  sid: string;
+  sess: Json;
+  expire: Date;
+}
+
+/** A one-time link: into a team as a person, or, without a team, to found one. */
+export interface InvitationTable {
+  token_hash: string;
+  team_id: string | null;
+  person_id: string | null;
+  made_by: string | null;
+  made_at: GeneratedAlways<Date>;
+  expires_at: Date;
+  used_at: Date | null;
+}
+
+export interface SignInAttemptTable {
+  attempt_no: GeneratedAlways<string>;
+  login: string;
+  address: string;
+  succeeded: boolean;
+  at: ColumnType<Date, Date | undefined, never>;
+}
+
+export interface PracticeTable {
+  team_id: string;
+  practice_id: string;
+  person_id: string;
+  layout: string;
+  practised_on: string;
+  seen_by: string;
+  note: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+}
+
+export interface AuditEntryTable {
+  team_id: string;
+  entry_no: GeneratedAlways<string>;
+  at: GeneratedAlways<Date>;
+  person_id: string;
+  action: string;
+  subject_kind: string;
+  subject_id: string;
+  subject_name: string;
+  changes: Json;
+  note: string | null;
+  corrects: string | null;
+}
+
+/** Up to which entry of the trail a person has seen what changed. */
+export interface PersonVisitTable {
+  team_id: string;
+  person_id: string;
+  seen_entry_no: string;
+  seen_at: Date;
 }
 
 export interface PolicyVersionTable {
@@ -125,7 +193,14 @@ export interface PlanVersionTable {
 export interface Database {
   team: TeamTable;
   person: PersonTable;
-  local_actor: LocalActorTable;
+  account: AccountTable;
+  membership: MembershipTable;
+  sign_in_session: SignInSessionTable;
+  invitation: InvitationTable;
+  sign_in_attempt: SignInAttemptTable;
+  practice: PracticeTable;
+  audit_entry: AuditEntryTable;
+  person_visit: PersonVisitTable;
   policy_version: PolicyVersionTable;
   kit: KitTable;
   vehicle: VehicleTable;

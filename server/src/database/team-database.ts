@@ -11,8 +11,11 @@ export type TeamTransaction = Transaction<Database>;
 /** The serving role's access: every query runs inside a transaction that names its team, which row-level security reads. */
 @Injectable()
 export class TeamDatabase implements OnModuleDestroy {
-  private readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10 });
+  /** Shared with the session store. */
+  readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10 });
   private readonly db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: this.pool }) });
+
+  private readonly closing: (() => void)[] = [];
 
   constructor() {
     // An idle connection that the database closes is replaced on next use; without a listener it would end the process.
@@ -27,12 +30,18 @@ export class TeamDatabase implements OnModuleDestroy {
     });
   }
 
-  /** Tables outside every team, listed in the schema: at present the local actor. */
+  /** Tables outside every team, listed by name in the migrations: accounts, memberships, sessions, invitations, attempts, calendar links. */
   async outsideTeams<T>(work: (db: Kysely<Database>) => Promise<T>): Promise<T> {
     return work(this.db);
   }
 
+  /** What else uses the pool, ended before it. */
+  beforeClose(step: () => void): void {
+    this.closing.push(step);
+  }
+
   async onModuleDestroy(): Promise<void> {
+    for (const step of this.closing) step();
     await this.db.destroy();
   }
 }

@@ -11,6 +11,7 @@ import {
   ImportRequest,
   ImportResult,
 } from '@wainrope/contract';
+import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { GearService } from './gear.service.ts';
 import { RegisterImportService } from './register-import.service.ts';
@@ -23,12 +24,14 @@ export class GearController {
   ) {}
 
   @Get()
+  @Needs('register.read')
   @ApiOkResponse({ type: GearPage })
   listGear(@CurrentActor() actor: Actor, @Query() query: GearPageQuery): Promise<GearPage> {
     return this.service.page(actor, query);
   }
 
   @Get('export.csv')
+  @Needs('register.read')
   @ApiProduces('text/csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="register.csv"')
@@ -37,24 +40,28 @@ export class GearController {
   }
 
   @Get(':gearId')
+  @Needs('register.read')
   @ApiOkResponse({ type: GearView })
   getGear(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string): Promise<GearView> {
     return this.service.get(actor, gearId);
   }
 
   @Post()
+  @Needs('gear.write')
   @ApiCreatedResponse({ type: GearView })
   createGear(@CurrentActor() actor: Actor, @Body() input: GearCreate): Promise<GearView> {
     return this.service.create(actor, input);
   }
 
   @Put(':gearId')
+  @Needs('gear.write')
   @ApiOkResponse({ type: GearView })
   changeGear(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string, @Body() input: GearChange): Promise<GearView> {
     return this.service.change(actor, gearId, input);
   }
 
   @Post('import/preview')
+  @Needs('gear.write')
   @HttpCode(200)
   @ApiOkResponse({ type: ImportPreview })
   previewImport(@CurrentActor() actor: Actor, @Body() input: ImportRequest): Promise<ImportPreview> {
@@ -62,6 +69,7 @@ export class GearController {
   }
 
   @Post('import')
+  @Needs('gear.write')
   @HttpCode(200)
   @ApiOkResponse({ type: ImportResult })
   importGear(@CurrentActor() actor: Actor, @Body() input: ImportCommit): Promise<ImportResult> {

@@ -11,6 +11,7 @@ import {
 } from '@wainrope/contract';
 import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark, type TonUnit } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -24,6 +25,7 @@ export class GearService {
     private readonly database: TeamDatabase,
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
+    private readonly audit: AuditTrail,
   ) {}
 
   async page(actor: Actor, { after, limit = PAGE }: GearPageQuery): Promise<GearPage> {
@@ -49,7 +51,9 @@ export class GearService {
       const marks = await this.checked(trx, input);
       await this.refuseTakenTag(trx, input.tag);
       await this.repository.insert(trx, actor, [{ gearId, columns: columnsOf(input), marks }]);
-      return this.found(trx, gearId);
+      const after = await this.found(trx, gearId);
+      await this.audit.note(trx, actor, { action: 'added a piece', kind: 'gear', id: gearId, name: gearName(after), after: told(after) });
+      return after;
     });
   }
 
@@ -66,7 +70,16 @@ export class GearService {
         marks,
         factsChanged: factsChange(before, { ...before, ...input, marks: marks.map(viewed) }),
       });
-      return this.found(trx, gearId);
+      const after = await this.found(trx, gearId);
+      await this.audit.note(trx, actor, {
+        action: 'changed a piece',
+        kind: 'gear',
+        id: gearId,
+        name: gearName(after),
+        before: told(before),
+        after: told(after),
+      });
+      return after;
     });
   }
 
@@ -126,6 +139,13 @@ const viewed = ({ asWritten, basis, source, settingDecided, readings, confirmedU
   settingDecided,
   readings: [...readings],
 });
+
+export const gearName = ({ tag, name }: Pick<GearView, 'tag' | 'name'>): string => `${tag} ${name}`;
+
+/** A piece as the trail tells it: marks by their words, no inner numbers. */
+export function told({ gearId: _id, inspection: _inspection, marks, ...piece }: GearView): object {
+  return { ...piece, marks: marks.map(({ asWritten, basis, source }) => `${asWritten} (${basis}, ${source})`) };
+}
 
 /** Whether anything that is judged differs: places, owners and notes do not count. */
 export function factsChange(before: GearView, after: GearView): boolean {

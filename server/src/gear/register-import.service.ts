@@ -19,11 +19,12 @@ import {
 import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
 import { stringify } from 'csv-stringify/sync';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { invalid } from '../http/problem.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { GearRepository } from './gear.repository.ts';
-import { columnsOf, factsChange } from './gear.service.ts';
+import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
 import { gearInputOf, mergeRegisterRow, registerRowOf, rowChanges, type Whereabouts } from './merge-register-row.ts';
 import { type RegisterFile, readRegisterFile, recogniseColumns } from './register-file.ts';
 
@@ -46,6 +47,7 @@ export class RegisterImportService {
     private readonly database: TeamDatabase,
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
+    private readonly audit: AuditTrail,
   ) {}
 
   /** Reads a file and says, row by row, what bringing it in would do. Writes nothing. */
@@ -163,6 +165,23 @@ export class RegisterImportService {
       inspectionIsNew && row.inspection ? [{ gearId, ...row.inspection }] : [],
     );
     await this.repository.addInspections(trx, actor, inspections);
+    await this.audit.noteAll(
+      trx,
+      actor,
+      [...fresh, ...changed].map(({ gearId, row, before, input, outcome }) => ({
+        action: outcome === 'new' ? 'added a piece from a file' : 'changed a piece from a file',
+        kind: 'gear' as const,
+        id: gearId,
+        name: gearName(row),
+        before: before && told(before),
+        after: told({
+          ...before,
+          ...input,
+          gearId,
+          marks: input.marks.map((mark) => ({ ...mark, readings: [...mark.readings] })),
+        } as GearView),
+      })),
+    );
     return {
       created: fresh.length,
       changed: changed.length,

@@ -1,13 +1,13 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import { sql } from 'kysely';
-import { WithoutActor } from '../actor/actor.guard.ts';
+import { Open } from '../actor/actor.guard.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { ProblemException } from '../http/problem.ts';
 
 @Controller('health')
 @ApiExcludeController()
-@WithoutActor()
+@Open()
 export class HealthController {
   constructor(private readonly database: TeamDatabase) {}
 

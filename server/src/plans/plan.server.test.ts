@@ -133,7 +133,7 @@ describe('plans', () => {
       expect(rowCount).toBeGreaterThan(0);
       await server.owner.query(`alter table ${table} enable trigger user`);
     };
-    await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from local_actor");
+    await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from membership limit 1");
     const policies = await server.owner.query('select policy_version_id, content from policy_version');
     await older('policy_version', 'content', 'content - $1::text[]', '');
     await older(

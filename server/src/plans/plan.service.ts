@@ -10,6 +10,7 @@ import {
 } from '@wainrope/contract';
 import { type Case, gearIdsOf, judge, type Report, RIG_FILE_FORMAT, RIG_FILE_VERSION, type Rig, readCase, readRig } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
@@ -26,6 +27,8 @@ interface Judged {
   readonly policyHash: string;
 }
 
+const verdictOf = (version: number, { report }: Judged) => ({ version, verdict: report.verdict });
+
 @Injectable()
 export class PlanService {
   constructor(
@@ -34,6 +37,7 @@ export class PlanService {
     private readonly gear: GearRepository,
     private readonly teams: TeamService,
     private readonly clock: Clock,
+    private readonly audit: AuditTrail,
   ) {}
 
   async list(actor: Actor, after?: string): Promise<PlanList> {
@@ -57,6 +61,7 @@ export class PlanService {
       if (existing) return this.view(trx, existing);
       const judged = await this.judged(trx, name, rig);
       await this.repository.addPlan(trx, actor, { planId, version: 1, name, ...judged });
+      await this.audit.note(trx, actor, { action: 'made a plan', kind: 'plan', id: planId, name, after: verdictOf(1, judged) });
       return this.view(trx, await this.stored(trx, planId));
     });
   }
@@ -72,6 +77,7 @@ export class PlanService {
       }
       const judged = await this.judged(trx, name, rig);
       await this.repository.addVersion(trx, actor, { planId, version: version + 1, name, ...judged });
+      await this.audit.note(trx, actor, { action: 'saved a plan', kind: 'plan', id: planId, name, after: verdictOf(version + 1, judged) });
       return this.view(trx, await this.stored(trx, planId));
     });
   }

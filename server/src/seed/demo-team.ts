@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
 import { daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
+import { AccessRepository } from '../access/access.repository.ts';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
@@ -41,6 +42,7 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
   const actor = await app
     .get(TeamService)
     .found({ ...demo.team, people: demo.people, demo: 'Everything here is invented: the team, its people, its gear and its country.' });
+  await openDemoAccounts(app, actor.teamId);
   await app.get(TeamDatabase).inTeam(actor.teamId, async (trx) => {
     const repository = app.get(TeamRepository);
     for (const kit of demo.kits) await repository.addKit(trx, actor.teamId, kit);
@@ -58,6 +60,18 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
   await importRegister(app, actor, shiftDays(await readFile(join(folder, 'register.csv'), 'utf8'), days));
   const idOfName = await idsByName(app, actor);
   for (const file of demo.plans) await addPlan(app, actor, await readFile(join(folder, 'plans', file), 'utf8'), idOfName);
+}
+
+/** The demo's people have accounts that no password opens; the sign-in page offers them by name. */
+async function openDemoAccounts(app: INestApplicationContext, teamId: string): Promise<void> {
+  await app.get(TeamDatabase).inTeam(teamId, async (trx) => {
+    for (const { person_id, name } of await app.get(TeamRepository).people(trx)) {
+      const accountId = randomUUID();
+      const login = name.toLowerCase().replace(/[^a-z0-9]+/g, '.');
+      await app.get(AccessRepository).addAccount(trx, { accountId, login, passwordHash: 'none' });
+      await app.get(AccessRepository).addMembership(trx, accountId, { teamId, personId: person_id });
+    }
+  });
 }
 
 async function importRegister(app: INestApplicationContext, actor: Actor, csv: string): Promise<void> {

@@ -1,6 +1,7 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
 import { TeamView } from '@wainrope/contract';
+import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { TeamService } from './team.service.ts';
 
@@ -9,6 +10,7 @@ export class TeamController {
   constructor(private readonly service: TeamService) {}
 
   @Get()
+  @Needs('team.read')
   @ApiOkResponse({ type: TeamView })
   getTeam(@CurrentActor() actor: Actor): Promise<TeamView> {
     return this.service.view(actor);

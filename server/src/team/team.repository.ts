@@ -9,6 +9,14 @@ export class TeamRepository {
     return trx.selectFrom('team').selectAll().executeTakeFirstOrThrow();
   }
 
+  people(trx: TeamTransaction) {
+    return trx.selectFrom('person').selectAll().orderBy('name').execute();
+  }
+
+  person(trx: TeamTransaction, personId: string) {
+    return trx.selectFrom('person').selectAll().where('person_id', '=', personId).executeTakeFirst();
+  }
+
   kits(trx: TeamTransaction) {
     return trx.selectFrom('kit').select(['kit_id', 'name']).orderBy('name').execute();
   }

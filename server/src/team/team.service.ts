@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { TeamView } from '@wainrope/contract';
 import { canonicalJson, type Policy, readPolicy, teamStandard } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from './team.repository.ts';
@@ -28,6 +29,7 @@ export class TeamService {
     private readonly database: TeamDatabase,
     private readonly repository: TeamRepository,
     private readonly clock: Clock,
+    private readonly audit: AuditTrail,
   ) {}
 
   async view(actor: Actor): Promise<TeamView> {
@@ -65,7 +67,7 @@ export class TeamService {
     return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };
   }
 
-  /** Founds a team with its people and the standard policy; its first person becomes the local actor where there is none. */
+  /** Founds a team with its people and the standard policy. Who signs in is settled apart from it. */
   async found({ name, decimalMark, demo, people }: NewTeam): Promise<Actor> {
     const teamId = randomUUID();
     const members = people.map((person) => ({ ...person, personId: randomUUID() }));
@@ -78,7 +80,9 @@ export class TeamService {
         .execute();
       await trx
         .insertInto('person')
-        .values(members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role })))
+        .values(
+          members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role, left_on: null })),
+        )
         .execute();
       await trx
         .insertInto('policy_version')
@@ -91,11 +95,11 @@ export class TeamService {
           created_by: first.personId,
         })
         .execute();
-      await trx
-        .insertInto('local_actor')
-        .values({ team_id: teamId, person_id: first.personId })
-        .onConflict((conflict) => conflict.doNothing())
-        .execute();
+      await this.audit.note(
+        trx,
+        { teamId, ...first },
+        { action: 'founded the team', kind: 'team', id: teamId, name, after: { name, people: people.length } },
+      );
     });
     return { teamId, personId: first.personId, name: first.name, role: first.role };
   }

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { resolve } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { PersonRole, SessionView } from '@wainrope/contract';
 import pg from 'pg';
 import supertest from 'supertest';
 import { inject } from 'vitest';
+import type { Actor } from '../actor/actor.ts';
 import { createApplication } from '../application.ts';
 import { seedDemoTeam } from '../seed/demo-team.ts';
 
@@ -12,7 +14,10 @@ export const TODAY = '2026-01-15';
 
 export interface TestServer {
   readonly app: NestExpressApplication;
+  /** Signed in as the demo's coordinator. */
   readonly http: supertest.Agent;
+  /** A fresh agent, signed in as the demo's first person of a role; signed out without one. */
+  readonly as: (role?: PersonRole) => Promise<supertest.Agent>;
   readonly owner: pg.Client;
   readonly stop: () => Promise<void>;
 }
@@ -21,22 +26,43 @@ export interface TestServer {
 export async function startTestServer(): Promise<TestServer> {
   process.env.WAINROPE_DATABASE_URL = inject('appUrl');
   process.env.WAINROPE_TODAY = TODAY;
+  process.env.WAINROPE_SESSION_SECRET = 'test'.repeat(10);
   process.env.WAINROPE_LOG_LEVEL = 'silent';
   const app = await createApplication('');
   const owner = new pg.Client({ connectionString: inject('ownerUrl') });
   await owner.connect();
-  const { rowCount } = await owner.query('select 1 from local_actor');
+  const { rowCount } = await owner.query('select 1 from membership');
   if (rowCount === 0) await seedDemoTeam(app, resolve(import.meta.dirname, '../../../demo'));
   await app.listen(0, '127.0.0.1');
+  const as = async (role?: PersonRole) => {
+    const agent = supertest.agent(app.getHttpServer());
+    if (role) await signInToDemo(agent, role);
+    return agent;
+  };
   return {
     app,
-    http: supertest.agent(app.getHttpServer()),
+    as,
+    http: await as('coordinator'),
     owner,
     stop: async () => {
       await owner.end();
       await app.close();
     },
   };
+}
+
+async function signInToDemo(agent: supertest.Agent, role: PersonRole): Promise<void> {
+  const { body } = await agent.get('/api/v1/session').expect(200);
+  const person = (body as SessionView).demoPeople.find((entry) => entry.role === role);
+  await agent.post('/api/v1/session/demo').send({ personId: person?.personId }).expect(201);
+}
+
+/** The demo team's coordinator, for services called without the API. */
+export async function demoActor({ http }: TestServer): Promise<Actor> {
+  const { body } = await http.get('/api/v1/session').expect(200);
+  const { person, team } = body as SessionView;
+  if (!person || !team) throw new Error('nobody is signed in');
+  return { ...person, teamId: team.teamId };
 }
 
 /** A piece as the API takes it. */

@@ -1,8 +1,129 @@
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
+    getSession: build.query<GetSessionApiResponse, GetSessionApiArg>({
+      query: () => ({ url: `/api/v1/session` }),
+    }),
+    signIn: build.mutation<SignInApiResponse, SignInApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/session`,
+        method: "POST",
+        body: queryArg.signIn,
+      }),
+    }),
+    signOut: build.mutation<SignOutApiResponse, SignOutApiArg>({
+      query: () => ({ url: `/api/v1/session`, method: "DELETE" }),
+    }),
+    signInToDemo: build.mutation<SignInToDemoApiResponse, SignInToDemoApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/session/demo`,
+        method: "POST",
+        body: queryArg.demoSignIn,
+      }),
+    }),
+    chooseTeam: build.mutation<ChooseTeamApiResponse, ChooseTeamApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/session/team`,
+        method: "PUT",
+        body: queryArg.teamChoice,
+      }),
+    }),
+    signOutEverywhere: build.mutation<
+      SignOutEverywhereApiResponse,
+      SignOutEverywhereApiArg
+    >({
+      query: () => ({ url: `/api/v1/session/everywhere`, method: "DELETE" }),
+    }),
+    changePassword: build.mutation<
+      ChangePasswordApiResponse,
+      ChangePasswordApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/session/password`,
+        method: "PUT",
+        body: queryArg.passwordChange,
+      }),
+    }),
+    lookAtInvitation: build.mutation<
+      LookAtInvitationApiResponse,
+      LookAtInvitationApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/invitations/look`,
+        method: "POST",
+        body: queryArg.invitationLook,
+      }),
+    }),
+    acceptInvitation: build.mutation<
+      AcceptInvitationApiResponse,
+      AcceptInvitationApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/invitations/accept`,
+        method: "POST",
+        body: queryArg.invitationAccept,
+      }),
+    }),
+    streamEvents: build.query<StreamEventsApiResponse, StreamEventsApiArg>({
+      query: () => ({ url: `/api/v1/events` }),
+    }),
     getTeam: build.query<GetTeamApiResponse, GetTeamApiArg>({
       query: () => ({ url: `/api/v1/team` }),
+    }),
+    listPeople: build.query<ListPeopleApiResponse, ListPeopleApiArg>({
+      query: () => ({ url: `/api/v1/people` }),
+    }),
+    addPerson: build.mutation<AddPersonApiResponse, AddPersonApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/people`,
+        method: "POST",
+        body: queryArg.personCreate,
+      }),
+    }),
+    getPerson: build.query<GetPersonApiResponse, GetPersonApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/people/${queryArg.personId}` }),
+    }),
+    changePerson: build.mutation<ChangePersonApiResponse, ChangePersonApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/people/${queryArg.personId}`,
+        method: "PUT",
+        body: queryArg.personChange,
+      }),
+    }),
+    invitePerson: build.mutation<InvitePersonApiResponse, InvitePersonApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/people/${queryArg.personId}/invitation`,
+        method: "POST",
+      }),
+    }),
+    addPractice: build.mutation<AddPracticeApiResponse, AddPracticeApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/people/${queryArg.personId}/practice`,
+        method: "POST",
+        body: queryArg.practiceCreate,
+      }),
+    }),
+    listAudit: build.query<ListAuditApiResponse, ListAuditApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/audit`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+          kind: queryArg.kind,
+          person: queryArg.person,
+        },
+      }),
+    }),
+    listAuditOf: build.query<ListAuditOfApiResponse, ListAuditOfApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/audit/${queryArg.subjectId}`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+          kind: queryArg.kind,
+          person: queryArg.person,
+        },
+      }),
     }),
     listGear: build.query<ListGearApiResponse, ListGearApiArg>({
       query: (queryArg) => ({
@@ -84,8 +205,103 @@ const injectedRtkApi = api.injectEndpoints({
   overrideExisting: false,
 });
 export { injectedRtkApi as generatedApi };
+export type GetSessionApiResponse = /** status 200  */ SessionView;
+export type GetSessionApiArg = void;
+export type SignInApiResponse = /** status 201  */ SessionView;
+export type SignInApiArg = {
+  signIn: SignIn;
+};
+export type SignOutApiResponse = unknown;
+export type SignOutApiArg = void;
+export type SignInToDemoApiResponse = /** status 201  */ SessionView;
+export type SignInToDemoApiArg = {
+  demoSignIn: DemoSignIn;
+};
+export type ChooseTeamApiResponse = /** status 200  */ SessionView;
+export type ChooseTeamApiArg = {
+  teamChoice: TeamChoice;
+};
+export type SignOutEverywhereApiResponse = unknown;
+export type SignOutEverywhereApiArg = void;
+export type ChangePasswordApiResponse = unknown;
+export type ChangePasswordApiArg = {
+  passwordChange: PasswordChange;
+};
+export type LookAtInvitationApiResponse = /** status 200  */ InvitationView;
+export type LookAtInvitationApiArg = {
+  invitationLook: InvitationLook;
+};
+export type AcceptInvitationApiResponse = /** status 201  */ SessionView;
+export type AcceptInvitationApiArg = {
+  invitationAccept: InvitationAccept;
+};
+export type StreamEventsApiResponse = unknown;
+export type StreamEventsApiArg = void;
 export type GetTeamApiResponse = /** status 200  */ TeamView;
 export type GetTeamApiArg = void;
+export type ListPeopleApiResponse = /** status 200  */ PeopleList;
+export type ListPeopleApiArg = void;
+export type AddPersonApiResponse = /** status 201  */ PersonListed;
+export type AddPersonApiArg = {
+  personCreate: PersonCreate;
+};
+export type GetPersonApiResponse = /** status 200  */ PersonPage;
+export type GetPersonApiArg = {
+  personId: string;
+};
+export type ChangePersonApiResponse = /** status 200  */ PersonListed;
+export type ChangePersonApiArg = {
+  personId: string;
+  personChange: PersonChange;
+};
+export type InvitePersonApiResponse = /** status 201  */ InvitationLink;
+export type InvitePersonApiArg = {
+  personId: string;
+};
+export type AddPracticeApiResponse = /** status 200  */ PersonPage;
+export type AddPracticeApiArg = {
+  personId: string;
+  practiceCreate: PracticeCreate;
+};
+export type ListAuditApiResponse = /** status 200  */ AuditPage;
+export type ListAuditApiArg = {
+  before?: number;
+  limit?: number;
+  kind?:
+    | "gear"
+    | "inspection"
+    | "defect"
+    | "kit"
+    | "outing"
+    | "plan"
+    | "person"
+    | "policy"
+    | "template"
+    | "vehicle"
+    | "hook-up"
+    | "team";
+  person?: string;
+};
+export type ListAuditOfApiResponse = /** status 200  */ AuditPage;
+export type ListAuditOfApiArg = {
+  subjectId: string;
+  before?: number;
+  limit?: number;
+  kind?:
+    | "gear"
+    | "inspection"
+    | "defect"
+    | "kit"
+    | "outing"
+    | "plan"
+    | "person"
+    | "policy"
+    | "template"
+    | "vehicle"
+    | "hook-up"
+    | "team";
+  person?: string;
+};
 export type ListGearApiResponse = /** status 200  */ GearPage;
 export type ListGearApiArg = {
   after?: string;
@@ -135,6 +351,56 @@ export type GetRigFileApiResponse = /** status 200  */ RigFileView;
 export type GetRigFileApiArg = {
   planId: string;
 };
+export type SessionPerson = {
+  personId: string;
+  name: string;
+  role: "coordinator" | "gear-keeper" | "member" | "reader";
+};
+export type SessionTeam = {
+  teamId: string;
+  name: string;
+};
+export type SessionView = {
+  signedIn: boolean;
+  needsSetUp: boolean;
+  person?: SessionPerson;
+  team?: SessionTeam;
+  teams: SessionTeam[];
+  demo?: string;
+  demoPeople: SessionPerson[];
+};
+export type SignIn = {
+  login: string;
+  password: string;
+};
+export type DemoSignIn = {
+  personId: string;
+};
+export type TeamChoice = {
+  teamId: string;
+};
+export type PasswordChange = {
+  current: string;
+  next: string;
+};
+export type InvitationView = {
+  foundsTeam: boolean;
+  teamName?: string;
+  personName?: string;
+  role?: "coordinator" | "gear-keeper" | "member" | "reader";
+  login?: string;
+  expiresAt: string;
+};
+export type InvitationLook = {
+  token: string;
+};
+export type InvitationAccept = {
+  token: string;
+  login: string;
+  password: string;
+  teamName?: string;
+  personName?: string;
+};
 export type PersonView = {
   personId: string;
   name: string;
@@ -169,6 +435,99 @@ export type TeamView = {
   vehicles: VehicleView[];
   policy: PolicyView;
   demo?: string;
+};
+export type PersonListed = {
+  personId: string;
+  left: boolean;
+  login?: string;
+  name: string;
+  role: "coordinator" | "gear-keeper" | "member" | "reader";
+};
+export type PeopleList = {
+  items: PersonListed[];
+};
+export type PersonCreate = {
+  personId: string;
+  name: string;
+  role: "coordinator" | "gear-keeper" | "member" | "reader";
+};
+export type PracticeView = {
+  practiceId: string;
+  layout: string;
+  on: string;
+  seenBy: string;
+  note?: string;
+};
+export type HeldPiece = {
+  gearId: string;
+  tag: string;
+  name: string;
+  since: string;
+};
+export type InspectedPiece = {
+  inspectionId: string;
+  gearId: string;
+  tag: string;
+  name: string;
+  on: string;
+  kind: string;
+  grade?: string;
+};
+export type PersonPage = {
+  person: PersonListed;
+  practised: PracticeView[];
+  holds: HeldPiece[];
+  inspected: InspectedPiece[];
+  inspections: number;
+};
+export type PersonChange = {
+  left: boolean;
+  name: string;
+  role: "coordinator" | "gear-keeper" | "member" | "reader";
+};
+export type InvitationLink = {
+  path: string;
+  expiresAt: string;
+};
+export type PracticeCreate = {
+  practiceId: string;
+  layout: string;
+  on: string;
+  seenBy: string;
+  note?: string;
+};
+export type AuditChange = {
+  field: string;
+  before?: string;
+  after?: string;
+};
+export type AuditEntryView = {
+  entryNo: number;
+  at: string;
+  by: string;
+  action: string;
+  subjectKind:
+    | "gear"
+    | "inspection"
+    | "defect"
+    | "kit"
+    | "outing"
+    | "plan"
+    | "person"
+    | "policy"
+    | "template"
+    | "vehicle"
+    | "hook-up"
+    | "team";
+  subjectId: string;
+  subjectName: string;
+  changes: AuditChange[];
+  note?: string;
+  corrects?: number;
+};
+export type AuditPage = {
+  items: AuditEntryView[];
+  next?: number;
 };
 export type MarkReading = {
   unit: string;
@@ -475,7 +834,25 @@ export type RigFileView = {
   };
 };
 export const {
+  useGetSessionQuery,
+  useSignInMutation,
+  useSignOutMutation,
+  useSignInToDemoMutation,
+  useChooseTeamMutation,
+  useSignOutEverywhereMutation,
+  useChangePasswordMutation,
+  useLookAtInvitationMutation,
+  useAcceptInvitationMutation,
+  useStreamEventsQuery,
   useGetTeamQuery,
+  useListPeopleQuery,
+  useAddPersonMutation,
+  useGetPersonQuery,
+  useChangePersonMutation,
+  useInvitePersonMutation,
+  useAddPracticeMutation,
+  useListAuditQuery,
+  useListAuditOfQuery,
   useListGearQuery,
   useCreateGearMutation,
   useExportGearQuery,

@@ -1,0 +1,37 @@
+export const personRoles = ['coordinator', 'gear-keeper', 'member', 'reader'] as const;
+export type PersonRole = (typeof personRoles)[number];
+
+const ALL = personRoles;
+const CREW = ['coordinator', 'gear-keeper', 'member'] as const;
+const KEEPERS = ['coordinator', 'gear-keeper'] as const;
+const COORDINATOR = ['coordinator'] as const;
+
+/** Who may do what: the one table that the server's guard refuses by and the pages show buttons by. */
+export const capabilities = {
+  'own.account': ALL,
+  'team.read': ALL,
+  'register.read': ALL,
+  'plan.read': ALL,
+  'plan.write': CREW,
+  'inspection.use-check': CREW,
+  'inspection.full': KEEPERS,
+  'gear.write': KEEPERS,
+  'gear.state': KEEPERS,
+  'exposure.write': CREW,
+  'whereabouts.write': CREW,
+  'kit.write': KEEPERS,
+  'vehicle.write': KEEPERS,
+  'hook-up.write': CREW,
+  'practice.write': CREW,
+  'audit.read': KEEPERS,
+  'template.write': COORDINATOR,
+  'policy.write': COORDINATOR,
+  'people.write': COORDINATOR,
+  'bundle.read': COORDINATOR,
+  'bundle.write': COORDINATOR,
+} as const satisfies { readonly [capability: string]: readonly PersonRole[] };
+export type Capability = keyof typeof capabilities;
+
+export function may(role: PersonRole, capability: Capability): boolean {
+  return (capabilities[capability] as readonly PersonRole[]).includes(role);
+}

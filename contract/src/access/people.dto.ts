@@ -1,0 +1,73 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Matches, MaxLength, ValidateNested } from 'class-validator';
+import { type PersonRole, personRoles } from './capabilities.ts';
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+class PersonContent {
+  @IsString() @Length(1, 80, { message: 'The name must have 1 to 80 characters.' }) name!: string;
+  @IsIn(personRoles, { message: 'Choose a role.' }) role!: PersonRole;
+}
+
+export class PersonCreate extends PersonContent {
+  @IsUUID() personId!: string;
+}
+
+export class PersonChange extends PersonContent {
+  /** Has left: keeps its name in the records and can no longer sign in. */
+  @IsBoolean() left!: boolean;
+}
+
+export class PersonListed extends PersonContent {
+  @IsUUID() personId!: string;
+  @IsBoolean() left!: boolean;
+  @IsOptional() @IsString() login?: string;
+}
+
+export class PeopleList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PersonListed) items!: PersonListed[];
+}
+
+/** A layout that somebody has practised, when, and who saw it. */
+export class PracticeCreate {
+  @IsUUID() practiceId!: string;
+  @IsString() @Length(1, 80, { message: 'Say which layout was practised.' }) layout!: string;
+  @Matches(DAY, { message: 'A date such as 2026-05-31 is expected.' }) on!: string;
+  /** Who saw it: a person of the team other than the one who practised. */
+  @IsUUID() seenBy!: string;
+  @IsOptional() @IsString() @MaxLength(500) note?: string;
+}
+
+export class PracticeView {
+  @IsUUID() practiceId!: string;
+  @IsString() layout!: string;
+  @IsString() on!: string;
+  @IsString() seenBy!: string;
+  @IsOptional() @IsString() note?: string;
+}
+
+export class HeldPiece {
+  @IsUUID() gearId!: string;
+  @IsString() tag!: string;
+  @IsString() name!: string;
+  @IsString() since!: string;
+}
+
+export class InspectedPiece {
+  @IsUUID() inspectionId!: string;
+  @IsUUID() gearId!: string;
+  @IsString() tag!: string;
+  @IsString() name!: string;
+  @IsString() on!: string;
+  @IsString() kind!: string;
+  @IsOptional() @IsString() grade?: string;
+}
+
+/** A member’s page. */
+export class PersonPage {
+  @ValidateNested() @Type(() => PersonListed) person!: PersonListed;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PracticeView) practised!: PracticeView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => HeldPiece) holds!: HeldPiece[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectedPiece) inspected!: InspectedPiece[];
+  @IsInt() inspections!: number;
+}

@@ -1,0 +1,52 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsIn, IsInt, IsOptional, IsString, IsUUID, Max, Min, ValidateNested } from 'class-validator';
+
+/** What the trail speaks of. */
+export const subjectKinds = [
+  'gear',
+  'inspection',
+  'defect',
+  'kit',
+  'outing',
+  'plan',
+  'person',
+  'policy',
+  'template',
+  'vehicle',
+  'hook-up',
+  'team',
+] as const;
+export type SubjectKind = (typeof subjectKinds)[number];
+
+export class AuditChange {
+  @IsString() field!: string;
+  @IsOptional() before?: unknown;
+  @IsOptional() after?: unknown;
+}
+
+export class AuditEntryView {
+  @IsInt() entryNo!: number;
+  @IsString() at!: string;
+  @IsString() by!: string;
+  @IsString() action!: string;
+  @IsIn(subjectKinds) subjectKind!: SubjectKind;
+  @IsString() subjectId!: string;
+  @IsString() subjectName!: string;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditChange) changes!: AuditChange[];
+  @IsOptional() @IsString() note?: string;
+  /** The earlier entry that this one corrects. */
+  @IsOptional() @IsInt() corrects?: number;
+}
+
+export class AuditPage {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) items!: AuditEntryView[];
+  @IsOptional() @IsInt() next?: number;
+}
+
+/** Newest first; `before` goes on from an entry’s number. */
+export class AuditQuery {
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) before?: number;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(500) limit?: number;
+  @IsOptional() @IsIn(subjectKinds) kind?: SubjectKind;
+  @IsOptional() @IsUUID() person?: string;
+}

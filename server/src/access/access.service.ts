@@ -1,0 +1,258 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { InvitationAccept, InvitationView, PasswordChange, SessionPerson, SessionTeam, SessionView, SignIn } from '@wainrope/contract';
+import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { type FieldFault, invalid, ProblemException } from '../http/problem.ts';
+import { TeamRepository } from '../team/team.repository.ts';
+import { TeamService } from '../team/team.service.ts';
+import { AccessRepository, type Membership } from './access.repository.ts';
+import { newToken, tokenHash } from './invitation-token.ts';
+import { hashPassword, passwordOpens } from './passwords.ts';
+import { mayTry, WINDOW_MINUTES } from './sign-in-limits.ts';
+
+/** What a session remembers. */
+export interface SignedIn {
+  readonly accountId: string;
+  readonly teamId: string;
+}
+
+const INVITATION_DAYS = 7;
+const DAY_MS = 86_400_000;
+
+const noInvitation = () =>
+  new ProblemException({
+    status: 404,
+    title: 'This link opens nothing',
+    detail: 'It was used, withdrawn or is too old. Ask your coordinator for a new one.',
+  });
+
+const MEMBERS_SHOWN = 12;
+
+@Injectable()
+export class AccessService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: AccessRepository,
+    private readonly teams: TeamRepository,
+    private readonly founding: TeamService,
+    private readonly audit: AuditTrail,
+  ) {}
+
+  /** Who is signed in, and what the sign-in page offers where nobody is. */
+  async view(signedIn: SignedIn | undefined): Promise<SessionView> {
+    const person = signedIn && (await this.person(signedIn));
+    if (signedIn && person) {
+      const teams = await this.teamsOf(signedIn.accountId);
+      const team = teams.find(({ teamId }) => teamId === signedIn.teamId);
+      return { signedIn: true, needsSetUp: false, teams, demoPeople: [], person, ...(team && { team }) };
+    }
+    const needsSetUp = !(await this.database.outsideTeams((db) => this.repository.anyAccount(db)));
+    return { signedIn: false, needsSetUp, teams: [], demoPeople: [], ...(await this.demo()) };
+  }
+
+  private async person({ accountId, teamId }: SignedIn): Promise<SessionPerson | undefined> {
+    const row = await this.database.inTeam(teamId, (trx) => this.repository.memberOf(trx, { teamId, accountId }));
+    return row && row.left_on === null ? { personId: row.person_id, name: row.name, role: row.role } : undefined;
+  }
+
+  private async teamsOf(accountId: string): Promise<SessionTeam[]> {
+    const memberships = await this.database.outsideTeams((db) => this.repository.memberships(db, accountId));
+    const teams: SessionTeam[] = [];
+    for (const { teamId } of memberships)
+      teams.push(await this.database.inTeam(teamId, async (trx) => ({ teamId, name: (await this.teams.team(trx)).name })));
+    return teams.sort((a, b) => a.name.localeCompare(b.name));
+  }
+
+  /** The demo’s team, where one is loaded. */
+  private async demoTeam(): Promise<string | undefined> {
+    const ids = await this.database.outsideTeams((db) => this.repository.teamIds(db));
+    for (const teamId of ids) {
+      const team = await this.database.inTeam(teamId, (trx) => this.teams.team(trx));
+      if (team.demo !== null) return teamId;
+    }
+    return undefined;
+  }
+
+  private async demo(): Promise<Pick<SessionView, 'demo' | 'demoPeople'> | undefined> {
+    const teamId = await this.demoTeam();
+    if (teamId === undefined) return undefined;
+    return this.database.inTeam(teamId, async (trx) => {
+      const { demo } = await this.teams.team(trx);
+      const people = (await this.teams.people(trx)).filter(({ left_on }) => left_on === null);
+      return {
+        demo: demo ?? '',
+        demoPeople: people.slice(0, MEMBERS_SHOWN).map(({ person_id, name, role }) => ({ personId: person_id, name, role })),
+      };
+    });
+  }
+
+  async signIn({ login, password }: SignIn, address: string): Promise<SignedIn> {
+    const name = login.trim().toLowerCase();
+    const failures = await this.database.outsideTeams((db) => this.repository.recentFailures(db, name, address));
+    if (!mayTry(failures))
+      throw new ProblemException({
+        status: 429,
+        title: 'Too many attempts',
+        detail: `Wait ${WINDOW_MINUTES} minutes and try again, or ask your coordinator for a new link.`,
+      });
+    const account = await this.database.outsideTeams((db) => this.repository.accountOfLogin(db, name));
+    const opens = await passwordOpens(account?.password_hash, password);
+    await this.database.outsideTeams((db) => this.repository.noteAttempt(db, { login: name, address, succeeded: opens }));
+    const signedIn = opens && account ? await this.firstTeam(account.account_id) : undefined;
+    if (!signedIn)
+      throw new ProblemException({
+        status: 401,
+        title: 'Not signed in',
+        detail: 'This name and password do not belong together. Try again, or ask your coordinator for a new link.',
+      });
+    await this.database.outsideTeams((db) => this.repository.forgiveFailures(db, name, address));
+    return signedIn;
+  }
+
+  /** The first team in name order in which the account’s person has not left. */
+  private async firstTeam(accountId: string): Promise<SignedIn | undefined> {
+    for (const { teamId } of await this.teamsOf(accountId)) if (await this.person({ accountId, teamId })) return { accountId, teamId };
+    return undefined;
+  }
+
+  async signInToDemo(personId: string): Promise<SignedIn> {
+    const teamId = await this.demoTeam();
+    const account = teamId && (await this.database.outsideTeams((db) => this.repository.accountOfPerson(db, { teamId, personId })));
+    if (!teamId || !account)
+      throw new ProblemException({ status: 404, title: 'No demo', detail: 'The demo with this person is not loaded here.' });
+    return { accountId: account.account_id, teamId };
+  }
+
+  async chooseTeam(signedIn: SignedIn, teamId: string): Promise<SignedIn> {
+    const chosen = { accountId: signedIn.accountId, teamId };
+    if (!(await this.person(chosen)))
+      throw new ProblemException({ status: 404, title: 'Not found', detail: 'This account does not belong to that team.' });
+    return chosen;
+  }
+
+  /** Sets a new password and ends every other session of the account. */
+  async changePassword(
+    actor: Actor,
+    { current, next }: PasswordChange,
+    session: { readonly accountId: string; readonly sid: string },
+  ): Promise<void> {
+    await this.database.inTeam(actor.teamId, async (trx) => {
+      const account = await this.repository.account(trx, session.accountId);
+      if (!(await passwordOpens(account?.password_hash, current)))
+        throw invalid([{ path: 'current', message: 'This is not the password you use now.' }]);
+      await this.repository.setPassword(trx, session.accountId, await hashPassword(next));
+      await this.repository.endSessions(trx, session.accountId, session.sid);
+      await this.audit.note(trx, actor, { action: 'changed the password', kind: 'person', id: actor.personId, name: actor.name });
+    });
+  }
+
+  async endSessions(accountId: string): Promise<void> {
+    await this.database.outsideTeams((db) => this.repository.endSessions(db, accountId));
+  }
+
+  /** A one-time link for a person of the team; earlier ones open nothing any more. */
+  async invite(trx: TeamTransaction, actor: Actor, personId: string) {
+    const membership: Membership = { teamId: actor.teamId, personId };
+    return this.link(trx, { membership, madeBy: actor.personId });
+  }
+
+  /** The link with which a server without accounts is set up. */
+  async setUpLink() {
+    return this.database.outsideTeams((db) => this.link(db, {}));
+  }
+
+  private async link(
+    db: Parameters<AccessRepository['addInvitation']>[0],
+    { membership, madeBy }: { membership?: Membership; madeBy?: string },
+  ) {
+    const token = newToken();
+    const expiresAt = new Date(Date.now() + INVITATION_DAYS * DAY_MS);
+    await this.repository.withdrawInvitations(db, membership);
+    await this.repository.addInvitation(db, {
+      tokenHash: tokenHash(token),
+      expiresAt,
+      ...(membership && { membership }),
+      ...(madeBy !== undefined && { madeBy }),
+    });
+    return { path: `/join#${token}`, expiresAt: expiresAt.toISOString() };
+  }
+
+  async look(token: string): Promise<InvitationView> {
+    const row = await this.database.outsideTeams((db) =>
+      db.transaction().execute((trx) => this.repository.openInvitation(trx, tokenHash(token))),
+    );
+    if (!row) throw noInvitation();
+    const expiresAt = row.expires_at.toISOString();
+    const { team_id: teamId, person_id: personId } = row;
+    if (teamId === null || personId === null) return { foundsTeam: true, expiresAt };
+    return this.database.inTeam(teamId, async (trx) => {
+      const team = await this.teams.team(trx);
+      const person = await this.teams.person(trx, personId);
+      const account = await this.repository.accountOfPerson(trx, { teamId, personId });
+      return {
+        foundsTeam: false,
+        expiresAt,
+        teamName: team.name,
+        ...(person && { personName: person.name, role: person.role }),
+        ...(account && { login: account.login }),
+      };
+    });
+  }
+
+  /** Uses a link: founds a team, joins one, or sets a new password. */
+  async accept(input: InvitationAccept): Promise<SignedIn> {
+    const passwordHash = await hashPassword(input.password);
+    const hash = tokenHash(input.token);
+    const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
+    if (!row) throw noInvitation();
+    const membership =
+      row.team_id !== null && row.person_id !== null ? { teamId: row.team_id, personId: row.person_id } : await this.foundTeam(input);
+    return this.database.inTeam(membership.teamId, async (trx) => {
+      if (!(await this.repository.openInvitation(trx, hash))) throw noInvitation();
+      const accountId = await this.openAccount(trx, { input, membership, passwordHash });
+      await this.repository.useInvitation(trx, hash);
+      const person = await this.teams.person(trx, membership.personId);
+      if (!person) throw noInvitation();
+      const actor: Actor = { ...membership, name: person.name, role: person.role };
+      await this.audit.note(trx, actor, { action: 'joined by invitation', kind: 'person', id: membership.personId, name: person.name });
+      return { accountId, teamId: membership.teamId };
+    });
+  }
+
+  private async foundTeam({ teamName, personName, login }: InvitationAccept): Promise<Membership> {
+    const taken = await this.database.outsideTeams((db) => this.repository.accountOfLogin(db, login));
+    const faults: FieldFault[] = [
+      ...(teamName ? [] : [{ path: 'teamName', message: 'Give the team a name.' }]),
+      ...(personName ? [] : [{ path: 'personName', message: 'Give your name.' }]),
+      ...(taken ? [loginTaken(login)] : []),
+    ];
+    if (!teamName || !personName || faults.length > 0) throw invalid(faults);
+    return this.founding.found({ name: teamName, decimalMark: '.', people: [{ name: personName, role: 'coordinator' }] });
+  }
+
+  /** The person’s account with its new password; made where there is none yet. */
+  private async openAccount(
+    trx: TeamTransaction,
+    {
+      input,
+      membership,
+      passwordHash,
+    }: { readonly input: InvitationAccept; readonly membership: Membership; readonly passwordHash: string },
+  ): Promise<string> {
+    const own = await this.repository.accountOfPerson(trx, membership);
+    if (own) {
+      await this.repository.setPassword(trx, own.account_id, passwordHash);
+      await this.repository.endSessions(trx, own.account_id);
+      return own.account_id;
+    }
+    if (await this.repository.accountOfLogin(trx, input.login)) throw invalid([loginTaken(input.login)]);
+    const accountId = randomUUID();
+    await this.repository.addAccount(trx, { accountId, login: input.login, passwordHash });
+    await this.repository.addMembership(trx, accountId, membership);
+    return accountId;
+  }
+}
+
+const loginTaken = (login: string): FieldFault => ({ path: 'login', message: `The sign-in name ${login} is taken; choose another.` });

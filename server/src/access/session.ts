@@ -1,0 +1,42 @@
+import connectPgSimple from 'connect-pg-simple';
+import session from 'express-session';
+import type pg from 'pg';
+
+declare module 'express-session' {
+  interface SessionData {
+    /** Who signed in; what they may do is looked up anew at every request. */
+    signedIn: { readonly accountId: string; readonly teamId: string };
+  }
+}
+
+const DAY_MS = 86_400_000;
+/** A volunteer may be without a signal for weeks; each visit begins the time anew. */
+const SESSION_DAYS = 30;
+
+const Store = connectPgSimple(session);
+
+/** Sessions in the database, so that any number of servers behave as one. The cookie holds a random name and nothing else. */
+export function sessions(
+  pool: pg.Pool,
+  publicUrl: string | undefined,
+): { readonly handler: ReturnType<typeof session>; readonly close: () => void } {
+  const secret = process.env.WAINROPE_SESSION_SECRET;
+  if (!secret || secret.length < 32)
+    throw new Error('WAINROPE_SESSION_SECRET is not set: at least 32 random characters that sign the session cookies.');
+  const store = new Store({ pool, tableName: 'sign_in_session', createTableIfMissing: false, pruneSessionInterval: 900 });
+  const handler = session({
+    store,
+    secret,
+    name: 'wainrope',
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    cookie: {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: publicUrl?.startsWith('https:') === true,
+      maxAge: SESSION_DAYS * DAY_MS,
+    },
+  });
+  return { handler, close: () => store.close() };
+}
