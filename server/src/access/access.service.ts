@@ -28,8 +28,6 @@ const noInvitation = () =>
     detail: 'It was used, withdrawn or is too old. Ask your coordinator for a new one.',
   });
 
-const MEMBERS_SHOWN = 12;
-
 @Injectable()
 export class AccessService {
   constructor(
@@ -83,7 +81,7 @@ export class AccessService {
       const people = (await this.teams.people(trx)).filter(({ left_on }) => left_on === null);
       return {
         demo: demo ?? '',
-        demoPeople: people.slice(0, MEMBERS_SHOWN).map(({ person_id, name, role }) => ({ personId: person_id, name, role })),
+        demoPeople: people.map(({ person_id, name, role }) => ({ personId: person_id, name, role })),
       };
     });
   }

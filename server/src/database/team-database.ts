@@ -1,4 +1,4 @@
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Kysely, PostgresDialect, sql, type Transaction } from 'kysely';
 import pg from 'pg';
 import type { Database } from './schema.ts';
@@ -10,7 +10,7 @@ export type TeamTransaction = Transaction<Database>;
 
 /** The serving role's access: every query runs inside a transaction that names its team, which row-level security reads. */
 @Injectable()
-export class TeamDatabase implements OnModuleDestroy {
+export class TeamDatabase implements OnApplicationShutdown {
   /** Shared with the session store. */
   readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10 });
   private readonly db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: this.pool }) });
@@ -40,7 +40,8 @@ export class TeamDatabase implements OnModuleDestroy {
     this.closing.push(step);
   }
 
-  async onModuleDestroy(): Promise<void> {
+  /** After the last request has been answered. */
+  async onApplicationShutdown(): Promise<void> {
     for (const step of this.closing) step();
     await this.db.destroy();
   }

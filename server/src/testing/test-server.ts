@@ -81,3 +81,22 @@ export function newPiece(change: object = {}) {
 }
 
 export const base64 = (text: string, encoding: BufferEncoding = 'utf8') => Buffer.from(text, encoding).toString('base64');
+
+/** Ids of things that the demo team has, by the name of the parameter that takes them. */
+export async function demoIds({ http }: TestServer): Promise<{ readonly [parameter: string]: string }> {
+  const [gear, plans, people, team] = await Promise.all([
+    http.get('/api/v1/gear?limit=1'),
+    http.get('/api/v1/plans'),
+    http.get('/api/v1/people'),
+    http.get('/api/v1/team'),
+  ]);
+  const gearId = gear.body.items[0].gearId;
+  return {
+    gearId,
+    subjectId: gearId,
+    planId: plans.body.items[0].planId,
+    personId: people.body.items[0].personId,
+    kitId: team.body.kits[0].kitId,
+    vehicleId: team.body.vehicles[0].vehicleId,
+  };
+}

@@ -1,0 +1,63 @@
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { createApplication } from '../application.ts';
+import { TeamDatabase } from '../database/team-database.ts';
+import { newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+/** Opens the stream of a server process with a session made on another, and collects what it hears. */
+async function listen(address: string, cookie: string) {
+  const heard: { type: string; kind?: string; ids?: string[] }[] = [];
+  const stop = new AbortController();
+  const answer = await fetch(`${address}/api/v1/events`, { headers: { cookie }, signal: stop.signal });
+  expect(answer.status).toBe(200);
+  const reading = (async () => {
+    for await (const chunk of answer.body as unknown as AsyncIterable<Uint8Array>)
+      for (const line of Buffer.from(chunk).toString().split('\n')) if (line.startsWith('data: ')) heard.push(JSON.parse(line.slice(6)));
+  })().catch(() => undefined);
+  return {
+    heard,
+    stop: async () => {
+      stop.abort();
+      await reading;
+    },
+  };
+}
+
+const until = async (holds: () => boolean) => {
+  for (let attempt = 0; attempt < 100 && !holds(); attempt++) await new Promise((done) => setTimeout(done, 50));
+  expect(holds()).toBe(true);
+};
+
+it('a change made through one server process is heard by pages of another, also after its listening connection dropped', async () => {
+  const second = await createApplication(resolve('nowhere'));
+  await second.listen(0, '127.0.0.1');
+  const address = `http://127.0.0.1:${(second.getHttpServer().address() as AddressInfo).port}`;
+  const { body } = await (await server.as()).get('/api/v1/session');
+  const agent = await server.as();
+  const signed = await agent.post('/api/v1/session/demo').send({ personId: body.demoPeople[0].personId });
+  const cookie = String(signed.headers['set-cookie']).split(';')[0] ?? '';
+  const stream = await listen(address, cookie);
+  try {
+    const piece = newPiece();
+    await server.http.post('/api/v1/gear').send(piece).expect(201);
+    await until(() => stream.heard.some(({ kind, ids }) => kind === 'gear' && ids?.includes(piece.gearId) === true));
+    const { rowCount } = await server.app
+      .get(TeamDatabase)
+      .pool.query(`select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen wainrope_event'`);
+    expect(rowCount).toBeGreaterThanOrEqual(2);
+    await until(() => stream.heard.some(({ type }) => type === 'reset'));
+    const later = newPiece();
+    await server.http.post('/api/v1/gear').send(later).expect(201);
+    await until(() => stream.heard.some(({ ids }) => ids?.includes(later.gearId) === true));
+  } finally {
+    await stream.stop();
+    await second.close();
+  }
+});
