@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
 
 const firstPiece = async (page: Page) => {
   await page.goto('/gear?q=SS-05');

@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
 
 /** Judges a case in the page's own worker file, speaking to it as the page does. */
 async function judgeInBrowser(page: Page, subject: unknown): Promise<unknown> {

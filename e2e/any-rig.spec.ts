@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
 
 test('a tied-back pull shows what is to be kept clear, where parts would fly, and its back-anchor', async ({ page }) => {
   await openPlan(page, 'Beck crossing, one tied back');

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './signed-in.ts';
 
 const CSV = [
   'Tag No;Type;Description;Rating;Length (m);Width (mm);Material;Inspected;Grade',

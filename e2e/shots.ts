@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
-import { type Page, test } from '@playwright/test';
+import { type Page } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
 
 const folder = resolve(import.meta.dirname, '../docs/screenshots');
 const phone = { width: 390, height: 844 };

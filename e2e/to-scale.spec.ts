@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
 
 /** Pixels between the ends of a straight SVG path, on the screen. */
 const span = (page: Page, selector: string) =>

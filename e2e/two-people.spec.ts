@@ -1,8 +1,15 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { openPlan } from './open-plan.ts';
+import { signInAs, test } from './signed-in.ts';
 
 test('two people save one plan: the second sees a conflict and loses nothing', async ({ browser }) => {
-  const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext()).newPage()));
+  const [first, second] = await Promise.all(
+    [0, 1].map(async () => {
+      const page = await (await browser.newContext()).newPage();
+      await signInAs(page.request);
+      return page;
+    }),
+  );
   if (!first || !second) throw new Error('no pages');
   await openPlan(first, 'Otter at the ford');
   await openPlan(second, 'Otter at the ford');

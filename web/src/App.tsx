@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { SignedIn } from './access/SignedIn.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 const GearListPage = lazy(async () => ({ default: (await import('./gear/GearListPage.tsx')).GearListPage }));
@@ -10,22 +11,35 @@ const PlanListPage = lazy(async () => ({ default: (await import('./plans/PlanLis
 const NewPlanPage = lazy(async () => ({ default: (await import('./plans/NewPlanPage.tsx')).NewPlanPage }));
 const PlannerPage = lazy(async () => ({ default: (await import('./plans/PlannerPage.tsx')).PlannerPage }));
 
+const JoinPage = lazy(async () => ({ default: (await import('./access/JoinPage.tsx')).JoinPage }));
+const AccountPage = lazy(async () => ({ default: (await import('./access/AccountPage.tsx')).AccountPage }));
+const PeoplePage = lazy(async () => ({ default: (await import('./team/PeoplePage.tsx')).PeoplePage }));
+const PersonPage = lazy(async () => ({ default: (await import('./team/PersonPage.tsx')).PersonPage }));
+const TrailPage = lazy(async () => ({ default: (await import('./team/TrailPage.tsx')).TrailPage }));
+
 export function App() {
   return (
     <BrowserRouter>
       <Suspense fallback={<p className="p-6">Loading…</p>}>
         <Routes>
-          <Route element={<Shell />}>
-            <Route index element={<Navigate to="/plans" replace />} />
-            <Route path="gear" element={<GearListPage />} />
-            <Route path="gear/new" element={<GearEditPage />} />
-            <Route path="gear/import" element={<ImportPage />} />
-            <Route path="gear/:gearId" element={<GearPage />} />
-            <Route path="gear/:gearId/edit" element={<GearEditPage />} />
-            <Route path="plans" element={<PlanListPage />} />
-            <Route path="plans/new" element={<NewPlanPage />} />
-            <Route path="plans/:planId" element={<PlannerPage />} />
-            <Route path="*" element={<NothingHere />} />
+          <Route path="join" element={<JoinPage />} />
+          <Route element={<SignedIn />}>
+            <Route element={<Shell />}>
+              <Route index element={<Navigate to="/plans" replace />} />
+              <Route path="gear" element={<GearListPage />} />
+              <Route path="gear/new" element={<GearEditPage />} />
+              <Route path="gear/import" element={<ImportPage />} />
+              <Route path="gear/:gearId" element={<GearPage />} />
+              <Route path="gear/:gearId/edit" element={<GearEditPage />} />
+              <Route path="plans" element={<PlanListPage />} />
+              <Route path="plans/new" element={<NewPlanPage />} />
+              <Route path="plans/:planId" element={<PlannerPage />} />
+              <Route path="people" element={<PeoplePage />} />
+              <Route path="people/:personId" element={<PersonPage />} />
+              <Route path="trail" element={<TrailPage />} />
+              <Route path="account" element={<AccountPage />} />
+              <Route path="*" element={<NothingHere />} />
+            </Route>
           </Route>
         </Routes>
       </Suspense>

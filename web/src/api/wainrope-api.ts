@@ -1,14 +1,16 @@
-import type { FetchBaseQueryError, FetchBaseQueryMeta, QueryReturnValue } from '@reduxjs/toolkit/query';
+import type { FetchBaseQueryError, QueryReturnValue } from '@reduxjs/toolkit/query';
 import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
+import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
+
+/** Another person sees another world. */
+const forEverything = [...tagTypes];
 
 const PAGE = 1000;
 
 type Ask = (
   url: string,
-) =>
-  | QueryReturnValue<unknown, FetchBaseQueryError, FetchBaseQueryMeta>
-  | PromiseLike<QueryReturnValue<unknown, FetchBaseQueryError, FetchBaseQueryMeta>>;
+) => QueryReturnValue<unknown, FetchBaseQueryError, object> | PromiseLike<QueryReturnValue<unknown, FetchBaseQueryError, object>>;
 
 /** Follows a list's `next` until it ends. */
 async function allPages<T>(
@@ -30,15 +32,29 @@ async function allPages<T>(
 /** The generated client with what a cache needs to know: who invalidates whom, and the whole register in one query. */
 export const wainropeApi = generatedApi
   .enhanceEndpoints({
-    addTagTypes: ['Team', 'Gear', 'Plan'],
     endpoints: {
+      getSession: { providesTags: ['Session'] },
+      signIn: { invalidatesTags: forEverything },
+      signInToDemo: { invalidatesTags: forEverything },
+      chooseTeam: { invalidatesTags: forEverything },
+      acceptInvitation: { invalidatesTags: forEverything },
+      signOut: { invalidatesTags: ['Session'] },
+      signOutEverywhere: { invalidatesTags: ['Session'] },
       getTeam: { providesTags: ['Team'] },
+      listPeople: { providesTags: ['People'] },
+      getPerson: { providesTags: ['People'] },
+      addPerson: { invalidatesTags: ['People'] },
+      changePerson: { invalidatesTags: ['People', 'Session'] },
+      invitePerson: { invalidatesTags: ['Audit'] },
+      addPractice: { invalidatesTags: ['People'] },
+      listAudit: { providesTags: ['Audit'] },
+      listAuditOf: { providesTags: ['Audit'] },
       getGear: { providesTags: ['Gear'] },
-      createGear: { invalidatesTags: ['Gear'] },
-      changeGear: { invalidatesTags: ['Gear', 'Plan'] },
-      importGear: { invalidatesTags: ['Gear', 'Team', 'Plan'] },
+      createGear: { invalidatesTags: ['Gear', 'Audit'] },
+      changeGear: { invalidatesTags: ['Gear', 'Plan', 'Audit'] },
+      importGear: { invalidatesTags: ['Gear', 'Team', 'Plan', 'Audit'] },
       getPlan: { providesTags: ['Plan'] },
-      createPlan: { invalidatesTags: ['Plan'] },
+      createPlan: { invalidatesTags: ['Plan', 'Audit'] },
     },
   })
   .injectEndpoints({
@@ -57,6 +73,23 @@ export const wainropeApi = generatedApi
   });
 
 export const {
+  useGetSessionQuery,
+  useSignInMutation,
+  useSignInToDemoMutation,
+  useSignOutMutation,
+  useSignOutEverywhereMutation,
+  useChangePasswordMutation,
+  useChooseTeamMutation,
+  useLookAtInvitationMutation,
+  useAcceptInvitationMutation,
+  useListPeopleQuery,
+  useGetPersonQuery,
+  useAddPersonMutation,
+  useChangePersonMutation,
+  useInvitePersonMutation,
+  useAddPracticeMutation,
+  useListAuditQuery,
+  useListAuditOfQuery,
   useGetTeamQuery,
   useWholeRegisterQuery,
   useGetGearQuery,

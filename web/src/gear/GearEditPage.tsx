@@ -1,9 +1,9 @@
 import type { GearView } from '@wainrope/contract';
 import { type Field, gearClasses, gearClassNames, gearStates } from '@wainrope/core';
-import type { ReactNode } from 'react';
 import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
+import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
 import { stateWords } from './gear-words.ts';
@@ -154,24 +154,6 @@ function WhereaboutsFields({ register, faults, team }: FieldsProps & { readonly 
         <textarea rows={4} {...register('note')} />
       </Labelled>
     </div>
-  );
-}
-
-function Labelled({
-  label,
-  fault,
-  children,
-}: {
-  readonly label: string;
-  readonly fault?: string | undefined;
-  readonly children: ReactNode;
-}) {
-  return (
-    <label className="block">
-      {label}
-      {children}
-      {fault && <span className="block text-rust">{fault}</span>}
-    </label>
   );
 }
 

@@ -2,6 +2,7 @@ import { gearClasses, gearClassNames, gearStates } from '@wainrope/core';
 import { Download, Plus, Upload } from 'lucide-react';
 import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { useMay } from '../access/use-session.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { GearTable } from './GearTable.tsx';
 import { filterOf, filterPieces, type GearFilter } from './gear-filter.ts';
@@ -81,17 +82,22 @@ export function GearListPage() {
 }
 
 function ListActions() {
+  const may = useMay();
   return (
     <div className="ml-auto flex flex-wrap gap-2">
       <a className="action" href="/api/v1/gear/export.csv" download="register.csv">
         <Download size={17} aria-hidden="true" /> Export
       </a>
-      <Link className="action" to="/gear/import">
-        <Upload size={17} aria-hidden="true" /> Import
-      </Link>
-      <Link className="action-main" to="/gear/new">
-        <Plus size={17} aria-hidden="true" /> Add a piece
-      </Link>
+      {may('gear.write') && (
+        <>
+          <Link className="action" to="/gear/import">
+            <Upload size={17} aria-hidden="true" /> Import
+          </Link>
+          <Link className="action-main" to="/gear/new">
+            <Plus size={17} aria-hidden="true" /> Add a piece
+          </Link>
+        </>
+      )}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { GearView, MarkView } from '@wainrope/contract';
+import type { AuditPage, GearView, MarkView } from '@wainrope/contract';
 import { gearFactsOf } from '@wainrope/contract';
 import {
   basisWords,
@@ -19,11 +19,13 @@ import {
 } from '@wainrope/core';
 import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
-import { useGetGearQuery } from '../api/wainrope-api.ts';
+import { useMay } from '../access/use-session.ts';
+import { useGetGearQuery, useListAuditOfQuery } from '../api/wainrope-api.ts';
 import { Explained } from '../shell/Explained.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { TrailList } from '../team/TrailList.tsx';
 import { stateWords } from './gear-words.ts';
 import { useTeam } from './use-register.ts';
 
@@ -46,6 +48,7 @@ export function GearPage() {
 
 function Sheet({ gear }: { readonly gear: GearView }) {
   const { team } = useTeam();
+  const may = useMay();
   const kit = team?.kits.find(({ kitId }) => kitId === gear.kitId)?.name;
   const vehicle = team?.vehicles.find(({ vehicleId }) => vehicleId === gear.vehicleId)?.name;
   const facts: readonly (readonly [string, string | undefined])[] = [
@@ -68,9 +71,11 @@ function Sheet({ gear }: { readonly gear: GearView }) {
         {gear.state !== 'in-use' && (
           <strong className="bg-rust px-2 py-1 text-on-rust">{stateWords[gear.state]}: must not be planned with</strong>
         )}
-        <Link className="action no-print ml-auto" to={`/gear/${gear.gearId}/edit`}>
-          <Pencil size={16} aria-hidden="true" /> Edit
-        </Link>
+        {may('gear.write') && (
+          <Link className="action no-print ml-auto" to={`/gear/${gear.gearId}/edit`}>
+            <Pencil size={16} aria-hidden="true" /> Edit
+          </Link>
+        )}
       </div>
       <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1fr_1.15fr]">
         <div>
@@ -85,7 +90,21 @@ function Sheet({ gear }: { readonly gear: GearView }) {
           <Attributes gear={gear} />
         </div>
       </div>
+      <History gearId={gear.gearId} />
     </>
+  );
+}
+
+/** What was done to the piece, newest first. */
+function History({ gearId }: { readonly gearId: string }) {
+  const { data, error, refetch } = useListAuditOfQuery({ subjectId: gearId });
+  const page = data as AuditPage | undefined;
+  return (
+    <section className="pt-6">
+      <h2 className="stitched pb-1.5 text-xl">What was done to it</h2>
+      <ProblemNote error={error} retry={refetch} />
+      {page && <TrailList entries={page.items} withSubject={false} />}
+    </section>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
+import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
@@ -8,6 +9,7 @@ const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'med
 
 export function PlanListPage() {
   const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
+  const may = useMay();
   const [params, setParams] = useSearchParams();
   const search = params.get('q') ?? '';
   const shown = (data ?? []).filter(({ name, weakest = '' }) => `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase()));
@@ -24,9 +26,11 @@ export function PlanListPage() {
             onChange={(event) => setParams(event.target.value ? { q: event.target.value } : {}, { replace: true })}
           />
         </label>
-        <Link className="action-main ml-auto" to="/plans/new">
-          <Plus size={17} aria-hidden="true" /> New plan
-        </Link>
+        {may('plan.write') && (
+          <Link className="action-main ml-auto" to="/plans/new">
+            <Plus size={17} aria-hidden="true" /> New plan
+          </Link>
+        )}
       </div>
       <ProblemNote error={error} retry={refetch} />
       {data && data.length === 0 && (

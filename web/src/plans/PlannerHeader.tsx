@@ -1,5 +1,6 @@
 import { force, length, type PlaceFigures, type Report, strandSentence, type Verdict } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
+import { useMay } from '../access/use-session.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -16,6 +17,7 @@ interface PlannerHeaderProps {
 export function PlannerHeader({ report, pending, planId, save, saving }: PlannerHeaderProps) {
   const { name, version, dirty, past, future } = useAppSelector((state) => state.planner);
   const dispatch = useAppDispatch();
+  const may = useMay();
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
   return (
     <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 sm:px-5">
@@ -45,9 +47,11 @@ export function PlannerHeader({ report, pending, planId, save, saving }: Planner
         >
           <Download size={19} />
         </a>
-        <button type="button" className="action-main" disabled={!dirty || saving || name.trim() === ''} onClick={save}>
-          Save
-        </button>
+        {may('plan.write') && (
+          <button type="button" className="action-main" disabled={!dirty || saving || name.trim() === ''} onClick={save}>
+            Save
+          </button>
+        )}
       </div>
       {report && <VerdictStrip report={report} pending={pending} />}
     </div>

@@ -1,4 +1,4 @@
-import { Moon, Sun } from 'lucide-react';
+import { CircleUser, Moon, Sun } from 'lucide-react';
 import { useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 const PLACES = [
   { to: '/gear', label: 'Gear' },
   { to: '/plans', label: 'Plan' },
+  { to: '/people', label: 'Team' },
 ];
 
 export function Shell() {
@@ -38,10 +39,16 @@ export function Shell() {
           ))}
         </nav>
         <div className="ml-auto flex items-center gap-2 sm:gap-4">
+          {team && <span className="hidden text-on-board-quiet lg:inline">{team.name}</span>}
           {team && (
-            <span className="hidden text-on-board-quiet md:inline">
-              {team.name} · {team.actor.name}
-            </span>
+            <NavLink
+              to="/account"
+              className="flex min-h-11 items-center gap-1.5 text-on-board"
+              aria-label={`${team.actor.name}, your account`}
+            >
+              <CircleUser size={20} aria-hidden="true" />
+              <span className="hidden md:inline">{team.actor.name}</span>
+            </NavLink>
           )}
           <Units />
           <ThemeSwitch />

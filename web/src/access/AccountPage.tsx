@@ -1,0 +1,88 @@
+import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
+import {
+  problemOf,
+  useChangePasswordMutation,
+  useChooseTeamMutation,
+  useGetSessionQuery,
+  useSignOutEverywhereMutation,
+  useSignOutMutation,
+} from '../api/wainrope-api.ts';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { roleLines, roleWords } from './role-words.ts';
+
+/** One's own account: who one is here, password, sessions. */
+export function AccountPage() {
+  const { data: session } = useGetSessionQuery();
+  const [signOut] = useSignOutMutation();
+  const [everywhere, ended] = useSignOutEverywhereMutation();
+  const [chooseTeam] = useChooseTeamMutation();
+  const { person, team, teams = [] } = session ?? {};
+  if (!person) return null;
+  return (
+    <div className="mx-auto w-full max-w-[760px] px-3 py-4 sm:px-5">
+      <h1 className="border-b-2 border-ink pb-3 text-[28px]">{person.name}</h1>
+      <p className="pt-3">
+        {roleWords[person.role]} of {team?.name}: {roleLines[person.role]}.{' '}
+        <Link className="underline" to={`/people/${person.personId}`}>
+          Your page in the team
+        </Link>
+      </p>
+      {teams.length > 1 && (
+        <div className="flex flex-wrap items-center gap-2 pt-3">
+          Your teams:
+          {teams.map(({ teamId, name }) => (
+            <button
+              key={teamId}
+              type="button"
+              className="action"
+              disabled={teamId === team?.teamId}
+              onClick={() => chooseTeam({ teamChoice: { teamId } })}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      )}
+      <h2 className="stitched mt-6 pb-1.5 text-xl">Signed in</h2>
+      <div className="flex flex-wrap gap-2 pt-3">
+        <button type="button" className="action-main" onClick={() => signOut()}>
+          Sign out
+        </button>
+        <button type="button" className="action" onClick={() => everywhere()}>
+          Sign out on every device
+        </button>
+      </div>
+      <ProblemNote error={ended.error} />
+      {session?.team && <PasswordForm />}
+    </div>
+  );
+}
+
+function PasswordForm() {
+  const [change, { error, isSuccess, isLoading }] = useChangePasswordMutation();
+  const { register, handleSubmit, reset } = useForm({ defaultValues: { current: '', next: '' } });
+  const faults = faultsByPath(error && problemOf(error));
+  const submit = handleSubmit(async (values) => {
+    const answer = await change({ passwordChange: values });
+    if (!answer.error) reset();
+  });
+  return (
+    <form className="max-w-[420px] space-y-3" onSubmit={submit} noValidate>
+      <h2 className="stitched mt-6 pb-1.5 text-xl">Change the password</h2>
+      {isSuccess && <p role="status">The password is changed; your other devices are signed out.</p>}
+      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <Labelled label="Password you use now" fault={faults.current}>
+        <input {...register('current')} type="password" autoComplete="current-password" />
+      </Labelled>
+      <Labelled label="New password, ten characters or more" fault={faults.next}>
+        <input {...register('next')} type="password" autoComplete="new-password" />
+      </Labelled>
+      <button type="submit" className="action" disabled={isLoading}>
+        Change it
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,32 @@
+import { Dialog, DialogPanel } from '@headlessui/react';
+import { useEffect, useState } from 'react';
+import { Outlet } from 'react-router';
+import { useGetSessionQuery } from '../api/wainrope-api.ts';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useLiveEvents } from '../shell/use-live-events.ts';
+import { SignInForm } from './SignInForm.tsx';
+
+/** Pages for those who are signed in. A session that ends later is taken up over the page, which keeps what was entered. */
+export function SignedIn() {
+  const { data, error, refetch } = useGetSessionQuery(undefined, { refetchOnFocus: true });
+  const [entered, setEntered] = useState(false);
+  const signedIn = data?.signedIn === true;
+  useEffect(() => {
+    if (signedIn) setEntered(true);
+  }, [signedIn]);
+  useLiveEvents(signedIn);
+  if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : 'Loading…'}</div>;
+  if (!signedIn && !entered) return <SignInForm session={data} />;
+  return (
+    <>
+      <Outlet />
+      <Dialog open={!signedIn} onClose={() => undefined} className="relative z-50">
+        <div className="fixed inset-0 overflow-y-auto bg-paper/95">
+          <DialogPanel>
+            <SignInForm session={data} again />
+          </DialogPanel>
+        </div>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,160 @@
+import { type PersonListed, type PersonRole, personRoles } from '@wainrope/contract';
+import { Copy, UserPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
+import { roleLines, roleWords } from '../access/role-words.ts';
+import { useMay } from '../access/use-session.ts';
+import {
+  problemOf,
+  useAddPersonMutation,
+  useChangePersonMutation,
+  useInvitePersonMutation,
+  useListPeopleQuery,
+} from '../api/wainrope-api.ts';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { TeamTabs } from './TeamTabs.tsx';
+
+export function PeoplePage() {
+  const { data, error, refetch } = useListPeopleQuery();
+  const may = useMay();
+  const people = (data?.items ?? []) as readonly PersonListed[];
+  const here = people.filter(({ left }) => !left);
+  const gone = people.filter(({ left }) => left);
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <TeamTabs title="People" />
+      <ProblemNote error={error} retry={refetch} />
+      <ul aria-label="People of the team">
+        {here.map((person) => (
+          <PersonRow key={person.personId} person={person} />
+        ))}
+      </ul>
+      {may('people.write') && <AddPerson />}
+      {gone.length > 0 && (
+        <>
+          <h2 className="stitched mt-6 pb-1.5 text-xl">Have left</h2>
+          <ul>
+            {gone.map((person) => (
+              <PersonRow key={person.personId} person={person} />
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
+
+function PersonRow({ person }: { readonly person: PersonListed }) {
+  const { personId, name, role, login, left } = person;
+  const may = useMay();
+  const [change, changed] = useChangePersonMutation();
+  const set = (fields: Partial<{ role: PersonRole; left: boolean }>) => change({ personId, personChange: { name, role, left, ...fields } });
+  return (
+    <li className="border-b border-rule py-2.5">
+      <div className="grid items-center gap-x-4 gap-y-1 sm:grid-cols-[1.4fr_1fr_2fr]">
+        <span>
+          <Link className="font-head text-xl font-semibold underline-offset-2 hover:underline" to={`/people/${personId}`}>
+            {name}
+          </Link>
+          <span className="block text-[15px] text-quiet">{login ? `signs in as ${login}` : 'has not joined yet'}</span>
+        </span>
+        {may('people.write') && !left ? (
+          <label>
+            <span className="sr-only">Role of {name}</span>
+            <select value={role} onChange={(event) => set({ role: event.target.value as PersonRole })}>
+              {personRoles.map((entry) => (
+                <option key={entry} value={entry}>
+                  {roleWords[entry]}
+                </option>
+              ))}
+            </select>
+          </label>
+        ) : (
+          <span>{roleWords[role]}</span>
+        )}
+        <span className="flex flex-wrap items-center justify-end gap-2">
+          {may('people.write') && !left && <InviteButton person={person} />}
+          {may('people.write') && (
+            <button type="button" className="action" onClick={() => set({ left: !left })}>
+              {left ? 'Has come back' : 'Has left'}
+            </button>
+          )}
+        </span>
+      </div>
+      <ProblemNote error={changed.error} />
+    </li>
+  );
+}
+
+/** Makes a one-time link and shows it, to be copied and handed over by whatever way the two trust. */
+function InviteButton({ person: { personId, name, login } }: { readonly person: PersonListed }) {
+  const [invite, { data, error, isLoading }] = useInvitePersonMutation();
+  const [copied, setCopied] = useState(false);
+  const link = data && `${window.location.origin}${data.path}`;
+  if (link)
+    return (
+      <span className="flex w-full flex-wrap items-center gap-2">
+        <input
+          readOnly
+          aria-label={`One-time link for ${name}`}
+          className="min-w-0 flex-1 font-mono text-[13px]"
+          value={link}
+          onFocus={(event) => event.target.select()}
+        />
+        <button
+          type="button"
+          className="action"
+          onClick={() => {
+            navigator.clipboard?.writeText(link).then(() => setCopied(true));
+          }}
+        >
+          <Copy size={16} aria-hidden="true" /> {copied ? 'Copied' : 'Copy'}
+        </button>
+        <span className="basis-full text-[15px] text-quiet">Opens once, within seven days. It is not shown again.</span>
+      </span>
+    );
+  return (
+    <>
+      <button type="button" className="action" disabled={isLoading} onClick={() => invite({ personId })}>
+        {login ? 'New password link' : 'Invite'}
+      </button>
+      <ProblemNote error={error} />
+    </>
+  );
+}
+
+function AddPerson() {
+  const [add, { error, isLoading }] = useAddPersonMutation();
+  const { register, handleSubmit, reset } = useForm<{ name: string; role: PersonRole }>({ defaultValues: { name: '', role: 'member' } });
+  const faults = faultsByPath(error && problemOf(error));
+  const submit = handleSubmit(async (values) => {
+    const answer = await add({ personCreate: { ...values, personId: crypto.randomUUID() } });
+    if (answer.data) reset();
+  });
+  return (
+    <form className="mt-5 max-w-[760px]" onSubmit={submit} noValidate>
+      <h2 className="stitched pb-1.5 text-xl">Add a person</h2>
+      <div className="grid items-start gap-3 pt-3 sm:grid-cols-[1.5fr_2fr_auto]">
+        <Labelled label="Name" fault={faults.name}>
+          <input {...register('name')} autoComplete="off" />
+        </Labelled>
+        <Labelled label="Role" fault={faults.role}>
+          <select {...register('role')}>
+            {personRoles.map((role) => (
+              <option key={role} value={role}>
+                {roleWords[role]}: {roleLines[role]}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <button type="submit" className="action-main sm:mt-[1.35rem]" disabled={isLoading}>
+          <UserPlus size={17} aria-hidden="true" /> Add
+        </button>
+      </div>
+      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+    </form>
+  );
+}

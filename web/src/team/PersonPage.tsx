@@ -1,0 +1,128 @@
+import type { PersonListed, PersonPage as PersonPageView } from '@wainrope/contract';
+import { useForm } from 'react-hook-form';
+import { Link, useParams } from 'react-router';
+import { roleWords } from '../access/role-words.ts';
+import { useMay } from '../access/use-session.ts';
+import { problemOf, useAddPracticeMutation, useGetPersonQuery, useListPeopleQuery } from '../api/wainrope-api.ts';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { Tag } from '../shell/Tag.tsx';
+import { layoutNames } from './layout-names.ts';
+
+/** A member's page: what they have practised, hold, and have inspected. */
+export function PersonPage() {
+  const { personId = '' } = useParams();
+  const { data, error, refetch } = useGetPersonQuery({ personId });
+  const may = useMay();
+  const page = data as PersonPageView | undefined;
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <p>
+        <Link className="underline" to="/people">
+          People
+        </Link>
+      </p>
+      <ProblemNote error={error} retry={refetch} />
+      {page && (
+        <>
+          <h1 className="border-b-2 border-ink pb-3 text-[28px]">
+            {page.person.name} <span className="font-sans text-lg font-normal text-quiet">{roleWords[page.person.role]}</span>
+          </h1>
+          <div className="grid gap-x-12 lg:grid-cols-2">
+            <section>
+              <h2 className="stitched mt-5 pb-1.5 text-xl">Practised</h2>
+              {page.practised.length === 0 && <p className="pt-2 text-quiet">No layout noted yet.</p>}
+              <ul>
+                {page.practised.map(({ practiceId, layout, on, seenBy, note }) => (
+                  <li key={practiceId} className="border-b border-rule py-1.5">
+                    <strong>{layout}</strong> on {on}, seen by {seenBy}
+                    {note && <span className="block text-quiet">{note}</span>}
+                  </li>
+                ))}
+              </ul>
+              {may('practice.write') && <AddPractice personId={personId} />}
+            </section>
+            <section>
+              <h2 className="stitched mt-5 pb-1.5 text-xl">Holds</h2>
+              {page.holds.length === 0 && <p className="pt-2 text-quiet">Nothing is checked out to {page.person.name}.</p>}
+              <ul>
+                {page.holds.map(({ gearId, tag, name, since }) => (
+                  <li key={gearId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
+                    <Link to={`/gear/${gearId}`}>
+                      <Tag code={tag} />
+                    </Link>
+                    {name} <span className="text-quiet">since {since}</span>
+                  </li>
+                ))}
+              </ul>
+              <h2 className="stitched mt-5 pb-1.5 text-xl">Inspected</h2>
+              <p className="pt-2 text-quiet">
+                {page.inspections === 0 ? 'No inspection on record.' : `${page.inspections} inspections on record.`}
+              </p>
+              <ul>
+                {page.inspected.map(({ inspectionId, gearId, tag, name, on, grade }) => (
+                  <li key={inspectionId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
+                    <Link to={`/gear/${gearId}`}>
+                      <Tag code={tag} />
+                    </Link>
+                    <span>{name}</span>
+                    <span className="ml-auto text-quiet">
+                      {grade && `grade ${grade}, `}
+                      {on}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+function AddPractice({ personId }: { readonly personId: string }) {
+  const { data: people } = useListPeopleQuery();
+  const [add, { error, isLoading }] = useAddPracticeMutation();
+  const { register, handleSubmit, reset } = useForm({ defaultValues: { layout: layoutNames[0] ?? '', on: '', seenBy: '', note: '' } });
+  const faults = faultsByPath(error && problemOf(error));
+  const witnesses = ((people?.items ?? []) as readonly PersonListed[]).filter((entry) => !entry.left && entry.personId !== personId);
+  const submit = handleSubmit(async ({ note, ...values }) => {
+    const practice = { ...values, practiceId: crypto.randomUUID(), ...(note && { note }) };
+    const answer = await add({ personId, practiceCreate: practice });
+    if (answer.data) reset();
+  });
+  return (
+    <form onSubmit={submit} noValidate className="grid grid-cols-2 gap-3 pt-3">
+      <Labelled label="Layout practised" fault={faults.layout}>
+        <select {...register('layout')}>
+          {layoutNames.map((name) => (
+            <option key={name}>{name}</option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="On" fault={faults.on}>
+        <input type="date" {...register('on')} />
+      </Labelled>
+      <Labelled label="Seen by" fault={faults.seenBy}>
+        <select {...register('seenBy')}>
+          <option value="">Choose…</option>
+          {witnesses.map((entry) => (
+            <option key={entry.personId} value={entry.personId}>
+              {entry.name}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="Note">
+        <input {...register('note')} />
+      </Labelled>
+      <span>
+        <button type="submit" className="action" disabled={isLoading}>
+          Note the practice
+        </button>
+      </span>
+    </form>
+  );
+}

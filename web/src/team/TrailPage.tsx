@@ -1,0 +1,41 @@
+import { type AuditPage, subjectKinds } from '@wainrope/contract';
+import { useSearchParams } from 'react-router';
+import { useListAuditQuery } from '../api/wainrope-api.ts';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { TeamTabs } from './TeamTabs.tsx';
+import { TrailList } from './TrailList.tsx';
+import { kindWords } from './trail-words.ts';
+
+/** Everything that was done, newest first. */
+export function TrailPage() {
+  const [params, setParams] = useSearchParams();
+  const kind = subjectKinds.find((entry) => entry === params.get('of'));
+  const before = Number(params.get('before')) || undefined;
+  const { data, error, refetch } = useListAuditQuery({ ...(kind && { kind }), ...(before && { before }) });
+  const page = data as AuditPage | undefined;
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <TeamTabs title="What changed">
+        <label>
+          <span className="sr-only">Of what kind</span>
+          <select value={kind ?? ''} onChange={(event) => setParams(event.target.value ? { of: event.target.value } : {})}>
+            <option value="">Everything</option>
+            {subjectKinds.map((entry) => (
+              <option key={entry} value={entry}>
+                {kindWords[entry]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </TeamTabs>
+      <ProblemNote error={error} retry={refetch} />
+      {page && <TrailList entries={page.items} />}
+      {page?.items.length === 0 && <p className="py-8 text-center text-lg">Nothing of this kind was done yet.</p>}
+      {page?.next !== undefined && (
+        <button type="button" className="action mt-4" onClick={() => setParams({ ...(kind && { of: kind }), before: String(page.next) })}>
+          Earlier
+        </button>
+      )}
+    </div>
+  );
+}

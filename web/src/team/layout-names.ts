@@ -1,0 +1,21 @@
+/** Layouts as people name them when they have practised one. */
+export const layoutNames = [
+  'Single line to an anchor',
+  'Single line to a stuck vehicle',
+  'Double line, self-recovery',
+  'Double line to another vehicle',
+  'Triple line',
+  'Redirect',
+  'Redirect plus double',
+  'Compound by hand',
+  'Compound by winch',
+  'Winch led under the vehicle',
+  'Bridle on two points',
+  'Back-anchored vehicle',
+  'Two winches',
+  'Stretch-rope pull',
+  'Static tow',
+  'Holding or lowering on a slope',
+  'Righting a vehicle',
+  'Spooling under tension',
+] as const;

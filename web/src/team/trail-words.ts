@@ -1,0 +1,33 @@
+import type { SubjectKind } from '@wainrope/contract';
+
+export const kindWords: { readonly [K in SubjectKind]: string } = {
+  gear: 'Gear',
+  inspection: 'Inspections',
+  defect: 'Defects',
+  kit: 'Kits',
+  outing: 'Taken out and counted back',
+  plan: 'Plans',
+  person: 'People',
+  policy: 'Settings',
+  template: 'Inspection sheets',
+  vehicle: 'Vehicles',
+  'hook-up': 'Hook-up book',
+  team: 'Team',
+};
+
+/** `firstUsedOn` as `first used on`. */
+export const fieldWords = (field: string): string =>
+  field
+    .split('.')
+    .at(-1)
+    ?.replace(/([a-z])([A-Z])/g, '$1 $2')
+    .toLowerCase() ?? field;
+
+/** A value as a reader of the trail meets it. */
+export function valueWords(value: unknown): string {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  if (Array.isArray(value)) return value.map(valueWords).join('; ') || 'nothing';
+  if (typeof value === 'object') return JSON.stringify(value);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return String(value);
+}
