@@ -24,6 +24,27 @@ export {
 export { inLineLengthM } from './gear/in-line-length.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
+export {
+  type InspectionAnswers,
+  inspectionAnswersCodec,
+  type MeasuredShare,
+  measuredShare,
+  newValueOf,
+  openPoints,
+  type PointAnswer,
+  pointAnswers,
+} from './inspections/inspection-answers.ts';
+export { type DueTime, dueTime, dueTimes, type Exposure, inspectionDue } from './inspections/inspection-due.ts';
+export {
+  type InspectionSheet,
+  inspectionSheetCodec,
+  limitKinds,
+  measuredQuantities,
+  type SheetMeasure,
+  sheetFaults,
+} from './inspections/inspection-sheet.ts';
+export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
+export { standardSheets } from './inspections/standard-sheets.ts';
 export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
@@ -39,6 +60,7 @@ export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
+export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
 export {
   type Depth,
   depths,

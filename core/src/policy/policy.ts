@@ -2,6 +2,7 @@ import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, record } from '../codec/structures.ts';
 import { terminationKinds } from '../gear/gear-classes.ts';
+import { careTables } from './care-tables.ts';
 import { physicsTables } from './physics-tables.ts';
 import { factorRow, row, table } from './rows.ts';
 
@@ -103,6 +104,7 @@ export const policyCodec = record({
     chokedFactor: factorRow,
   }),
   care: record({ softGoodsYears: row(1, 50), youngMonths: row(1, 60), damperExemptM: row(0, 50), zoneFactor: row(1, 5) }),
+  ...careTables,
   ...physicsTables,
   /** Severities a team has set by rule code; a rule says whether it lets itself be softened. */
   severities: dictionary(choice(['stop', 'fix', 'caution', 'note'])),

@@ -1,3 +1,4 @@
+import { careStandard } from './care-tables.ts';
 import { physicsStandard } from './physics-standard.ts';
 import type { Policy } from './policy.ts';
 
@@ -133,5 +134,6 @@ export const teamStandard: Policy = {
     chokedFactor: t(0.75),
   },
   care: { softGoodsYears: t(10, HOUSE), youngMonths: t(12, HOUSE), damperExemptM: t(3, HOUSE), zoneFactor: t(1.5, HOUSE) },
+  ...careStandard,
   ...physicsStandard,
 };
