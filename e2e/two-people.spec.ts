@@ -24,26 +24,3 @@ test('two people save one plan: the second sees a conflict and loses nothing', a
   await second.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(second.getByText('version 3')).toBeVisible();
 });
-
-test('a plan says that it is out of date when a piece fails, with the old verdict struck through', async ({ page, request }) => {
-  const { items } = await (await request.get('/api/v1/gear?after=TS-00&limit=5')).json();
-  const strap = items.find(({ tag }: { tag: string }) => tag === 'TS-01');
-  const { gearId, inspection: _i, factsRevision: _f, ...input } = strap;
-  const marks = input.marks.map(({ asWritten, basis, source }: { asWritten: string; basis: string; source: string }) => ({
-    asWritten,
-    basis,
-    source,
-  }));
-  const change = async (state: string, rowVersion: number) =>
-    (await request.put(`/api/v1/gear/${gearId}`, { data: { ...input, marks, state, rowVersion } })).json();
-  const failed = await change('quarantined', input.rowVersion);
-  await openPlan(page, 'Plantation ride');
-  const note = page.locator('[data-out-of-date]');
-  await expect(note).toContainText('TS-01: was in-use, is quarantined.');
-  await expect(note.locator('.line-through')).toContainText('Clear');
-  await expect(page.locator('[data-verdict="stop"]')).toBeVisible();
-  await change('in-use', failed.rowVersion);
-  await page.reload();
-  await expect(page.locator('[data-verdict="clear"]')).toBeVisible();
-  await expect(note).toBeHidden();
-});

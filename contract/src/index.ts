@@ -19,7 +19,6 @@ export {
 export { type Capability, capabilities, may, type PersonRole, personRoles } from './access/capabilities.ts';
 export {
   HeldPiece,
-  InspectedPiece,
   PeopleList,
   PersonChange,
   PersonCreate,
@@ -36,7 +35,7 @@ export {
   GearPage,
   GearPageQuery,
   GearView,
-  InspectionView,
+  LastInspection,
   MarkInput,
   MarkReading,
   MarkView,
@@ -52,6 +51,33 @@ export {
   ImportResult,
   ImportRowView,
 } from './gear/import.dto.ts';
+export {
+  DefectClose,
+  DefectList,
+  DefectView,
+  ExposureCreate,
+  ExposureView,
+  exposureChoices,
+  InspectionCreate,
+  type InspectionKind,
+  InspectionList,
+  InspectionListed,
+  InspectionQuery,
+  InspectionView,
+  inspectionKinds,
+  isUseCheck,
+  PHOTO_MAX_BYTES,
+  PhotoCreate,
+  PhotoView,
+  PieceCare,
+  QuarantineRequest,
+  RetireRequest,
+  SheetList,
+  SheetSave,
+  SheetView,
+  StateChangeView,
+  THUMBNAIL_MAX_BYTES,
+} from './inspections/inspection.dto.ts';
 export { FreshReport, PlanCreate, PlanList, PlanSave, PlanSummary, PlanView, RigFileView, SavedReport } from './plans/plan.dto.ts';
 export type { Problem } from './problem.ts';
 export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';

@@ -34,7 +34,7 @@ export {
   type PointAnswer,
   pointAnswers,
 } from './inspections/inspection-answers.ts';
-export { type DueTime, dueTime, dueTimes, type Exposure, inspectionDue } from './inspections/inspection-due.ts';
+export { type DueTime, dueTime, dueTimes, type Exposure, type InspectionDue, inspectionDue } from './inspections/inspection-due.ts';
 export {
   type InspectionSheet,
   inspectionSheetCodec,

@@ -18,6 +18,16 @@ import { GearService } from './gear/gear.service.ts';
 import { RegisterImportService } from './gear/register-import.service.ts';
 import { HealthController } from './health/health.controller.ts';
 import { ProblemFilter } from './http/problem.filter.ts';
+import { DefectController } from './inspections/defect.controller.ts';
+import { InspectionController } from './inspections/inspection.controller.ts';
+import { InspectionRepository } from './inspections/inspection.repository.ts';
+import { InspectionService } from './inspections/inspection.service.ts';
+import { PhotoController } from './inspections/photo.controller.ts';
+import { PieceCareController } from './inspections/piece-care.controller.ts';
+import { PieceCareService } from './inspections/piece-care.service.ts';
+import { SheetController } from './inspections/sheet.controller.ts';
+import { SheetRepository } from './inspections/sheet.repository.ts';
+import { SheetService } from './inspections/sheet.service.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
@@ -37,6 +47,11 @@ import { TeamService } from './team/team.service.ts';
     PeopleController,
     AuditController,
     GearController,
+    PieceCareController,
+    InspectionController,
+    DefectController,
+    PhotoController,
+    SheetController,
     PlanController,
   ],
   providers: [
@@ -55,6 +70,11 @@ import { TeamService } from './team/team.service.ts';
     GearRepository,
     GearService,
     RegisterImportService,
+    InspectionRepository,
+    InspectionService,
+    PieceCareService,
+    SheetRepository,
+    SheetService,
     PlanRepository,
     PlanService,
     { provide: APP_GUARD, useClass: ActorGuard },

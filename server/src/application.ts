@@ -90,6 +90,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
     request.path.startsWith('/health/') ? next() : handler(request, response, next),
   );
   app.use('/api/v1/gear/import', express.json({ limit: '9mb' }));
+  app.use('/api/v1/photos', express.json({ limit: '3mb' }));
   app.use('/api/v1', express.json({ limit: '1mb' }));
   for (const handler of webFiles(webFolder)) app.use(handler);
   app.setGlobalPrefix('api/v1');

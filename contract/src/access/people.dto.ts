@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Matches, MaxLength, ValidateNested } from 'class-validator';
+import { InspectionListed } from '../inspections/inspection.dto.ts';
 import { type PersonRole, personRoles } from './capabilities.ts';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -53,21 +54,11 @@ export class HeldPiece {
   @IsString() since!: string;
 }
 
-export class InspectedPiece {
-  @IsUUID() inspectionId!: string;
-  @IsUUID() gearId!: string;
-  @IsString() tag!: string;
-  @IsString() name!: string;
-  @IsString() on!: string;
-  @IsString() kind!: string;
-  @IsOptional() @IsString() grade?: string;
-}
-
 /** A member’s page. */
 export class PersonPage {
   @ValidateNested() @Type(() => PersonListed) person!: PersonListed;
   @IsArray() @ValidateNested({ each: true }) @Type(() => PracticeView) practised!: PracticeView[];
   @IsArray() @ValidateNested({ each: true }) @Type(() => HeldPiece) holds!: HeldPiece[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectedPiece) inspected!: InspectedPiece[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspected!: InspectionListed[];
   @IsInt() inspections!: number;
 }

@@ -59,11 +59,13 @@ export class MarkView {
   @IsArray() @ValidateNested({ each: true }) @Type(() => MarkReading) readings!: MarkReading[];
 }
 
-export class InspectionView {
+export class LastInspection {
   @IsString() on!: string;
   @IsIn(grades) grade!: Grade;
   @IsOptional() @IsString() nextDue?: string;
   @IsOptional() @IsString() by?: string;
+  /** What brought the day forward, in words. */
+  @IsOptional() @IsString() shortenedBy?: string;
 }
 
 /** What a person enters about a piece. Attributes follow the class’s field table, in SI units. */
@@ -107,7 +109,7 @@ export class GearView extends GearInput {
   /** Rises only when something that is judged has changed. */
   @IsInt() factsRevision!: number;
   @IsArray() @ValidateNested({ each: true }) @Type(() => MarkView) declare marks: MarkView[];
-  @IsOptional() @ValidateNested() @Type(() => InspectionView) inspection?: InspectionView;
+  @IsOptional() @ValidateNested() @Type(() => LastInspection) inspection?: LastInspection;
 }
 
 /** One page of the register, in tag order; `next` continues it. */

@@ -2,9 +2,10 @@ import { Kysely, Migrator, PostgresDialect } from 'kysely';
 import pg from 'pg';
 import * as registerAndPlans from './migrations/0001-register-and-plans.ts';
 import * as people from './migrations/0002-people.ts';
+import * as inspections from './migrations/0003-inspections.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
-const migrations = { '0001-register-and-plans': registerAndPlans, '0002-people': people };
+const migrations = { '0001-register-and-plans': registerAndPlans, '0002-people': people, '0003-inspections': inspections };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */
 export async function migrate(ownerUrl: string): Promise<readonly string[]> {

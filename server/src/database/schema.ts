@@ -161,12 +161,89 @@ export interface InspectionTable {
   inspection_id: string;
   gear_id: string;
   inspected_on: string;
-  grade: string;
+  /** Nothing for a check before or after use that passed. */
+  grade: string | null;
   next_due_on: Day;
   inspector: string | null;
+  kind: string;
+  /** Gives the piece its grade and due day; a passed check before or after use does not. */
+  counts: boolean;
+  sheet_version: number | null;
+  sheet: ColumnType<unknown, string | null, never>;
+  answers: ColumnType<unknown, string | null, never>;
+  proposed_grade: string | null;
+  note: string | null;
+  corrects: string | null;
   recorded_by: string;
   recorded_at: GeneratedAlways<Date>;
   recorded_no: GeneratedAlways<string>;
+}
+
+export interface SheetVersionTable {
+  team_id: string;
+  kind: string;
+  version_no: number;
+  sheet: Json;
+  reason: string;
+  saved_by: string;
+  saved_at: GeneratedAlways<Date>;
+}
+
+export interface StateChangeTable {
+  team_id: string;
+  change_no: GeneratedAlways<string>;
+  gear_id: string;
+  from_state: string;
+  to_state: string;
+  reason: string;
+  destroyed: string | null;
+  inspection_id: string | null;
+  changed_by: string;
+  at: GeneratedAlways<Date>;
+}
+
+export interface ExposureTable {
+  team_id: string;
+  exposure_id: string;
+  gear_id: string;
+  kind: string;
+  met_on: string;
+  note: string | null;
+  noted_by: string;
+  noted_at: GeneratedAlways<Date>;
+}
+
+export interface DefectTable {
+  team_id: string;
+  defect_id: string;
+  gear_id: string;
+  inspection_id: string;
+  point: string;
+  words: string;
+  failed: boolean;
+  opened_on: string;
+  opened_by: string;
+}
+
+export interface DefectClosingTable {
+  team_id: string;
+  defect_id: string;
+  closed_on: string;
+  closed_by: string;
+  how: string;
+  inspection_id: string | null;
+}
+
+export interface PhotoTable {
+  team_id: string;
+  photo_id: string;
+  subject_kind: string;
+  subject_id: string;
+  media_type: string;
+  content: Buffer;
+  thumbnail: Buffer;
+  taken_by: string;
+  taken_at: GeneratedAlways<Date>;
 }
 
 export interface PlanTable {
@@ -207,6 +284,12 @@ export interface Database {
   gear: GearTable;
   gear_mark: GearMarkTable;
   inspection: InspectionTable;
+  sheet_version: SheetVersionTable;
+  state_change: StateChangeTable;
+  exposure: ExposureTable;
+  defect: DefectTable;
+  defect_closing: DefectClosingTable;
+  photo: PhotoTable;
   plan: PlanTable;
   plan_version: PlanVersionTable;
 }

@@ -3,6 +3,7 @@ import {
   type GearClass,
   type GearState,
   type Grade,
+  type InspectionDue,
   type Mark,
   type MarkBasis,
   type MarkSource,
@@ -17,11 +18,17 @@ export type GearRow = Selectable<GearTable>;
 export type MarkRow = Selectable<GearMarkTable>;
 export type InspectionRow = Pick<Selectable<InspectionTable>, 'gear_id' | 'inspected_on' | 'grade' | 'next_due_on' | 'inspector'>;
 
+/** The last inspection that counts, and the day that exposure has brought forward. */
+interface LatestInspection {
+  readonly latest: InspectionRow | undefined;
+  readonly due: InspectionDue | undefined;
+}
+
 const given = <K extends string, V>(key: K, value: V | null | undefined) =>
   value === null || value === undefined ? {} : ({ [key]: value } as { [P in K]: V });
 
 /** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
-export function gearView(row: GearRow, marks: readonly MarkRow[], inspection: InspectionRow | undefined): GearView {
+export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due }: LatestInspection): GearView {
   return {
     gearId: row.gear_id,
     tag: row.tag,
@@ -45,8 +52,9 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], inspection: In
       inspection: {
         on: inspection.inspected_on,
         grade: inspection.grade as Grade,
-        ...given('nextDue', inspection.next_due_on),
+        ...given('nextDue', due?.on ?? inspection.next_due_on),
         ...given('by', inspection.inspector),
+        ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
       },
     }),
     rowVersion: row.row_version,

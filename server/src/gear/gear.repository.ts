@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { GearView } from '@wainrope/contract';
-import type { Mark, TonUnit } from '@wainrope/core';
+import { type Exposure, type InspectionDue, inspectionDue, type Mark, readPolicy, type TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
+import { TeamRepository } from '../team/team.repository.ts';
 import { type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
 
 export type GearColumns = Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>;
@@ -27,6 +28,8 @@ function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
 
 @Injectable()
 export class GearRepository {
+  constructor(private readonly teams: TeamRepository) {}
+
   /** One page in tag order, after a tag. */
   async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly GearView[]> {
     let query = trx.selectFrom('gear').selectAll();
@@ -89,11 +92,39 @@ export class GearRepository {
       .orderBy('mark_no')
       .execute();
     const latest = await sql<InspectionRow>`
-      select distinct on (gear_id) gear_id, inspected_on, grade, next_due_on, inspector from inspection
-      where gear_id = any(${ids}::uuid[]) order by gear_id, inspected_on desc, recorded_no desc`.execute(trx);
+      select distinct on (i.gear_id) i.gear_id, i.inspected_on, i.grade, i.next_due_on, case when i.kind = 'on-record' then i.inspector else p.name end as inspector
+      from inspection i join person p on p.person_id = i.recorded_by
+      where i.gear_id = any(${ids}::uuid[]) and i.counts
+        and not exists (select 1 from inspection c where c.corrects = i.inspection_id)
+      order by i.gear_id, i.inspected_on desc, i.recorded_no desc`.execute(trx);
     const marksOf = groupByGear(marks);
     const inspectionOf = new Map(latest.rows.map((row) => [row.gear_id, row]));
-    return rows.map((row) => gearView(row, marksOf.get(row.gear_id) ?? [], inspectionOf.get(row.gear_id)));
+    const dueOf = await this.brought(trx, latest.rows);
+    return rows.map((row) =>
+      gearView(row, marksOf.get(row.gear_id) ?? [], { latest: inspectionOf.get(row.gear_id), due: dueOf.get(row.gear_id) }),
+    );
+  }
+
+  /** Due days that exposure since the last inspection has brought forward. */
+  private async brought(trx: TeamTransaction, latest: readonly InspectionRow[]): Promise<ReadonlyMap<string, InspectionDue>> {
+    const ids = latest.filter(({ next_due_on }) => next_due_on !== null).map(({ gear_id }) => gear_id);
+    const met = await trx
+      .selectFrom('exposure')
+      .select(['gear_id', 'kind', 'met_on'])
+      .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
+      .execute();
+    if (met.length === 0) return new Map();
+    const policy = readPolicy((await this.teams.policy(trx)).content);
+    if (!policy.ok) throw new Error(`The team’s policy is not readable: ${policy.faults[0]?.path} ${policy.faults[0]?.message}`);
+    const exposures = groupByGear(met);
+    return new Map(
+      latest.flatMap(({ gear_id, inspected_on, next_due_on }) => {
+        const list = (exposures.get(gear_id) ?? []).map(({ kind, met_on }) => ({ kind: kind as Exposure['kind'], on: met_on }));
+        if (next_due_on === null || list.length === 0) return [];
+        const due = inspectionDue({ on: inspected_on, nextDue: next_due_on }, list, policy.value);
+        return due ? [[gear_id, due] as const] : [];
+      }),
+    );
   }
 
   async insert(
@@ -136,6 +167,26 @@ export class GearRepository {
     if (rows.length > 0) await trx.insertInto('gear_mark').values(rows).execute();
   }
 
+  /** A new state and what an inspection settles; what is judged has changed. */
+  async settle(
+    trx: TeamTransaction,
+    actor: Actor,
+    piece: { readonly gearId: string; readonly state: string; readonly overloads: number; readonly attributes: object },
+  ): Promise<void> {
+    await trx
+      .updateTable('gear')
+      .set((eb) => ({
+        state: piece.state,
+        overloads_since_inspection: piece.overloads,
+        attributes: JSON.stringify(piece.attributes),
+        row_version: eb('row_version', '+', 1),
+        facts_revision: eb('facts_revision', '+', 1),
+        changed_by: actor.personId,
+      }))
+      .where('gear_id', '=', piece.gearId)
+      .execute();
+  }
+
   async addInspections(trx: TeamTransaction, actor: Actor, inspections: readonly NewInspection[]): Promise<void> {
     for (const part of chunks(inspections)) {
       await trx
@@ -149,6 +200,14 @@ export class GearRepository {
             grade,
             next_due_on: nextDue ?? null,
             inspector: by ?? null,
+            kind: 'on-record',
+            counts: true,
+            sheet_version: null,
+            sheet: null,
+            answers: null,
+            proposed_grade: null,
+            note: null,
+            corrects: null,
             recorded_by: actor.personId,
           })),
         )

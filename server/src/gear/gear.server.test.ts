@@ -79,10 +79,8 @@ describe('the register over the API', () => {
       .send({ ...input, note: 'under the seat', owner: 'somebody', rowVersion: 1 })
       .expect(200);
     expect(moved.body).toMatchObject({ rowVersion: 2, factsRevision: 1 });
-    const failed = await server.http
-      .put(`/api/v1/gear/${gearId}`)
-      .send({ ...input, state: 'quarantined', rowVersion: 2 })
-      .expect(200);
+    await server.http.post(`/api/v1/gear/${gearId}/quarantine`).send({ reason: 'Looks cut' }).expect(200);
+    const failed = await server.http.get(`/api/v1/gear/${gearId}`).expect(200);
     expect(failed.body).toMatchObject({ rowVersion: 3, factsRevision: 2 });
   });
 

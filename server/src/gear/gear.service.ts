@@ -62,6 +62,13 @@ export class GearService {
       const before = await this.repository.byIdLocked(trx, gearId);
       if (!before) throw notFound('piece', gearId);
       if (before.rowVersion !== rowVersion) throw conflict(`${before.tag} was changed while you worked on it.`, before);
+      if (before.state !== input.state)
+        throw invalid([
+          {
+            path: 'state',
+            message: `${before.tag} is ${before.state}. Its state changes by an inspection, by quarantine or by retiring it.`,
+          },
+        ]);
       const marks = await this.checked(trx, input);
       await this.refuseTakenTag(trx, input.tag, gearId);
       await this.repository.replace(trx, actor, {

@@ -230,6 +230,10 @@ function planRow(input: RowInput): PlannedRow {
     return { row, inspectionIsNew: row.inspection !== undefined, view: { ...head, outcome: 'new', changes: [], faults: [], understood } };
   const old = registerRowOf(before, whereabouts);
   const merged = mergeRegisterRow(old, row, cells);
+  if (merged.state !== old.state) {
+    const message = `${merged.tag} is ${old.state} in the register. Its state changes by an inspection, by quarantine or by retiring it; empty this cell to leave it.`;
+    return { view: { ...head, outcome: 'faulty', changes: [], faults: [{ column: 'state', message }], understood: [] } };
+  }
   const changes = [...rowChanges(old, merged)];
   const inspectionIsNew = merged.inspection !== undefined && canonicalJson(old.inspection) !== canonicalJson(merged.inspection);
   return {

@@ -1,10 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import type { HeldPiece, InspectedPiece, PracticeView } from '@wainrope/contract';
+import type { HeldPiece, PracticeView } from '@wainrope/contract';
 import type { Insertable } from 'kysely';
 import type { PersonTable, PracticeTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
-
-const INSPECTIONS_SHOWN = 40;
 
 @Injectable()
 export class PeopleRepository {
@@ -47,30 +45,12 @@ export class PeopleRepository {
     return [];
   }
 
-  async inspected(trx: TeamTransaction, personId: string): Promise<{ readonly items: InspectedPiece[]; readonly count: number }> {
+  async inspections(trx: TeamTransaction, personId: string): Promise<number> {
     const { count } = await trx
       .selectFrom('inspection')
       .select((eb) => eb.fn.countAll<string>().as('count'))
       .where('recorded_by', '=', personId)
       .executeTakeFirstOrThrow();
-    const rows = await trx
-      .selectFrom('inspection as i')
-      .innerJoin('gear as g', 'g.gear_id', 'i.gear_id')
-      .select(['i.inspection_id', 'i.gear_id', 'g.tag', 'g.name', 'i.inspected_on', 'i.grade'])
-      .where('i.recorded_by', '=', personId)
-      .orderBy('i.inspected_on', 'desc')
-      .orderBy('i.recorded_no', 'desc')
-      .limit(INSPECTIONS_SHOWN)
-      .execute();
-    const items = rows.map(({ inspection_id, gear_id, tag, name, inspected_on, grade }) => ({
-      inspectionId: inspection_id,
-      gearId: gear_id,
-      tag,
-      name,
-      on: inspected_on,
-      kind: 'calendar',
-      grade,
-    }));
-    return { items, count: Number(count) };
+    return Number(count);
   }
 }

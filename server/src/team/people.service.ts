@@ -8,8 +8,11 @@ import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { InspectionRepository } from '../inspections/inspection.repository.ts';
 import { PeopleRepository } from './people.repository.ts';
 import { TeamRepository } from './team.repository.ts';
+
+const INSPECTIONS_SHOWN = 40;
 
 @Injectable()
 export class PeopleService {
@@ -21,6 +24,7 @@ export class PeopleService {
     private readonly invitations: AccessService,
     private readonly audit: AuditTrail,
     private readonly clock: Clock,
+    private readonly inspections: InspectionRepository,
   ) {}
 
   async list(actor: Actor): Promise<PeopleList> {
@@ -110,13 +114,12 @@ export class PeopleService {
 
   private async pageOf(trx: TeamTransaction, teamId: string, personId: string): Promise<PersonPage> {
     const person = await this.one(trx, teamId, personId);
-    const { items, count } = await this.repository.inspected(trx, personId);
     return {
       person,
       practised: await this.repository.practised(trx, personId),
       holds: await this.repository.holds(trx, personId),
-      inspected: items,
-      inspections: count,
+      inspected: await this.inspections.list(trx, { person: personId, limit: INSPECTIONS_SHOWN }),
+      inspections: await this.repository.inspections(trx, personId),
     };
   }
 

@@ -171,6 +171,93 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.importCommit,
       }),
     }),
+    getCare: build.query<GetCareApiResponse, GetCareApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/gear/${queryArg.gearId}/care` }),
+    }),
+    quarantine: build.mutation<QuarantineApiResponse, QuarantineApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/quarantine`,
+        method: "POST",
+        body: queryArg.quarantineRequest,
+      }),
+    }),
+    retire: build.mutation<RetireApiResponse, RetireApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/retire`,
+        method: "POST",
+        body: queryArg.retireRequest,
+      }),
+    }),
+    addExposure: build.mutation<AddExposureApiResponse, AddExposureApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/exposures`,
+        method: "POST",
+        body: queryArg.exposureCreate,
+      }),
+    }),
+    listInspections: build.query<
+      ListInspectionsApiResponse,
+      ListInspectionsApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/inspections`,
+        params: {
+          gearId: queryArg.gearId,
+          person: queryArg.person,
+          limit: queryArg.limit,
+        },
+      }),
+    }),
+    addInspection: build.mutation<
+      AddInspectionApiResponse,
+      AddInspectionApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/inspections`,
+        method: "POST",
+        body: queryArg.inspectionCreate,
+      }),
+    }),
+    getInspection: build.query<GetInspectionApiResponse, GetInspectionApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/inspections/${queryArg.inspectionId}`,
+      }),
+    }),
+    listDefects: build.query<ListDefectsApiResponse, ListDefectsApiArg>({
+      query: () => ({ url: `/api/v1/defects` }),
+    }),
+    closeDefect: build.mutation<CloseDefectApiResponse, CloseDefectApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/defects/${queryArg.defectId}/closing`,
+        method: "POST",
+        body: queryArg.defectClose,
+      }),
+    }),
+    addPhoto: build.mutation<AddPhotoApiResponse, AddPhotoApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/photos`,
+        method: "POST",
+        body: queryArg.photoCreate,
+      }),
+    }),
+    getPhoto: build.query<GetPhotoApiResponse, GetPhotoApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/photos/${queryArg.photoId}` }),
+    }),
+    getThumbnail: build.query<GetThumbnailApiResponse, GetThumbnailApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/photos/${queryArg.photoId}/thumbnail`,
+      }),
+    }),
+    listSheets: build.query<ListSheetsApiResponse, ListSheetsApiArg>({
+      query: () => ({ url: `/api/v1/inspection-sheets` }),
+    }),
+    saveSheet: build.mutation<SaveSheetApiResponse, SaveSheetApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/inspection-sheets/${queryArg.gearClass}`,
+        method: "PUT",
+        body: queryArg.sheetSave,
+      }),
+    }),
     listPlans: build.query<ListPlansApiResponse, ListPlansApiArg>({
       query: (queryArg) => ({
         url: `/api/v1/plans`,
@@ -330,6 +417,99 @@ export type ImportGearApiResponse = /** status 200  */ ImportResult;
 export type ImportGearApiArg = {
   importCommit: ImportCommit;
 };
+export type GetCareApiResponse = /** status 200  */ PieceCare;
+export type GetCareApiArg = {
+  gearId: string;
+};
+export type QuarantineApiResponse = /** status 200  */ PieceCare;
+export type QuarantineApiArg = {
+  gearId: string;
+  quarantineRequest: QuarantineRequest;
+};
+export type RetireApiResponse = /** status 200  */ PieceCare;
+export type RetireApiArg = {
+  gearId: string;
+  retireRequest: RetireRequest;
+};
+export type AddExposureApiResponse = /** status 200  */ PieceCare;
+export type AddExposureApiArg = {
+  gearId: string;
+  exposureCreate: ExposureCreate;
+};
+export type ListInspectionsApiResponse = /** status 200  */ InspectionList;
+export type ListInspectionsApiArg = {
+  gearId?: string;
+  person?: string;
+  limit?: number;
+};
+export type AddInspectionApiResponse = /** status 201  */ InspectionView;
+export type AddInspectionApiArg = {
+  inspectionCreate: InspectionCreate;
+};
+export type GetInspectionApiResponse = /** status 200  */ InspectionView;
+export type GetInspectionApiArg = {
+  inspectionId: string;
+};
+export type ListDefectsApiResponse = /** status 200  */ DefectList;
+export type ListDefectsApiArg = void;
+export type CloseDefectApiResponse = /** status 200  */ DefectList;
+export type CloseDefectApiArg = {
+  defectId: string;
+  defectClose: DefectClose;
+};
+export type AddPhotoApiResponse = /** status 201  */ PhotoView;
+export type AddPhotoApiArg = {
+  photoCreate: PhotoCreate;
+};
+export type GetPhotoApiResponse = unknown;
+export type GetPhotoApiArg = {
+  photoId: string;
+};
+export type GetThumbnailApiResponse = unknown;
+export type GetThumbnailApiArg = {
+  photoId: string;
+};
+export type ListSheetsApiResponse = /** status 200  */ SheetList;
+export type ListSheetsApiArg = void;
+export type SaveSheetApiResponse = /** status 200  */ SheetView;
+export type SaveSheetApiArg = {
+  gearClass:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  sheetSave: SheetSave;
+};
 export type ListPlansApiResponse = /** status 200  */ PlanList;
 export type ListPlansApiArg = {
   after?: string;
@@ -464,20 +644,32 @@ export type HeldPiece = {
   name: string;
   since: string;
 };
-export type InspectedPiece = {
+export type InspectionListed = {
   inspectionId: string;
   gearId: string;
   tag: string;
   name: string;
+  kind:
+    | "before-use"
+    | "after-use"
+    | "calendar"
+    | "after-overload"
+    | "on-receipt"
+    | "after-repair"
+    | "on-record";
   on: string;
-  kind: string;
-  grade?: string;
+  by: string;
+  grade?: "A" | "B" | "C" | "D";
+  nextDue?: string;
+  faults: number;
+  photos: number;
+  corrects?: string;
 };
 export type PersonPage = {
   person: PersonListed;
   practised: PracticeView[];
   holds: HeldPiece[];
-  inspected: InspectedPiece[];
+  inspected: InspectionListed[];
   inspections: number;
 };
 export type PersonChange = {
@@ -541,11 +733,12 @@ export type MarkView = {
   confirmedUnit?: "short ton" | "tonne" | "long ton";
   readings: MarkReading[];
 };
-export type InspectionView = {
+export type LastInspection = {
   on: string;
   grade: "A" | "B" | "C" | "D";
   nextDue?: string;
   by?: string;
+  shortenedBy?: string;
 };
 export type GearView = {
   tag: string;
@@ -604,7 +797,7 @@ export type GearView = {
   gearId: string;
   rowVersion: number;
   factsRevision: number;
-  inspection?: InspectionView;
+  inspection?: LastInspection;
 };
 export type GearPage = {
   items: GearView[];
@@ -770,6 +963,218 @@ export type ImportCommit = {
   contentBase64: string;
   columns?: ColumnChoice[];
 };
+export type StateChangeView = {
+  at: string;
+  by: string;
+  from: string;
+  to: string;
+  reason: string;
+  destroyed?: string;
+  inspectionId?: string;
+};
+export type ExposureView = {
+  exposureId: string;
+  kind: "mud" | "sand" | "salt" | "wet" | "sun" | "washed";
+  on: string;
+  by: string;
+  note?: string;
+};
+export type DefectView = {
+  defectId: string;
+  gearId: string;
+  tag: string;
+  name: string;
+  inspectionId: string;
+  point: string;
+  words: string;
+  failed: boolean;
+  openedOn: string;
+  openedBy: string;
+  closedOn?: string;
+  closedBy?: string;
+  how?: string;
+};
+export type PieceCare = {
+  inspections: InspectionListed[];
+  states: StateChangeView[];
+  exposures: ExposureView[];
+  defects: DefectView[];
+};
+export type QuarantineRequest = {
+  reason: string;
+};
+export type RetireRequest = {
+  reason: string;
+  destroyed: string;
+};
+export type ExposureCreate = {
+  exposureId: string;
+  kind: "mud" | "sand" | "salt" | "wet" | "sun" | "washed";
+  on: string;
+  note?: string;
+};
+export type InspectionList = {
+  items: InspectionListed[];
+};
+export type InspectionView = {
+  inspectionId: string;
+  gearId: string;
+  tag: string;
+  name: string;
+  kind:
+    | "before-use"
+    | "after-use"
+    | "calendar"
+    | "after-overload"
+    | "on-receipt"
+    | "after-repair"
+    | "on-record";
+  on: string;
+  by: string;
+  grade?: "A" | "B" | "C" | "D";
+  nextDue?: string;
+  faults: number;
+  photos: number;
+  corrects?: string;
+  gearKind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  sheetVersion: number;
+  sheet?: {
+    [key: string]: unknown;
+  };
+  answers?: {
+    [key: string]: unknown;
+  };
+  proposedGrade?: "A" | "B" | "C" | "D";
+  note?: string;
+  photoIds: string[];
+};
+export type InspectionCreate = {
+  inspectionId: string;
+  gearId: string;
+  kind:
+    | "before-use"
+    | "after-use"
+    | "calendar"
+    | "after-overload"
+    | "on-receipt"
+    | "after-repair";
+  on: string;
+  sheetVersion: number;
+  answers: {
+    [key: string]: unknown;
+  };
+  grade?: "A" | "B" | "C" | "D";
+  nextDue?: string;
+  note?: string;
+  returnsToUse?: boolean;
+  corrects?: string;
+  spoolState?: "under-tension" | "slack" | "stacked";
+  pullsUsed?: number;
+};
+export type DefectList = {
+  items: DefectView[];
+};
+export type DefectClose = {
+  how: string;
+};
+export type PhotoView = {
+  photoId: string;
+};
+export type PhotoCreate = {
+  photoId: string;
+  subjectId: string;
+  subjectKind: "inspection" | "vehicle" | "hook-up";
+  contentBase64: string;
+  thumbnailBase64: string;
+};
+export type SheetView = {
+  kind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  version: number;
+  sheet: {
+    [key: string]: unknown;
+  };
+  reason?: string;
+  savedBy?: string;
+  savedAt?: string;
+};
+export type SheetList = {
+  items: SheetView[];
+};
+export type SheetSave = {
+  baseVersion: number;
+  sheet: {
+    [key: string]: unknown;
+  };
+  reason: string;
+};
 export type PlanSummary = {
   planId: string;
   name: string;
@@ -860,6 +1265,20 @@ export const {
   useChangeGearMutation,
   usePreviewImportMutation,
   useImportGearMutation,
+  useGetCareQuery,
+  useQuarantineMutation,
+  useRetireMutation,
+  useAddExposureMutation,
+  useListInspectionsQuery,
+  useAddInspectionMutation,
+  useGetInspectionQuery,
+  useListDefectsQuery,
+  useCloseDefectMutation,
+  useAddPhotoMutation,
+  useGetPhotoQuery,
+  useGetThumbnailQuery,
+  useListSheetsQuery,
+  useSaveSheetMutation,
   useListPlansQuery,
   useCreatePlanMutation,
   useGetPlanQuery,

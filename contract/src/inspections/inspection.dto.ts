@@ -1,0 +1,200 @@
+import { type DueTime, type ExposureKind, exposureKinds, type GearClass, type Grade, gearClassNames, grades } from '@wainrope/core';
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+export type { DueTime };
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+const dayMessage = { message: '$property: a date such as 2026-05-31 is expected, not “$value”.' };
+
+/** `on-record`: taken over from a list, without findings. */
+export const inspectionKinds = [
+  'before-use',
+  'after-use',
+  'calendar',
+  'after-overload',
+  'on-receipt',
+  'after-repair',
+  'on-record',
+] as const;
+export type InspectionKind = (typeof inspectionKinds)[number];
+/** Checks that members make; they leave grade and due day as they stand unless something fails. */
+export const useChecks = ['before-use', 'after-use'] as const satisfies readonly InspectionKind[];
+export const isUseCheck = (kind: InspectionKind): boolean => (useChecks as readonly InspectionKind[]).includes(kind);
+
+export class InspectionCreate {
+  @IsUUID() inspectionId!: string;
+  @IsUUID() gearId!: string;
+  @IsIn(inspectionKinds.filter((kind) => kind !== 'on-record')) kind!: InspectionKind;
+  @Matches(DAY, dayMessage) on!: string;
+  /** Version of the sheet it was made with; 0 is the standard sheet. */
+  @IsInt() @Min(0) sheetVersion!: number;
+  /** Core’s inspection answers: points, measures, notes. */
+  @IsObject() answers!: object;
+  /** Confirmed by the inspector; for a check before or after use, left out unless something fails. */
+  @IsOptional() @IsIn(grades) grade?: Grade;
+  @IsOptional() @Matches(DAY, dayMessage) nextDue?: string;
+  @IsOptional() @IsString() @MaxLength(2000) note?: string;
+  /** Takes a piece in quarantine back to use. */
+  @IsOptional() @IsBoolean() returnsToUse?: boolean;
+  /** The earlier inspection that this one corrects. */
+  @IsOptional() @IsUUID() corrects?: string;
+  /** What a drum or a stretch rope carries on from use to use. */
+  @IsOptional() @IsIn(['under-tension', 'slack', 'stacked']) spoolState?: 'under-tension' | 'slack' | 'stacked';
+  @IsOptional() @IsInt() @Min(0) @Max(10_000) pullsUsed?: number;
+}
+
+export class InspectionListed {
+  @IsUUID() inspectionId!: string;
+  @IsUUID() gearId!: string;
+  @IsString() tag!: string;
+  @IsString() name!: string;
+  @IsIn(inspectionKinds) kind!: InspectionKind;
+  @IsString() on!: string;
+  @IsString() by!: string;
+  @IsOptional() @IsIn(grades) grade?: Grade;
+  @IsOptional() @IsString() nextDue?: string;
+  @IsInt() faults!: number;
+  @IsInt() photos!: number;
+  @IsOptional() @IsUUID() corrects?: string;
+}
+
+export class InspectionView extends InspectionListed {
+  @IsIn(gearClassNames) gearKind!: GearClass;
+  @IsInt() sheetVersion!: number;
+  @IsOptional() @IsObject() sheet?: object;
+  @IsOptional() @IsObject() answers?: object;
+  @IsOptional() @IsIn(grades) proposedGrade?: Grade;
+  @IsOptional() @IsString() note?: string;
+  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: string[];
+}
+
+export class InspectionList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) items!: InspectionListed[];
+}
+
+export class InspectionQuery {
+  @IsOptional() @IsUUID() gearId?: string;
+  @IsOptional() @IsUUID() person?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(500) limit?: number;
+}
+
+/** What is looked at and measured on a class: the version in force. */
+export class SheetView {
+  @IsIn(gearClassNames) kind!: GearClass;
+  /** 0: the standard sheet. */
+  @IsInt() version!: number;
+  @IsObject() sheet!: object;
+  @IsOptional() @IsString() reason?: string;
+  @IsOptional() @IsString() savedBy?: string;
+  @IsOptional() @IsString() savedAt?: string;
+}
+
+export class SheetList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => SheetView) items!: SheetView[];
+}
+
+export class SheetSave {
+  @IsInt() @Min(0) baseVersion!: number;
+  @IsObject() sheet!: object;
+  @IsString() @Length(3, 300, { message: 'Say in a line why the sheet changes.' }) reason!: string;
+}
+
+export class QuarantineRequest {
+  @IsString() @Length(3, 500, { message: 'Say why it goes into quarantine.' }) reason!: string;
+}
+
+export class RetireRequest {
+  @IsString() @Length(3, 500, { message: 'Say why it is retired.' }) reason!: string;
+  @IsString() @Length(3, 500, { message: 'Say how it was destroyed, so that nobody uses it again.' }) destroyed!: string;
+}
+
+export class StateChangeView {
+  @IsString() at!: string;
+  @IsString() by!: string;
+  @IsString() from!: string;
+  @IsString() to!: string;
+  @IsString() reason!: string;
+  @IsOptional() @IsString() destroyed?: string;
+  @IsOptional() @IsUUID() inspectionId?: string;
+}
+
+export const exposureChoices = [...exposureKinds, 'washed'] as const;
+
+export class ExposureCreate {
+  @IsUUID() exposureId!: string;
+  @IsIn(exposureChoices, { message: 'Choose what it met, or that it was washed.' }) kind!: ExposureKind | 'washed';
+  @Matches(DAY, dayMessage) on!: string;
+  @IsOptional() @IsString() @MaxLength(500) note?: string;
+}
+
+export class ExposureView {
+  @IsUUID() exposureId!: string;
+  @IsIn(exposureChoices) kind!: ExposureKind | 'washed';
+  @IsString() on!: string;
+  @IsString() by!: string;
+  @IsOptional() @IsString() note?: string;
+}
+
+export class DefectView {
+  @IsUUID() defectId!: string;
+  @IsUUID() gearId!: string;
+  @IsString() tag!: string;
+  @IsString() name!: string;
+  @IsUUID() inspectionId!: string;
+  @IsString() point!: string;
+  @IsString() words!: string;
+  @IsBoolean() failed!: boolean;
+  @IsString() openedOn!: string;
+  @IsString() openedBy!: string;
+  @IsOptional() @IsString() closedOn?: string;
+  @IsOptional() @IsString() closedBy?: string;
+  @IsOptional() @IsString() how?: string;
+}
+
+export class DefectList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) items!: DefectView[];
+}
+
+export class DefectClose {
+  @IsString() @Length(3, 500, { message: 'Say how it was put right.' }) how!: string;
+}
+
+/** What the bench needs to know of one piece beside the register. */
+export class PieceCare {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspections!: InspectionListed[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => StateChangeView) states!: StateChangeView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => ExposureView) exposures!: ExposureView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) defects!: DefectView[];
+}
+
+/** The largest photo taken, in bytes, and its thumbnail. */
+export const PHOTO_MAX_BYTES = 2_000_000;
+export const THUMBNAIL_MAX_BYTES = 60_000;
+
+export class PhotoCreate {
+  @IsUUID() photoId!: string;
+  @IsUUID() subjectId!: string;
+  @IsIn(['inspection', 'vehicle', 'hook-up']) subjectKind!: 'inspection' | 'vehicle' | 'hook-up';
+  @IsString() @Length(20, 2_800_000, { message: 'A photo of at most 2 MB is taken.' }) contentBase64!: string;
+  @IsString() @Length(20, 90_000, { message: 'The small picture has at most 60 kB.' }) thumbnailBase64!: string;
+}
+
+export class PhotoView {
+  @IsUUID() photoId!: string;
+}

@@ -1,0 +1,275 @@
+import { Injectable } from '@nestjs/common';
+import {
+  type GearView,
+  type InspectionCreate,
+  type InspectionList,
+  type InspectionQuery,
+  type InspectionView,
+  isUseCheck,
+  may,
+} from '@wainrope/contract';
+import {
+  type GearState,
+  type Grade,
+  type InspectionAnswers,
+  type InspectionSheet,
+  inspectionAnswersCodec,
+  isDay,
+  openPoints,
+  type ProposedGrade,
+  proposeGrade,
+  read,
+} from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { AuditRepository } from '../audit/audit.repository.ts';
+import { type Act, AuditTrail } from '../audit/audit-trail.ts';
+import { Clock } from '../clock/clock.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { gearName } from '../gear/gear.service.ts';
+import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
+import { defectsOf, recoveredPoints } from './defects-of.ts';
+import { InspectionRepository } from './inspection.repository.ts';
+import { SheetRepository } from './sheet.repository.ts';
+
+/** An inspection as it is about to be kept. */
+interface Weighed {
+  readonly input: InspectionCreate;
+  readonly piece: GearView;
+  readonly sheet: InspectionSheet;
+  readonly answers: InspectionAnswers;
+  readonly proposed: ProposedGrade;
+  /** Nothing for a check before or after use that passed. */
+  readonly grade: Grade | undefined;
+}
+
+@Injectable()
+export class InspectionService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: InspectionRepository,
+    private readonly sheets: SheetRepository,
+    private readonly gear: GearRepository,
+    private readonly audit: AuditTrail,
+    private readonly trail: AuditRepository,
+    private readonly clock: Clock,
+  ) {}
+
+  async list(actor: Actor, query: InspectionQuery): Promise<InspectionList> {
+    return this.database.inTeam(actor.teamId, async (trx) => ({ items: await this.repository.list(trx, query) }));
+  }
+
+  async get(actor: Actor, inspectionId: string): Promise<InspectionView> {
+    return this.database.inTeam(actor.teamId, (trx) => this.found(trx, inspectionId));
+  }
+
+  /**
+   * Keeps an inspection and everything that follows from it, in one transaction: defects, quarantine or return, overloads forgotten.
+   * Sent twice with one id, it is kept once.
+   */
+  async add(actor: Actor, input: InspectionCreate): Promise<InspectionView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const piece = await this.gear.byIdLocked(trx, input.gearId);
+      if (!piece) throw notFound('piece', input.gearId);
+      const existing = await this.repository.byId(trx, input.inspectionId);
+      if (existing) return existing;
+      if (!isUseCheck(input.kind)) this.needFull(actor);
+      const weighed = await this.weigh(trx, input, piece);
+      await this.keep(trx, actor, weighed);
+      return this.found(trx, input.inspectionId);
+    });
+  }
+
+  private needFull(actor: Actor): void {
+    if (!may(actor.role, 'inspection.full'))
+      throw new ProblemException({
+        status: 403,
+        title: 'Not allowed',
+        detail: 'Members make the checks before and after use; an inspection that sets a grade is a gear keeper’s.',
+      });
+  }
+
+  private async weigh(trx: TeamTransaction, input: InspectionCreate, piece: GearView): Promise<Weighed> {
+    const sheet = await this.sheets.version(trx, piece.kind, input.sheetVersion);
+    if (!sheet)
+      throw invalid([{ path: 'sheetVersion', message: `There is no version ${input.sheetVersion} of the sheet for this class.` }]);
+    const answers = read(inspectionAnswersCodec, input.answers, 'answers');
+    if (!answers.ok) throw invalid(answers.faults);
+    const proposed = proposeGrade(sheet, answers.value, piece.attributes as { readonly [key: string]: unknown });
+    const faults = [...answerFaults(sheet, answers.value), ...this.dayFaults(input), ...gradeFaults(input, proposed, piece)];
+    if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
+      faults.push({ path: 'corrects', message: 'The inspection to be corrected is not one of this piece.' });
+    if (faults.length > 0) throw invalid(faults);
+    const failsInUse = isUseCheck(input.kind) && proposed.grade === 'D' ? ('D' as const) : undefined;
+    return { input, piece, sheet, answers: answers.value, proposed, grade: isUseCheck(input.kind) ? failsInUse : input.grade };
+  }
+
+  private dayFaults({ on, nextDue }: InspectionCreate): FieldFault[] {
+    const today = this.clock.today();
+    const faults: FieldFault[] = [];
+    if (!isDay(on)) faults.push({ path: 'on', message: `${on} is not a day of the calendar.` });
+    else if (on > today) faults.push({ path: 'on', message: `${on} has not come yet; today is ${today}.` });
+    if (nextDue !== undefined && !isDay(nextDue)) faults.push({ path: 'nextDue', message: `${nextDue} is not a day of the calendar.` });
+    else if (nextDue !== undefined && nextDue <= on)
+      faults.push({ path: 'nextDue', message: `The next inspection, ${nextDue}, must come after this one, ${on}.` });
+    return faults;
+  }
+
+  private async keep(trx: TeamTransaction, actor: Actor, weighed: Weighed): Promise<void> {
+    const { input, piece, sheet, answers, proposed, grade } = weighed;
+    const state = await this.nextState(trx, actor, weighed);
+    await this.repository.add(trx, {
+      team_id: actor.teamId,
+      inspection_id: input.inspectionId,
+      gear_id: piece.gearId,
+      inspected_on: input.on,
+      grade: grade ?? null,
+      next_due_on: (isUseCheck(input.kind) ? piece.inspection?.nextDue : input.nextDue) ?? null,
+      inspector: null,
+      kind: input.kind,
+      counts: grade !== undefined,
+      sheet_version: input.sheetVersion,
+      sheet: JSON.stringify(sheet),
+      answers: JSON.stringify(answers),
+      proposed_grade: proposed.grade,
+      note: input.note ?? null,
+      corrects: input.corrects ?? null,
+      recorded_by: actor.personId,
+    });
+    await this.follow(trx, actor, weighed);
+    await this.gear.settle(trx, actor, {
+      gearId: piece.gearId,
+      state,
+      overloads: isUseCheck(input.kind) ? piece.overloadsSinceInspection : 0,
+      attributes: {
+        ...piece.attributes,
+        ...(input.spoolState && piece.kind === 'winch' && { spoolState: input.spoolState }),
+        ...(input.pullsUsed !== undefined && piece.kind === 'stretch-rope' && { pullsUsed: input.pullsUsed }),
+      },
+    });
+    await this.changeState(trx, actor, weighed, state);
+    await this.audit.noteAll(trx, actor, await this.acts(trx, weighed, state));
+  }
+
+  /** A failing piece is out of use at once; a quarantined one comes back only when an allowed person says so. */
+  private async nextState(trx: TeamTransaction, actor: Actor, { input, piece, grade }: Weighed): Promise<GearState> {
+    if (piece.state === 'retired') throw invalid([{ path: 'gearId', message: `${piece.tag} is retired and is not inspected any more.` }]);
+    if (grade === 'D') return 'quarantined';
+    if (piece.state !== 'quarantined' || !input.returnsToUse) return piece.state;
+    if (actor.role === 'gear-keeper' && (await this.repository.quarantinedBy(trx, piece.gearId)) === actor.personId)
+      throw new ProblemException({
+        status: 403,
+        title: 'Not allowed',
+        detail: `You took ${piece.tag} out of use yourself; somebody else must return it. Ask another keeper or the coordinator.`,
+      });
+    return 'in-use';
+  }
+
+  private async changeState(trx: TeamTransaction, actor: Actor, { input, piece, proposed }: Weighed, state: GearState): Promise<void> {
+    if (state === piece.state) return;
+    const failing = proposed.reasons.filter(({ grade }) => grade === 'D').map(({ words }) => words);
+    await this.repository.addStateChange(trx, {
+      team_id: actor.teamId,
+      gear_id: piece.gearId,
+      from_state: piece.state,
+      to_state: state,
+      reason: state === 'quarantined' ? failing.join('; ') || input.note || 'Graded D' : input.note || 'Inspected and fit',
+      destroyed: null,
+      inspection_id: input.inspectionId,
+      changed_by: actor.personId,
+    });
+  }
+
+  /** Opens what was found and closes what an earlier inspection had found and this one no longer does. */
+  private async follow(trx: TeamTransaction, actor: Actor, { input, piece, sheet, answers, proposed }: Weighed): Promise<void> {
+    const open = await this.repository.defects(trx, { gearId: piece.gearId, open: true });
+    const healed = isUseCheck(input.kind) ? [] : recoveredPoints(sheet, answers, proposed);
+    await this.repository.closeDefects(
+      trx,
+      open
+        .filter(({ point }) => healed.includes(point))
+        .map(({ defectId }) => ({
+          team_id: actor.teamId,
+          defect_id: defectId,
+          closed_on: input.on,
+          closed_by: actor.personId,
+          how: 'Found in order at a later inspection',
+          inspection_id: input.inspectionId,
+        })),
+    );
+    const followed = open.filter(({ point }) => !healed.includes(point)).map(({ point, failed }) => ({ point, failed }));
+    await this.repository.addDefects(
+      trx,
+      defectsOf(proposed, answers, followed).map((defect) => ({
+        ...defect,
+        team_id: actor.teamId,
+        gear_id: piece.gearId,
+        inspection_id: input.inspectionId,
+        opened_on: input.on,
+        opened_by: actor.personId,
+      })),
+    );
+  }
+
+  private async acts(trx: TeamTransaction, { input, piece, grade, proposed }: Weighed, state: GearState): Promise<readonly Act[]> {
+    const corrected = input.corrects === undefined ? undefined : await this.trail.entryOf(trx, input.corrects);
+    const name = gearName(piece);
+    const found = proposed.reasons.map(({ words }) => words);
+    const after = { kind: input.kind, on: input.on, ...(grade && { grade, nextDue: input.nextDue }), found };
+    return [
+      {
+        action: input.corrects === undefined ? 'inspected' : 'corrected an inspection of',
+        kind: 'inspection',
+        id: input.inspectionId,
+        name,
+        after,
+        note: input.note,
+        corrects: corrected,
+      },
+      {
+        action: grade ? `inspected, grade ${grade}` : 'checked',
+        kind: 'gear',
+        id: piece.gearId,
+        name,
+        before: { state: piece.state, grade: piece.inspection?.grade },
+        after: { state, grade: grade ?? piece.inspection?.grade },
+        note: input.note,
+        corrects: corrected,
+      },
+    ];
+  }
+
+  private async found(trx: TeamTransaction, inspectionId: string): Promise<InspectionView> {
+    const view = await this.repository.byId(trx, inspectionId);
+    if (!view) throw notFound('inspection', inspectionId);
+    return view;
+  }
+}
+
+/** Every point must have its answer, and nothing may be answered that is not on the sheet. */
+function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers): FieldFault[] {
+  const words = new Map(sheet.points.map(({ id, look }) => [id, look]));
+  const measures = sheet.measures.map(({ id }) => id);
+  return [
+    ...openPoints(sheet, answers).map((id) => ({ path: `answers.points.${id}`, message: `“${words.get(id)}” has no answer yet.` })),
+    ...Object.keys(answers.points)
+      .filter((id) => !words.has(id))
+      .map((id) => ({ path: `answers.points.${id}`, message: `“${id}” is not on the sheet.` })),
+    ...Object.keys(answers.measures)
+      .filter((id) => !measures.includes(id))
+      .map((id) => ({ path: `answers.measures.${id}`, message: `“${id}” is not on the sheet.` })),
+  ];
+}
+
+/** The person may be stricter than the findings; milder only with a reason, and never about a failing point. */
+function gradeFaults({ kind, grade, note }: InspectionCreate, proposed: ProposedGrade, { tag }: GearView): FieldFault[] {
+  if (isUseCheck(kind)) return grade === undefined ? [] : [{ path: 'grade', message: 'A check before or after use sets no grade.' }];
+  if (grade === undefined) return [{ path: 'grade', message: `Confirm a grade for ${tag}; the findings speak for ${proposed.grade}.` }];
+  if (proposed.grade === 'D' && grade !== 'D')
+    return [
+      { path: 'grade', message: `${tag} fails (${proposed.reasons.find((reason) => reason.grade === 'D')?.words}); its grade is D.` },
+    ];
+  if (grade < proposed.grade && !note)
+    return [{ path: 'note', message: `The findings speak for ${proposed.grade}. For ${grade}, say why in the note.` }];
+  return [];
+}
