@@ -12,7 +12,14 @@ const request = (text: string, extra: object = {}) => ({ fileName: 'list.csv', c
 const preview = async (text: string, extra: object = {}) =>
   (await server.http.post('/api/v1/gear/import/preview').send(request(text, extra)).expect(200)).body;
 const tag = () => `I-${randomUUID().slice(0, 8)}`;
-type Row = { row: number; outcome: string; faults: { column: string; message: string }[]; changes: string[]; understood: string[] };
+type Row = {
+  row: number;
+  tag?: string;
+  outcome: string;
+  faults: { column: string; message: string }[];
+  changes: string[];
+  understood: string[];
+};
 
 describe('bringing a register in', () => {
   it('takes a messy spreadsheet: BOM, semicolons, decimal commas, quoted newlines, units in headings, an empty row', async () => {
