@@ -17,6 +17,13 @@ const PeoplePage = lazy(async () => ({ default: (await import('./team/PeoplePage
 const PersonPage = lazy(async () => ({ default: (await import('./team/PersonPage.tsx')).PersonPage }));
 const TrailPage = lazy(async () => ({ default: (await import('./team/TrailPage.tsx')).TrailPage }));
 
+const InspectPage = lazy(async () => ({ default: (await import('./inspections/InspectPage.tsx')).InspectPage }));
+const BenchPage = lazy(async () => ({ default: (await import('./inspections/BenchPage.tsx')).BenchPage }));
+const BenchSummary = lazy(async () => ({ default: (await import('./inspections/BenchSummary.tsx')).BenchSummary }));
+const InspectionPage = lazy(async () => ({ default: (await import('./inspections/InspectionPage.tsx')).InspectionPage }));
+const DuePage = lazy(async () => ({ default: (await import('./inspections/DuePage.tsx')).DuePage }));
+const DefectsPage = lazy(async () => ({ default: (await import('./inspections/DefectsPage.tsx')).DefectsPage }));
+
 export function App() {
   return (
     <BrowserRouter>
@@ -34,6 +41,12 @@ export function App() {
               <Route path="plans" element={<PlanListPage />} />
               <Route path="plans/new" element={<NewPlanPage />} />
               <Route path="plans/:planId" element={<PlannerPage />} />
+              <Route path="inspect" element={<InspectPage />} />
+              <Route path="inspect/:roundId" element={<BenchPage />} />
+              <Route path="inspect/:roundId/summary" element={<BenchSummary />} />
+              <Route path="inspections/:inspectionId" element={<InspectionPage />} />
+              <Route path="due" element={<DuePage />} />
+              <Route path="defects" element={<DefectsPage />} />
               <Route path="people" element={<PeoplePage />} />
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />

@@ -2,6 +2,7 @@ import { Dialog, DialogPanel } from '@headlessui/react';
 import { useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
+import { useOutbox } from '../inspections/use-outbox.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useLiveEvents } from '../shell/use-live-events.ts';
 import { SignInForm } from './SignInForm.tsx';
@@ -15,6 +16,7 @@ export function SignedIn() {
     if (signedIn) setEntered(true);
   }, [signedIn]);
   useLiveEvents(signedIn);
+  useOutbox(signedIn);
   if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : 'Loading…'}</div>;
   if (!signedIn && !entered) return <SignInForm session={data} />;
   return (

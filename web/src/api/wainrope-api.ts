@@ -5,6 +5,8 @@ import { generatedApi } from './generated/wainrope-api.ts';
 
 /** Another person sees another world. */
 const forEverything = [...tagTypes];
+/** What happens to a piece is seen in the register, in plans and in kits. */
+const afterCare = ['Inspection', 'Gear', 'Plan', 'Kit', 'Audit', 'People'] as const;
 
 const PAGE = 1000;
 
@@ -49,6 +51,18 @@ export const wainropeApi = generatedApi
       addPractice: { invalidatesTags: ['People'] },
       listAudit: { providesTags: ['Audit'] },
       listAuditOf: { providesTags: ['Audit'] },
+      listSheets: { providesTags: ['Template'] },
+      saveSheet: { invalidatesTags: ['Template', 'Audit'] },
+      listInspections: { providesTags: ['Inspection'] },
+      getInspection: { providesTags: ['Inspection'] },
+      addInspection: { invalidatesTags: afterCare },
+      getCare: { providesTags: ['Inspection'] },
+      quarantine: { invalidatesTags: afterCare },
+      retire: { invalidatesTags: afterCare },
+      addExposure: { invalidatesTags: afterCare },
+      listDefects: { providesTags: ['Inspection'] },
+      closeDefect: { invalidatesTags: ['Inspection', 'Audit'] },
+      addPhoto: { invalidatesTags: ['Inspection'] },
       getGear: { providesTags: ['Gear'] },
       createGear: { invalidatesTags: ['Gear', 'Audit'] },
       changeGear: { invalidatesTags: ['Gear', 'Plan', 'Audit'] },
@@ -90,6 +104,16 @@ export const {
   useAddPracticeMutation,
   useListAuditQuery,
   useListAuditOfQuery,
+  useListSheetsQuery,
+  useGetInspectionQuery,
+  useAddInspectionMutation,
+  useGetCareQuery,
+  useQuarantineMutation,
+  useRetireMutation,
+  useAddExposureMutation,
+  useListDefectsQuery,
+  useCloseDefectMutation,
+  useAddPhotoMutation,
   useGetTeamQuery,
   useWholeRegisterQuery,
   useGetGearQuery,

@@ -58,7 +58,7 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
           <MarkFields control={control} register={register} decimal={decimal} kind={kind} faults={faults} />
           {kind && <AttributeFields kind={kind} register={register} faults={faults} />}
         </div>
-        <WhereaboutsFields register={register} faults={faults} team={team} />
+        <WhereaboutsFields register={register} faults={faults} team={team} existing={before !== undefined} />
       </div>
     </form>
   );
@@ -95,12 +95,18 @@ function IdentityFields({ register, faults, kind }: FieldsProps & { readonly kin
 }
 
 /** State, owner, place and dates. */
-function WhereaboutsFields({ register, faults, team }: FieldsProps & { readonly team: ReturnType<typeof useTeam>['team'] }) {
+interface WhereaboutsProps extends FieldsProps {
+  readonly team: ReturnType<typeof useTeam>['team'];
+  /** The state of a piece that is in the register changes by inspection, quarantine or retiring only. */
+  readonly existing: boolean;
+}
+
+function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProps) {
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-2 gap-3">
-        <Labelled label="State">
-          <select {...register('state')}>
+        <Labelled label="State" fault={faults.state}>
+          <select {...register('state')} disabled={existing}>
             {gearStates.map((state) => (
               <option key={state} value={state}>
                 {stateWords[state]}

@@ -26,6 +26,7 @@ import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { TrailList } from '../team/TrailList.tsx';
+import { CareSection } from './CareSection.tsx';
 import { stateWords } from './gear-words.ts';
 import { useTeam } from './use-register.ts';
 
@@ -90,6 +91,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
           <Attributes gear={gear} />
         </div>
       </div>
+      <CareSection gear={gear} today={team?.today ?? ''} />
       <History gearId={gear.gearId} />
     </>
   );

@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 
 const PLACES = [
   { to: '/gear', label: 'Gear' },
+  { to: '/inspect', label: 'Inspect' },
   { to: '/plans', label: 'Plan' },
   { to: '/people', label: 'Team' },
 ];

@@ -1,0 +1,19 @@
+import { type DueTime, dueTime } from '@wainrope/core';
+import type { RegisterPiece } from './use-register.ts';
+
+export interface PieceDue {
+  /** `never`: has not been inspected on record; `none`: no day is set. */
+  readonly time: DueTime | 'never' | 'none';
+  readonly on?: string;
+  readonly why: string;
+}
+
+/** When a piece wants inspecting, and why then. */
+export function dueOf({ gear }: Pick<RegisterPiece, 'gear'>, today: string): PieceDue {
+  const { inspection, overloadsSinceInspection } = gear;
+  if (overloadsSinceInspection > 0) return { time: 'overdue', on: today, why: 'overloaded since it was last inspected' };
+  if (!inspection) return { time: 'never', why: 'never inspected on record' };
+  if (inspection.nextDue === undefined) return { time: 'none', why: 'no day set' };
+  const why = inspection.shortenedBy ? `brought forward by ${inspection.shortenedBy}` : 'by the calendar';
+  return { time: dueTime(inspection.nextDue, today), on: inspection.nextDue, why };
+}

@@ -1,0 +1,368 @@
+import { type GearView, isUseCheck } from '@wainrope/contract';
+import { gearClasses, grades } from '@wainrope/core';
+import { useEffect } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useGetCareQuery } from '../api/wainrope-api.ts';
+import { useRegister } from '../gear/use-register.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { Tag } from '../shell/Tag.tsx';
+import { type BenchDraft, type BenchRound, benchStore } from './bench-store.ts';
+import { type DraftOutcome, draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
+import { kindWords } from './inspection-words.ts';
+import { MeasureRow } from './MeasureRow.tsx';
+import { PhotoStrip } from './PhotoStrip.tsx';
+import { PointRow } from './PointRow.tsx';
+import { TagEntry } from './TagEntry.tsx';
+import { useDraft, useRound } from './use-bench.ts';
+import { type SheetInForce, useSheets } from './use-sheets.ts';
+
+/** At the bench: piece after piece through a round. */
+export function BenchPage() {
+  const { roundId = '' } = useParams();
+  const { round, drafts } = useRound(roundId);
+  const { pieces, team, error, refetch } = useRegister();
+  const { sheets, error: sheetError } = useSheets();
+  const [params, setParams] = useSearchParams();
+  const navigate = useNavigate();
+  if (round === null)
+    return (
+      <div className="p-5">
+        <h1 className="text-2xl">This round is not on this device</h1>
+        <p>It was put away, or begun on another one.</p>
+        <Link className="action mt-3" to="/inspect">
+          Begin a round
+        </Link>
+      </div>
+    );
+  if (error || sheetError) return <ProblemNote error={error ?? sheetError} retry={refetch} />;
+  if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
+  const gearOf = new Map(pieces.map(({ gear }) => [gear.gearId, gear]));
+  const done = new Set(drafts.filter(({ status }) => status === 'queued' || status === 'sent').map(({ gearId }) => gearId));
+  const order = round.gearIds.filter((id) => gearOf.has(id));
+  const current = order.find((id) => id === params.get('at')) ?? order.find((id) => !done.has(id)) ?? order[0];
+  const piece = gearOf.get(current ?? '');
+  const inForce = piece && sheets.get(piece.kind);
+  const goTo = (gearId: string) => setParams({ at: gearId }, { replace: true });
+  const next = (after: string) => {
+    const rest = [...order.slice(order.indexOf(after) + 1), ...order.slice(0, order.indexOf(after))];
+    const open = rest.find((id) => !done.has(id));
+    if (open) goTo(open);
+    else navigate(`/inspect/${roundId}/summary`);
+    window.scrollTo(0, 0);
+  };
+  const openTag = (code: string): string | undefined => {
+    const found = pieces.find(({ gear }) => gear.tag.toLowerCase() === code.toLowerCase());
+    if (!found) return `No piece has the tag ${code}.`;
+    if (!order.includes(found.gear.gearId)) benchStore.rounds.update(roundId, { gearIds: [...round.gearIds, found.gear.gearId] });
+    goTo(found.gear.gearId);
+    return undefined;
+  };
+  const simulated =
+    team.demo === undefined ? undefined : gearOf.get(order.find((id) => !done.has(id) && id !== current) ?? order[0] ?? '')?.tag;
+  return (
+    <div className="mx-auto w-full max-w-[980px] px-3 pb-28 sm:px-5">
+      <div className="grid items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3 sm:grid-cols-[1fr_1fr]">
+        <div>
+          <Link className="underline" to="/inspect">
+            Inspect
+          </Link>
+          <p className="font-head text-2xl font-semibold">
+            {round.title}, {kindWords[round.kind].toLowerCase()}
+          </p>
+          <p aria-live="polite" className="text-quiet" data-progress>
+            {done.size} of {order.length} confirmed
+          </p>
+        </div>
+        <TagEntry label="Tag of a piece" entered={openTag} simulated={simulated} />
+      </div>
+      <ol aria-label="Pieces of this round" className="flex flex-wrap gap-1.5 border-b border-rule py-2">
+        {order.map((id) => (
+          <li key={id}>
+            <button
+              type="button"
+              aria-current={id === current ? 'step' : undefined}
+              aria-label={`${gearOf.get(id)?.tag}${done.has(id) ? ', confirmed' : ''}`}
+              onClick={() => goTo(id)}
+              className={`min-h-9 px-0.5 ${id === current ? 'border-b-4 border-rope' : ''} ${done.has(id) ? 'line-through decoration-2' : ''}`}
+            >
+              <Tag code={gearOf.get(id)?.tag ?? ''} />
+            </button>
+          </li>
+        ))}
+      </ol>
+      {piece && inForce && (
+        <Bench
+          key={piece.gearId}
+          parts={{ round, piece, inForce, today: team.today }}
+          existing={drafts.find(({ gearId }) => gearId === piece.gearId)}
+          decimal={team.decimalMark}
+          next={() => next(piece.gearId)}
+        />
+      )}
+    </div>
+  );
+}
+
+interface BenchProps {
+  readonly parts: { readonly round: BenchRound; readonly piece: GearView; readonly inForce: SheetInForce; readonly today: string };
+  readonly existing: BenchDraft | undefined;
+  readonly decimal: '.' | ',';
+  readonly next: () => void;
+}
+
+/** Arrow keys go from point to point; O, W and F answer; A passes what has no answer yet. */
+function useBenchKeys(pass: () => void): void {
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLTextAreaElement ||
+        event.target instanceof HTMLSelectElement
+      )
+        return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const rows = [...document.querySelectorAll<HTMLElement>('[data-point]')];
+      const at = rows.findIndex((row) => row.contains(document.activeElement));
+      const focus = (index: number) => rows[index]?.querySelector<HTMLElement>('button')?.focus();
+      const actions: { readonly [name: string]: () => void } = {
+        ArrowDown: () => focus(Math.min(at + 1, rows.length - 1)),
+        ArrowUp: () => focus(Math.max(at - 1, 0)),
+        a: pass,
+        o: () => rows[at]?.querySelectorAll('button')[0]?.click(),
+        w: () => rows[at]?.querySelectorAll('button')[1]?.click(),
+        f: () => rows[at]?.querySelectorAll('button')[2]?.click(),
+      };
+      const action = actions[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  }, [pass]);
+}
+
+function Bench({ parts, existing, decimal, next }: BenchProps) {
+  const { piece, inForce } = parts;
+  const { sheet } = inForce;
+  const { draft, change } = useDraft(parts, existing);
+  const outcome = draftOutcome(draft, sheet, piece, decimal);
+  const settled = draft.status === 'sent' || draft.status === 'queued';
+  const pass = () => {
+    change(({ points }) => ({ points: { ...Object.fromEntries(sheet.points.map(({ id }) => [id, 'ok' as const])), ...points } }));
+  };
+  useBenchKeys(pass);
+  const confirm = async () => {
+    await change((now) => {
+      const latest = draftOutcome(now, sheet, piece, decimal);
+      return latest.open.length > 0 ? {} : { status: 'queued', request: requestOf(now, sheet, latest) };
+    });
+    next();
+  };
+  const attributes = piece.attributes as { readonly [key: string]: unknown };
+  return (
+    <>
+      <PieceHead piece={piece} />
+      {draft.status === 'refused' && (
+        <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
+          The server did not take it: {draft.problem} Put it right and confirm again.
+        </p>
+      )}
+      {settled ? (
+        <p className="mt-3 border-l-4 border-moss bg-sheet px-4 py-3 text-lg">
+          Confirmed: grade {outcome.grade}. {draft.status === 'queued' ? 'It waits on this device to be sent.' : 'The server has it.'}
+        </p>
+      ) : (
+        <>
+          <div className="flex flex-wrap items-center gap-3 pt-4">
+            <h2 className="text-xl">Look for</h2>
+            <button type="button" className="action min-h-12 text-lg" onClick={pass}>
+              All in order, but for what is answered (A)
+            </button>
+          </div>
+          {sheet.points.map((point) => (
+            <PointRow
+              key={point.id}
+              point={point}
+              answer={draft.points[point.id]}
+              note={draft.notes[point.id] ?? ''}
+              answered={(answer) => change(({ points }) => ({ points: { ...points, [point.id]: answer } }))}
+              noted={(note) => change(({ notes }) => ({ notes: { ...notes, [point.id]: note } }))}
+            />
+          ))}
+          {sheet.measures.length > 0 && <h2 className="pt-5 text-xl">Measure</h2>}
+          {sheet.measures.map((measure) => (
+            <MeasureRow
+              key={measure.id}
+              measure={measure}
+              known={numberOr(measure.newFrom === undefined ? undefined : attributes[measure.newFrom])}
+              typed={draft.measures[measure.id]?.typed ?? ''}
+              typedNew={draft.measures[measure.id]?.typedNew ?? ''}
+              decimal={decimal}
+              changed={(value) => change(({ measures }) => ({ measures: { ...measures, [measure.id]: value } }))}
+            />
+          ))}
+          <CarriedOn piece={piece} draft={draft} change={change} />
+          <PhotoStrip inspectionId={draft.inspectionId} begin={() => change(() => ({}))} />
+          <Closing piece={piece} draft={draft} outcome={outcome} change={change} proposed={proposedDue(draft.on, sheet, outcome.grade)} />
+        </>
+      )}
+      <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-sm:bottom-14">
+        <div className="mx-auto flex max-w-[980px] items-center gap-4 px-3 py-2 sm:px-5">
+          <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
+            {settled ? `Grade ${outcome.grade}` : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
+          </p>
+          {settled ? (
+            <button type="button" className="action-main min-h-12 text-lg" onClick={next}>
+              Next
+            </button>
+          ) : (
+            <button type="button" className="action-main min-h-12 text-lg" disabled={outcome.open.length > 0} onClick={confirm}>
+              {outcome.grade === 'D' ? 'Confirm D: out of use' : isUseCheck(draft.kind) ? 'Confirm: fit' : `Confirm grade ${outcome.grade}`}
+            </button>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+const numberOr = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
+
+function PieceHead({ piece }: { readonly piece: GearView }) {
+  const { data } = useGetCareQuery({ gearId: piece.gearId });
+  const open = (data?.defects ?? []).filter(({ closedOn }) => closedOn === undefined);
+  const { inspection } = piece;
+  return (
+    <div className="pt-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Tag code={piece.tag} large />
+        <h1 className="text-[28px]">{piece.name}</h1>
+        <span className="text-quiet">{gearClasses[piece.kind].label}</span>
+        {piece.state !== 'in-use' && <strong className="bg-rust px-2 py-1 text-on-rust">In quarantine</strong>}
+      </div>
+      <p className="pt-1 text-quiet">
+        {inspection
+          ? `Last: grade ${inspection.grade} on ${inspection.on}${inspection.nextDue ? `, due ${inspection.nextDue}` : ''}.`
+          : 'Never inspected on record.'}
+        {inspection?.shortenedBy && ` Brought forward by ${inspection.shortenedBy}.`}
+        {piece.overloadsSinceInspection > 0 && (
+          <strong className="text-rust"> Overloaded {piece.overloadsSinceInspection} times since.</strong>
+        )}
+      </p>
+      {open.length > 0 && (
+        <ul className="mt-2 border-l-4 border-signal bg-amber-wash px-4 py-2">
+          {open.map(({ defectId, words, openedOn }) => (
+            <li key={defectId}>
+              Open since {openedOn}: {words}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+type Change = ReturnType<typeof useDraft>['change'];
+
+/** What a drum or a stretch rope carries on from use to use. */
+function CarriedOn({ piece, draft, change }: { readonly piece: GearView; readonly draft: BenchDraft; readonly change: Change }) {
+  if (piece.kind === 'winch')
+    return (
+      <Labelled label="How the line lies on the drum now">
+        <select
+          value={draft.spoolState}
+          onChange={(event) => change(() => ({ spoolState: event.target.value as BenchDraft['spoolState'] }))}
+        >
+          <option value="">as before</option>
+          <option value="under-tension">spooled under tension</option>
+          <option value="slack">spooled slack</option>
+          <option value="stacked">stacked to a side</option>
+        </select>
+      </Labelled>
+    );
+  if (piece.kind !== 'stretch-rope') return null;
+  const { pullsUsed, pullsAllowed } = piece.attributes as { readonly pullsUsed?: number; readonly pullsAllowed?: number };
+  return (
+    <Labelled label={`Pulls used in all${pullsAllowed === undefined ? '' : `, of ${pullsAllowed} allowed`}`}>
+      <input
+        inputMode="numeric"
+        placeholder={pullsUsed === undefined ? '' : String(pullsUsed)}
+        value={draft.pullsUsed}
+        onChange={(event) => change(() => ({ pullsUsed: event.target.value }))}
+      />
+    </Labelled>
+  );
+}
+
+interface ClosingProps {
+  readonly piece: GearView;
+  readonly draft: BenchDraft;
+  readonly outcome: DraftOutcome;
+  readonly change: Change;
+  readonly proposed: string;
+}
+
+/** Grade, next day, remark: what the person answers for. */
+function Closing({ piece, draft, outcome, change, proposed }: ClosingProps) {
+  const check = isUseCheck(draft.kind);
+  const fails = outcome.proposed.grade === 'D';
+  return (
+    <section className="pt-5">
+      {!check && (
+        <>
+          <h2 className="text-xl">Grade</h2>
+          <div className="flex flex-wrap gap-2 pt-2">
+            {grades.map((grade) => (
+              <button
+                key={grade}
+                type="button"
+                aria-pressed={outcome.grade === grade}
+                disabled={fails && grade !== 'D'}
+                onClick={() => change(() => ({ grade }))}
+                className={`min-h-14 min-w-16 border-[1.5px] font-head text-3xl disabled:opacity-40 ${outcome.grade === grade ? (grade === 'D' ? 'border-rust bg-rust text-on-rust' : 'border-moss bg-moss text-sheet') : 'border-quiet bg-sheet'}`}
+              >
+                {grade}
+              </button>
+            ))}
+          </div>
+        </>
+      )}
+      {outcome.proposed.reasons.length > 0 && (
+        <ul className="pt-2">
+          {outcome.proposed.reasons.map(({ id, grade, words }) => (
+            <li key={id}>
+              {words}: speaks for {grade}
+            </li>
+          ))}
+        </ul>
+      )}
+      {outcome.grade === 'D' && (
+        <p className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
+          {piece.tag} goes into quarantine the moment this is confirmed, everywhere; plans that use it turn out of date.
+        </p>
+      )}
+      <div className="grid gap-3 pt-3 sm:grid-cols-2">
+        {!check && outcome.grade !== 'D' && (
+          <Labelled label="Next inspection">
+            <input type="date" value={draft.nextDue || proposed} onChange={(event) => change(() => ({ nextDue: event.target.value }))} />
+          </Labelled>
+        )}
+        <Labelled label="Remark">
+          <input maxLength={2000} value={draft.note} onChange={(event) => change(() => ({ note: event.target.value }))} />
+        </Labelled>
+      </div>
+      {!check && piece.state === 'quarantined' && outcome.grade !== 'D' && (
+        <label className="mt-3 flex items-center gap-3 text-lg">
+          <input
+            type="checkbox"
+            checked={draft.returnsToUse}
+            onChange={(event) => change(() => ({ returnsToUse: event.target.checked }))}
+          />
+          Return it to use
+        </label>
+      )}
+    </section>
+  );
+}

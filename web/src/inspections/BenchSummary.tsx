@@ -1,0 +1,105 @@
+import { isUseCheck } from '@wainrope/contract';
+import { Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { usePerson } from '../access/use-session.ts';
+import { useRegister } from '../gear/use-register.ts';
+import { Tag } from '../shell/Tag.tsx';
+import type { BenchDraft } from './bench-store.ts';
+import { draftOutcome } from './draft-outcome.ts';
+import { kindWords } from './inspection-words.ts';
+import { useRound } from './use-bench.ts';
+import { type SheetInForce, useSheets } from './use-sheets.ts';
+
+const statusWords: { readonly [S in BenchDraft['status']]: string } = {
+  draft: 'begun, not confirmed',
+  queued: 'waits to be sent',
+  sent: '',
+  refused: 'refused',
+};
+
+/** What a round came to, to read and to print for the shed's wall. */
+export function BenchSummary() {
+  const { roundId = '' } = useParams();
+  const { round, drafts } = useRound(roundId);
+  const { pieces, team } = useRegister();
+  const { sheets } = useSheets();
+  const person = usePerson();
+  if (round === null) return <p className="p-5">This round is not on this device.</p>;
+  if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
+  const rows = round.gearIds.flatMap((gearId) => {
+    const gear = pieces.find((entry) => entry.gear.gearId === gearId)?.gear;
+    const inForce = gear && sheets.get(gear.kind);
+    const draft = drafts.find((entry) => entry.gearId === gearId);
+    if (!gear || !inForce) return [];
+    return [{ gear, draft, result: draft && resultOf(draft, inForce, gear, team.decimalMark) }];
+  });
+  const failed = rows.filter(({ result, draft }) => result?.grade === 'D' && draft?.status !== 'draft').length;
+  const confirmed = drafts.filter(({ status }) => status === 'sent' || status === 'queued').length;
+  return (
+    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+      <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
+        <h1 className="text-[28px]">
+          {round.title}: {kindWords[round.kind].toLowerCase()}
+        </h1>
+        <div className="no-print ml-auto flex gap-2">
+          <button type="button" className="action" onClick={() => window.print()}>
+            <Printer size={17} aria-hidden="true" /> Print
+          </button>
+          <Link className="action" to={`/inspect/${roundId}`}>
+            Back to the bench
+          </Link>
+          <Link className="action-main" to="/">
+            Done
+          </Link>
+        </div>
+      </div>
+      <p className="pt-3 text-lg">
+        {confirmed} of {rows.length} pieces confirmed on {team.today} by {person?.name}.{' '}
+        {failed > 0 ? <strong className="text-rust">{failed} out of use.</strong> : 'None failed.'}
+      </p>
+      <table className="mt-3 w-full border-collapse text-left">
+        <thead>
+          <tr className="border-b-2 border-ink">
+            <th className="py-1 pr-3">Tag</th>
+            <th className="pr-3">Piece</th>
+            <th className="pr-3">{isUseCheck(round.kind) ? 'Fit' : 'Grade'}</th>
+            <th className="pr-3">Found</th>
+            <th>Next</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ gear, draft, result }) => (
+            <tr key={gear.gearId} className="border-b border-rule align-top">
+              <td className="py-1.5 pr-3">
+                <Tag code={gear.tag} />
+              </td>
+              <td className="pr-3">{gear.name}</td>
+              <td className={`pr-3 font-semibold ${result?.grade === 'D' ? 'text-rust' : ''}`}>
+                {result && draft?.status !== 'draft' ? gradeWords(result.grade, isUseCheck(round.kind)) : '–'}
+              </td>
+              <td className="pr-3">
+                {result?.found.join('; ')} {draft?.note}
+                {draft && statusWords[draft.status] && <span className="block text-quiet">{statusWords[draft.status]}</span>}
+                {draft?.problem && draft.status === 'refused' && <span className="block text-rust">{draft.problem}</span>}
+                {!draft && <span className="text-quiet">not looked at</span>}
+              </td>
+              <td className="whitespace-nowrap">{result?.next}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="hidden pt-10 print:block">Signature ______________________________ Date ______________</p>
+      <p className="pt-4 text-[15px] text-quiet">
+        An inspection by these sheets is the team’s own. The maker’s instructions and limits win over every figure here.
+      </p>
+    </div>
+  );
+}
+
+const gradeWords = (grade: string, check: boolean): string => (check ? (grade === 'D' ? 'no' : 'yes') : grade);
+
+function resultOf(draft: BenchDraft, { sheet }: SheetInForce, gear: Parameters<typeof draftOutcome>[2], decimal: '.' | ',') {
+  const { grade, proposed } = draftOutcome(draft, sheet, gear, decimal);
+  const request = draft.request as { readonly nextDue?: string } | undefined;
+  return { grade, found: proposed.reasons.map(({ words }) => words), next: request?.nextDue ?? '' };
+}

@@ -1,0 +1,138 @@
+import { inspectionKinds, isUseCheck } from '@wainrope/contract';
+import { gearClasses, gearClassNames } from '@wainrope/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useMay, usePerson } from '../access/use-session.ts';
+import { dueOf } from '../gear/due-of.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { moment } from '../shell/days.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import type { BenchRound } from './bench-store.ts';
+import { InspectTabs } from './InspectTabs.tsx';
+import { kindWords } from './inspection-words.ts';
+import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-rounds.ts';
+
+/** What a round takes in: `due`, `quarantined`, `kit:…`, `class:…`, or one tag after another. */
+function piecesOf(choice: string, pieces: readonly RegisterPiece[], today: string): readonly RegisterPiece[] {
+  const [what, which = ''] = choice.split(':');
+  const usable = pieces.filter(({ gear }) => gear.state !== 'retired');
+  if (what === 'due') return usable.filter((piece) => ['overdue', 'never', 'this-week'].includes(dueOf(piece, today).time));
+  if (what === 'quarantined') return usable.filter(({ gear }) => gear.state === 'quarantined');
+  if (what === 'kit') return usable.filter(({ gear }) => gear.kitId === which);
+  if (what === 'piece') return usable.filter(({ gear }) => gear.gearId === which);
+  return usable.filter(({ gear }) => gear.kind === which);
+}
+
+export function InspectPage() {
+  const { pieces, team, error, refetch } = useRegister();
+  const rounds = useRounds();
+  const [params, setParams] = useSearchParams();
+  const person = usePerson();
+  const may = useMay();
+  const navigate = useNavigate();
+  const kinds = inspectionKinds.filter(
+    (kind): kind is BenchRound['kind'] => kind !== 'on-record' && (may('inspection.full') || isUseCheck(kind)),
+  );
+  const [kind, setKind] = useState<BenchRound['kind']>();
+  const chosenKind = kind ?? kinds.find((entry) => entry === params.get('kind')) ?? (may('inspection.full') ? 'calendar' : 'after-use');
+  const choice = params.get('of') ?? 'due';
+  const today = team?.today ?? '';
+  const chosen = useMemo(() => (pieces ? piecesOf(choice, pieces, today) : []), [pieces, choice, today]);
+  const options = useMemo(() => choices(pieces ?? [], team?.kits ?? []), [pieces, team]);
+  const title = choice.startsWith('piece:')
+    ? `${chosen[0]?.gear.tag ?? ''}`
+    : (options.find(([value]) => value === choice)?.[1] ?? 'All due');
+  const begin = async () => {
+    const gearIds = chosen.map(({ gear }) => gear.gearId);
+    navigate(`/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person?.personId ?? '' })}`);
+  };
+  return (
+    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+      <InspectTabs title="Inspect" />
+      <ProblemNote error={error} retry={refetch} />
+      {rounds && rounds.length > 0 && <OpenRounds rounds={rounds} />}
+      {may('inspection.use-check') && (
+        <section className="pt-5">
+          <h2 className="stitched pb-1.5 text-xl">Begin at the bench</h2>
+          <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
+            <Labelled label="Which pieces">
+              <select value={choice} onChange={(event) => setParams({ of: event.target.value }, { replace: true })}>
+                {choice.startsWith('piece:') && <option value={choice}>{title}</option>}
+                {options.map(([value, label]) => (
+                  <option key={value} value={value}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+            <Labelled label="What kind">
+              <select value={chosenKind} onChange={(event) => setKind(event.target.value as BenchRound['kind'])}>
+                {kinds.map((entry) => (
+                  <option key={entry} value={entry}>
+                    {kindWords[entry]}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+            <button type="button" className="action-main min-h-11 justify-center text-lg" disabled={chosen.length === 0} onClick={begin}>
+              Begin: {chosen.length} {chosen.length === 1 ? 'piece' : 'pieces'}
+            </button>
+          </div>
+          {pieces && chosen.length === 0 && (
+            <p className="pt-3 text-quiet">Nothing here wants inspecting. Choose a kit or a class instead.</p>
+          )}
+          <p className="pt-3 text-[15px] text-quiet">
+            Every tap is kept on this device at once. Without a signal you can go on; it is sent when there is one.
+          </p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function choices(
+  pieces: readonly RegisterPiece[],
+  kits: readonly { readonly kitId: string; readonly name: string }[],
+): readonly (readonly [string, string])[] {
+  const kinds = gearClassNames.filter((name) => pieces.some(({ gear }) => gear.kind === name));
+  return [
+    ['due', 'All due this week or overdue'],
+    ['quarantined', 'All in quarantine'],
+    ...kits.map(({ kitId, name }) => [`kit:${kitId}`, `Kit: ${name}`] as const),
+    ...kinds.map((name) => [`class:${name}`, gearClasses[name].plural] as const),
+  ];
+}
+
+function OpenRounds({ rounds }: { readonly rounds: readonly RoundProgress[] }) {
+  return (
+    <section className="pt-4">
+      <h2 className="stitched pb-1.5 text-xl">On this device</h2>
+      <ul>
+        {rounds.map(({ round, confirmed, waiting, refused }) => (
+          <li key={round.roundId} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
+            <span>
+              <strong>{round.title}</strong>, {kindWords[round.kind].toLowerCase()}
+              <span className="block text-[15px] text-quiet">
+                begun {moment(round.begunAt)}; {confirmed} of {round.gearIds.length} confirmed
+                {waiting > 0 && `, ${waiting} waiting to be sent`}
+                {refused > 0 && <span className="text-rust">, {refused} refused</span>}
+              </span>
+            </span>
+            <span className="ml-auto flex gap-2">
+              <button type="button" className="action" disabled={waiting > 0} onClick={() => putRoundAway(round.roundId)}>
+                Put away
+              </button>
+              <Link className="action" to={`/inspect/${round.roundId}/summary`}>
+                Summary
+              </Link>
+              <Link className="action-main" to={`/inspect/${round.roundId}`}>
+                Go on
+              </Link>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,110 @@
+import type { InspectionView } from '@wainrope/contract';
+import type { InspectionAnswers, InspectionSheet } from '@wainrope/core';
+import { Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { useGetInspectionQuery } from '../api/wainrope-api.ts';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { Tag } from '../shell/Tag.tsx';
+import { answerWords, kindWords } from './inspection-words.ts';
+
+/** One inspection as it was made, with the sheet it was made by. */
+export function InspectionPage() {
+  const { inspectionId = '' } = useParams();
+  const { data, error, refetch } = useGetInspectionQuery({ inspectionId });
+  const view = data as InspectionView | undefined;
+  return (
+    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+      <ProblemNote error={error} retry={refetch} />
+      {view && <Record view={view} />}
+    </div>
+  );
+}
+
+function Record({ view }: { readonly view: InspectionView }) {
+  const sheet = view.sheet as InspectionSheet | undefined;
+  const answers = view.answers as InspectionAnswers | undefined;
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
+        <Link to={`/gear/${view.gearId}`}>
+          <Tag code={view.tag} large />
+        </Link>
+        <h1 className="text-[28px]">{view.name}</h1>
+        <button type="button" className="action no-print ml-auto" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden="true" /> Print
+        </button>
+      </div>
+      <p className="pt-3 text-lg">
+        {kindWords[view.kind]}, on {view.on}, by {view.by}.{' '}
+        {view.grade ? (
+          <strong>
+            Grade {view.grade}
+            {view.proposedGrade && view.proposedGrade !== view.grade && ` (the findings spoke for ${view.proposedGrade})`}.
+          </strong>
+        ) : (
+          'Checked and found fit; grade and due day stayed as they were.'
+        )}{' '}
+        {view.nextDue && `Next due ${view.nextDue}.`}
+      </p>
+      {view.note && <p className="pt-1">“{view.note}”</p>}
+      {view.corrects && (
+        <p className="pt-1 text-amber-ink">
+          Corrects{' '}
+          <Link className="underline" to={`/inspections/${view.corrects}`}>
+            an earlier inspection
+          </Link>
+          .
+        </p>
+      )}
+      {sheet && answers && (
+        <table className="mt-4 w-full border-collapse text-left">
+          <tbody>
+            {sheet.points.map(({ id, look }) => (
+              <tr key={id} className="border-b border-rule align-top">
+                <td className="py-1 pr-3">{look}</td>
+                <td className={`pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
+                  {answerWords[answers.points[id] ?? 'ok']}
+                </td>
+                <td className="text-quiet">{answers.notes[id]}</td>
+              </tr>
+            ))}
+            {sheet.measures.map(({ id, label, quantity }) => {
+              const taken = answers.measures[id];
+              return (
+                <tr key={id} className="border-b border-rule align-top">
+                  <td className="py-1 pr-3">{label}</td>
+                  <td className="pr-3 font-mono whitespace-nowrap">{taken ? measuredWords(quantity, taken.value) : 'not measured'}</td>
+                  <td />
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      <div className="flex flex-wrap gap-3 pt-4">
+        {view.photoIds.map((photoId, index) => (
+          <a key={photoId} href={`/api/v1/photos/${photoId}`} target="_blank" rel="noreferrer">
+            <img
+              src={`/api/v1/photos/${photoId}/thumbnail`}
+              alt={`${view.tag}, what was found, ${index + 1}`}
+              className="h-32 border border-rule"
+            />
+          </a>
+        ))}
+      </div>
+      <p className="pt-4 text-[15px] text-quiet">
+        {view.sheet
+          ? `Made by ${view.sheetVersion === 0 ? 'the standard sheet' : `version ${view.sheetVersion} of the team’s sheet`}.`
+          : 'Taken over without its findings.'}
+      </p>
+    </>
+  );
+}
+
+function measuredWords(quantity: InspectionSheet['measures'][number]['quantity'], value: number): string {
+  const rounded = (factor: number) => String(Math.round(value * factor * 100) / 100);
+  if (quantity === 'length') return `${rounded(1)} m`;
+  if (quantity === 'small-length') return `${rounded(1000)} mm`;
+  if (quantity === 'share') return `${rounded(100)} %`;
+  return quantity === 'angle-deg' ? `${rounded(1)}°` : rounded(1);
+}

@@ -1,0 +1,64 @@
+import type { InspectionKind } from '@wainrope/contract';
+import type { Grade, PointAnswer } from '@wainrope/core';
+import { Dexie, type EntityTable } from 'dexie';
+
+/** A round of inspections begun on this device. */
+export interface BenchRound {
+  readonly roundId: string;
+  readonly title: string;
+  readonly kind: Exclude<InspectionKind, 'on-record'>;
+  /** In the order in which they are worked through. */
+  readonly gearIds: readonly string[];
+  readonly begunAt: string;
+  readonly personId: string;
+}
+
+/** `draft`: being worked on; `queued`: confirmed, waiting for the server; `sent`: the server has it; `refused`: the server says why not. */
+export type DraftStatus = 'draft' | 'queued' | 'sent' | 'refused';
+
+/** One piece's inspection as it stands on this device: every tap is here before it is anywhere else. */
+export interface BenchDraft {
+  readonly inspectionId: string;
+  readonly roundId: string;
+  readonly gearId: string;
+  readonly kind: BenchRound['kind'];
+  readonly on: string;
+  readonly sheetVersion: number;
+  readonly points: { readonly [id: string]: PointAnswer };
+  /** As typed, with its unit; read when it is confirmed. */
+  readonly measures: { readonly [id: string]: { readonly typed: string; readonly typedNew: string } };
+  readonly notes: { readonly [id: string]: string };
+  readonly grade?: Grade;
+  readonly nextDue: string;
+  readonly note: string;
+  readonly returnsToUse: boolean;
+  readonly spoolState: '' | 'under-tension' | 'slack' | 'stacked';
+  readonly pullsUsed: string;
+  readonly status: DraftStatus;
+  /** The request as it is sent, made when the person confirmed. */
+  readonly request?: object;
+  readonly problem?: string;
+  readonly changedAt: number;
+}
+
+export interface BenchPhoto {
+  readonly photoId: string;
+  readonly inspectionId: string;
+  readonly contentBase64: string;
+  readonly thumbnailBase64: string;
+  readonly status: 'kept' | 'sent' | 'refused';
+}
+
+class BenchDatabase extends Dexie {
+  rounds!: EntityTable<BenchRound, 'roundId'>;
+  drafts!: EntityTable<BenchDraft, 'inspectionId'>;
+  photos!: EntityTable<BenchPhoto, 'photoId'>;
+
+  constructor() {
+    super('wainrope-bench');
+    this.version(1).stores({ rounds: 'roundId', drafts: 'inspectionId, roundId, status', photos: 'photoId, inspectionId, status' });
+  }
+}
+
+/** What is on this device; it outlives a closed tab, a crash and a lost connection. */
+export const benchStore = new BenchDatabase();

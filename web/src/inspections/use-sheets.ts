@@ -1,0 +1,19 @@
+import type { SheetList, SheetView } from '@wainrope/contract';
+import type { GearClass, InspectionSheet } from '@wainrope/core';
+import { useMemo } from 'react';
+import { useListSheetsQuery } from '../api/wainrope-api.ts';
+
+export interface SheetInForce {
+  readonly version: number;
+  readonly sheet: InspectionSheet;
+}
+
+/** The sheets in force, by class. */
+export function useSheets() {
+  const { data, error, refetch } = useListSheetsQuery();
+  const sheets = useMemo(() => {
+    const items = (data as SheetList | undefined)?.items as readonly SheetView[] | undefined;
+    return items && new Map(items.map(({ kind, version, sheet }) => [kind, { version, sheet: sheet as InspectionSheet }]));
+  }, [data]);
+  return { sheets: sheets as ReadonlyMap<GearClass, SheetInForce> | undefined, error, refetch };
+}
