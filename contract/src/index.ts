@@ -39,6 +39,7 @@ export {
   MarkInput,
   MarkReading,
   MarkView,
+  PieceAway,
 } from './gear/gear.dto.ts';
 export { attributeFaults, gearFactsOf } from './gear/gear-facts-of.ts';
 export {
@@ -78,9 +79,26 @@ export {
   StateChangeView,
   THUMBNAIL_MAX_BYTES,
 } from './inspections/inspection.dto.ts';
+export {
+  type HolderKind,
+  holderKinds,
+  KitChange,
+  KitContents,
+  KitCreate,
+  KitDetail,
+  KitList,
+  OutingClose,
+  OutingCreate,
+  OutingList,
+  OutingPiece,
+  OutingPieces,
+  OutingView,
+  WantedView,
+} from './kits/kit.dto.ts';
 export { FreshReport, PlanCreate, PlanList, PlanSave, PlanSummary, PlanView, RigFileView, SavedReport } from './plans/plan.dto.ts';
 export type { Problem } from './problem.ts';
 export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';
 export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegisterRow } from './register/read-row.ts';
 export { writeAttribute, writeRegisterRow } from './register/write-row.ts';
+export { CalendarLink, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';

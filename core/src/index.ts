@@ -58,6 +58,8 @@ export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type R
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
+export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
+export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';

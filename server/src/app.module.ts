@@ -8,6 +8,11 @@ import { ActorResolver } from './actor/actor.resolver.ts';
 import { AuditController } from './audit/audit.controller.ts';
 import { AuditRepository } from './audit/audit.repository.ts';
 import { AuditTrail } from './audit/audit-trail.ts';
+import { BoardController } from './board/board.controller.ts';
+import { BoardService } from './board/board.service.ts';
+import { CalendarController } from './calendar/calendar.controller.ts';
+import { CalendarRepository } from './calendar/calendar.repository.ts';
+import { CalendarService } from './calendar/calendar.service.ts';
 import { Clock } from './clock/clock.ts';
 import { TeamDatabase } from './database/team-database.ts';
 import { EventsController } from './events/events.controller.ts';
@@ -28,6 +33,12 @@ import { PieceCareService } from './inspections/piece-care.service.ts';
 import { SheetController } from './inspections/sheet.controller.ts';
 import { SheetRepository } from './inspections/sheet.repository.ts';
 import { SheetService } from './inspections/sheet.service.ts';
+import { KitController } from './kits/kit.controller.ts';
+import { KitRepository } from './kits/kit.repository.ts';
+import { KitService } from './kits/kit.service.ts';
+import { OutingController } from './outings/outing.controller.ts';
+import { OutingRepository } from './outings/outing.repository.ts';
+import { OutingService } from './outings/outing.service.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
@@ -48,6 +59,10 @@ import { TeamService } from './team/team.service.ts';
     AuditController,
     GearController,
     PieceCareController,
+    KitController,
+    OutingController,
+    BoardController,
+    CalendarController,
     InspectionController,
     DefectController,
     PhotoController,
@@ -75,6 +90,13 @@ import { TeamService } from './team/team.service.ts';
     PieceCareService,
     SheetRepository,
     SheetService,
+    KitRepository,
+    KitService,
+    OutingRepository,
+    OutingService,
+    BoardService,
+    CalendarRepository,
+    CalendarService,
     PlanRepository,
     PlanService,
     { provide: APP_GUARD, useClass: ActorGuard },

@@ -103,6 +103,14 @@ export class GearChange extends GearInput {
   @IsInt() @Min(1) rowVersion!: number;
 }
 
+/** Where a piece is while it is checked out. */
+export class PieceAway {
+  @IsUUID() outingId!: string;
+  @IsString() holder!: string;
+  @IsString() since!: string;
+  @IsOptional() @IsString() dueBackOn?: string;
+}
+
 export class GearView extends GearInput {
   @IsUUID() gearId!: string;
   @IsInt() rowVersion!: number;
@@ -110,6 +118,8 @@ export class GearView extends GearInput {
   @IsInt() factsRevision!: number;
   @IsArray() @ValidateNested({ each: true }) @Type(() => MarkView) declare marks: MarkView[];
   @IsOptional() @ValidateNested() @Type(() => LastInspection) inspection?: LastInspection;
+  /** Checked out and not counted back. */
+  @IsOptional() @ValidateNested() @Type(() => PieceAway) away?: PieceAway;
 }
 
 /** One page of the register, in tag order; `next` continues it. */

@@ -15,6 +15,13 @@ interface NewEntry {
   readonly corrects?: string | undefined;
 }
 
+interface PageQuery extends AuditQuery {
+  readonly limit: number;
+  readonly subjectId?: string;
+  readonly after?: string;
+  readonly exceptPerson?: string;
+}
+
 const CHUNK = 500;
 
 @Injectable()
@@ -47,7 +54,7 @@ export class AuditRepository {
   }
 
   /** Newest first. */
-  async page(trx: TeamTransaction, query: AuditQuery & { readonly limit: number; readonly subjectId?: string }): Promise<AuditEntryView[]> {
+  async page(trx: TeamTransaction, query: PageQuery): Promise<AuditEntryView[]> {
     let rows = trx
       .selectFrom('audit_entry as a')
       .innerJoin('person as p', 'p.person_id', 'a.person_id')
@@ -66,6 +73,8 @@ export class AuditRepository {
     if (query.before !== undefined) rows = rows.where('a.entry_no', '<', String(query.before));
     if (query.kind !== undefined) rows = rows.where('a.subject_kind', '=', query.kind);
     if (query.person !== undefined) rows = rows.where('a.person_id', '=', query.person);
+    if (query.after !== undefined) rows = rows.where('a.entry_no', '>', query.after);
+    if (query.exceptPerson !== undefined) rows = rows.where('a.person_id', '<>', query.exceptPerson);
     if (query.subjectId !== undefined) rows = rows.where('a.subject_id', '=', query.subjectId);
     const found = await rows.orderBy('a.entry_no', 'desc').limit(query.limit).execute();
     return found.map((row) => ({
@@ -96,5 +105,35 @@ export class AuditRepository {
       .limit(1)
       .executeTakeFirst();
     return row?.entry_no;
+  }
+
+  visitOf(trx: TeamTransaction, { personId }: Actor) {
+    return trx.selectFrom('person_visit').select(['seen_entry_no', 'seen_at']).where('person_id', '=', personId).executeTakeFirst();
+  }
+
+  async markSeen(trx: TeamTransaction, { teamId, personId }: Actor, entryNo: number): Promise<void> {
+    const seen = { seen_entry_no: String(entryNo), seen_at: new Date() };
+    await trx
+      .insertInto('person_visit')
+      .values({ team_id: teamId, person_id: personId, ...seen })
+      .onConflict((conflict) => conflict.columns(['team_id', 'person_id']).doUpdateSet(seen))
+      .execute();
+  }
+
+  /** The newest of what others did after an entry, and how much it is in all. */
+  async byOthersSince(
+    trx: TeamTransaction,
+    { personId }: Actor,
+    entryNo: string,
+    limit: number,
+  ): Promise<{ readonly entries: AuditEntryView[]; readonly count: number }> {
+    const { count } = await trx
+      .selectFrom('audit_entry')
+      .select((eb) => eb.fn.countAll<string>().as('count'))
+      .where('entry_no', '>', entryNo)
+      .where('person_id', '<>', personId)
+      .executeTakeFirstOrThrow();
+    const entries = await this.page(trx, { limit, after: entryNo, exceptPerson: personId });
+    return { entries, count: Number(count) };
   }
 }

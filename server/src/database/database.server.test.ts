@@ -28,7 +28,8 @@ describe('the database keeps its own rules', () => {
         .filter(({ relforcerowsecurity }) => !relforcerowsecurity)
         .map(({ relname }) => relname)
         .sort(),
-    ).toEqual(['account', 'invitation', 'kysely_migration', 'kysely_migration_lock', 'membership', 'sign_in_attempt', 'sign_in_session']);
+    ).toEqual(['account',
+      'calendar_link', 'invitation', 'kysely_migration', 'kysely_migration_lock', 'membership', 'sign_in_attempt', 'sign_in_session']);
   });
 
   it('shows nothing without a team, nothing of another team, and takes no row for one', async () => {
@@ -42,9 +43,9 @@ describe('the database keeps its own rules', () => {
     await app.query('begin');
     await app.query(`select set_config('wainrope.team_id', $1, true)`, [other.teamId]);
     const { teamId } = await demoActor(server);
-    await expect(app.query('insert into kit values ($1, $2, $3)', [teamId, randomUUID(), 'smuggled'])).rejects.toThrow(
-      /row-level security/,
-    );
+    await expect(
+      app.query('insert into kit (team_id, kit_id, name) values ($1, $2, $3)', [teamId, randomUUID(), 'smuggled']),
+    ).rejects.toThrow(/row-level security/);
     await app.query('rollback');
   });
 

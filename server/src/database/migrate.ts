@@ -3,9 +3,15 @@ import pg from 'pg';
 import * as registerAndPlans from './migrations/0001-register-and-plans.ts';
 import * as people from './migrations/0002-people.ts';
 import * as inspections from './migrations/0003-inspections.ts';
+import * as kitsAndOutings from './migrations/0004-kits-and-outings.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
-const migrations = { '0001-register-and-plans': registerAndPlans, '0002-people': people, '0003-inspections': inspections };
+const migrations = {
+  '0001-register-and-plans': registerAndPlans,
+  '0002-people': people,
+  '0003-inspections': inspections,
+  '0004-kits-and-outings': kitsAndOutings,
+};
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */
 export async function migrate(ownerUrl: string): Promise<readonly string[]> {

@@ -108,6 +108,56 @@ export interface KitTable {
   team_id: string;
   kit_id: string;
   name: string;
+  terrain: ColumnType<string | null, string | null | undefined, string | null>;
+  vehicle_id: ColumnType<string | null, string | null | undefined, string | null>;
+  note: ColumnType<string | null, string | null | undefined, string | null>;
+  row_version: ColumnType<number, number | undefined, number>;
+}
+
+export interface KitWantedTable {
+  team_id: string;
+  kit_id: string;
+  line_no: number;
+  kind: string;
+  count: number;
+  least_wll_n: number | null;
+}
+
+export interface OutingTable {
+  team_id: string;
+  outing_id: string;
+  name: string;
+  holder_kind: string;
+  holder_person: string | null;
+  holder_vehicle: string | null;
+  holder_name: string | null;
+  out_at: GeneratedAlways<Date>;
+  out_by: string;
+  due_back_on: Day;
+  closed_at: Date | null;
+  closed_by: string | null;
+  missing_note: string | null;
+}
+
+export interface OutingPieceTable {
+  team_id: string;
+  outing_id: string;
+  gear_id: string;
+  out_at: GeneratedAlways<Date>;
+  out_by: string;
+  back_at: Date | null;
+  back_by: string | null;
+  /** Did not come back; the outing was closed with a word about it. */
+  settled: boolean;
+}
+
+/** Outside row-level security, by name: private addresses of due dates. */
+export interface CalendarLinkTable {
+  token_hash: string;
+  team_id: string;
+  person_id: string;
+  made_at: GeneratedAlways<Date>;
+  revoked_at: Date | null;
 }
 
 export interface VehicleTable {
@@ -280,6 +330,10 @@ export interface Database {
   person_visit: PersonVisitTable;
   policy_version: PolicyVersionTable;
   kit: KitTable;
+  kit_wanted: KitWantedTable;
+  outing: OutingTable;
+  outing_piece: OutingPieceTable;
+  calendar_link: CalendarLinkTable;
   vehicle: VehicleTable;
   gear: GearTable;
   gear_mark: GearMarkTable;

@@ -1,4 +1,4 @@
-import type { GearView, MarkView } from '@wainrope/contract';
+import type { GearView, MarkView, PieceAway } from '@wainrope/contract';
 import {
   type GearClass,
   type GearState,
@@ -18,17 +18,18 @@ export type GearRow = Selectable<GearTable>;
 export type MarkRow = Selectable<GearMarkTable>;
 export type InspectionRow = Pick<Selectable<InspectionTable>, 'gear_id' | 'inspected_on' | 'grade' | 'next_due_on' | 'inspector'>;
 
-/** The last inspection that counts, and the day that exposure has brought forward. */
-interface LatestInspection {
+/** The last inspection that counts, the day that exposure has brought forward, and who has the piece. */
+interface Around {
   readonly latest: InspectionRow | undefined;
   readonly due: InspectionDue | undefined;
+  readonly away: PieceAway | undefined;
 }
 
 const given = <K extends string, V>(key: K, value: V | null | undefined) =>
   value === null || value === undefined ? {} : ({ [key]: value } as { [P in K]: V });
 
 /** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
-export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due }: LatestInspection): GearView {
+export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due, away }: Around): GearView {
   return {
     gearId: row.gear_id,
     tag: row.tag,
@@ -57,6 +58,7 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
         ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
       },
     }),
+    ...given('away', away),
     rowVersion: row.row_version,
     factsRevision: row.facts_revision,
   };

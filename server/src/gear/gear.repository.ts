@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { GearView } from '@wainrope/contract';
+import type { GearView, PieceAway } from '@wainrope/contract';
 import { type Exposure, type InspectionDue, inspectionDue, type Mark, readPolicy, type TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
@@ -100,9 +100,43 @@ export class GearRepository {
     const marksOf = groupByGear(marks);
     const inspectionOf = new Map(latest.rows.map((row) => [row.gear_id, row]));
     const dueOf = await this.brought(trx, latest.rows);
+    const awayOf = await this.away(trx, ids);
     return rows.map((row) =>
-      gearView(row, marksOf.get(row.gear_id) ?? [], { latest: inspectionOf.get(row.gear_id), due: dueOf.get(row.gear_id) }),
+      gearView(row, marksOf.get(row.gear_id) ?? [], {
+        latest: inspectionOf.get(row.gear_id),
+        due: dueOf.get(row.gear_id),
+        away: awayOf.get(row.gear_id),
+      }),
     );
+  }
+
+  /** Who has what is checked out. */
+  private async away(trx: TeamTransaction, ids: readonly string[]): Promise<ReadonlyMap<string, PieceAway>> {
+    const rows = await trx
+      .selectFrom('outing_piece as e')
+      .innerJoin('outing as o', 'o.outing_id', 'e.outing_id')
+      .leftJoin('person as p', 'p.person_id', 'o.holder_person')
+      .leftJoin('vehicle as v', 'v.vehicle_id', 'o.holder_vehicle')
+      .select(['e.gear_id', 'o.outing_id', 'e.out_at', 'o.due_back_on', sql<string>`coalesce(p.name, v.name, o.holder_name)`.as('holder')])
+      .where('e.gear_id', '=', sql<string>`any(${ids}::uuid[])`)
+      .where('e.back_at', 'is', null)
+      .where('e.settled', '=', false)
+      .execute();
+    return new Map(
+      rows.map(({ gear_id, outing_id, out_at, due_back_on, holder }) => [
+        gear_id,
+        { outingId: outing_id, holder, since: out_at.toISOString(), ...(due_back_on !== null && { dueBackOn: due_back_on }) },
+      ]),
+    );
+  }
+
+  /** Puts pieces into a kit, or out of any; nothing that is judged changes. */
+  async move(trx: TeamTransaction, actor: Actor, gearIds: readonly string[], kitId: string | null): Promise<void> {
+    await trx
+      .updateTable('gear')
+      .set((eb) => ({ kit_id: kitId, row_version: eb('row_version', '+', 1), changed_by: actor.personId }))
+      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
+      .execute();
   }
 
   /** Due days that exposure since the last inspection has brought forward. */

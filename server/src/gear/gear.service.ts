@@ -150,7 +150,7 @@ const viewed = ({ asWritten, basis, source, settingDecided, readings, confirmedU
 export const gearName = ({ tag, name }: Pick<GearView, 'tag' | 'name'>): string => `${tag} ${name}`;
 
 /** A piece as the trail tells it: marks by their words, no inner numbers. */
-export function told({ gearId: _id, inspection: _inspection, marks, ...piece }: GearView): object {
+export function told({ gearId: _id, inspection: _inspection, away: _away, marks, ...piece }: GearView): object {
   return { ...piece, marks: marks.map(({ asWritten, basis, source }) => `${asWritten} (${basis}, ${source})`) };
 }
 

@@ -5,6 +5,9 @@ import { pinoHttp } from 'pino-http';
 
 export const log: Logger = pino({ level: process.env.WAINROPE_LOG_LEVEL ?? 'info' });
 
+/** The path without its query; a private calendar address without its token. */
+const withoutSecrets = (url: string): string => (url.split('?')[0] ?? '').replace(/(\/calendar\/)[^/]+/, '$1…');
+
 /** Structured request logs with an id that the answer carries too; no bodies, no query values. */
 export const requestLog = pinoHttp({
   logger: log,
@@ -14,7 +17,7 @@ export const requestLog = pinoHttp({
     return id;
   },
   serializers: {
-    req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, path: url.split('?')[0] }),
+    req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, path: withoutSecrets(url) }),
     res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
   },
   customLogLevel: (_request, response) => (response.statusCode >= 500 ? 'error' : 'debug'),

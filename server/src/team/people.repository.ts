@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { HeldPiece, PracticeView } from '@wainrope/contract';
+import type { PracticeView } from '@wainrope/contract';
 import type { Insertable } from 'kysely';
 import type { PersonTable, PracticeTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -38,11 +38,6 @@ export class PeopleRepository {
       seenBy: name,
       ...(note !== null && { note }),
     }));
-  }
-
-  /** Pieces checked out to a person and not yet counted back. */
-  async holds(_trx: TeamTransaction, _personId: string): Promise<HeldPiece[]> {
-    return [];
   }
 
   async inspections(trx: TeamTransaction, personId: string): Promise<number> {

@@ -9,6 +9,7 @@ import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { type FieldFault, invalid, notFound } from '../http/problem.ts';
 import { InspectionRepository } from '../inspections/inspection.repository.ts';
+import { OutingRepository } from '../outings/outing.repository.ts';
 import { PeopleRepository } from './people.repository.ts';
 import { TeamRepository } from './team.repository.ts';
 
@@ -25,6 +26,7 @@ export class PeopleService {
     private readonly audit: AuditTrail,
     private readonly clock: Clock,
     private readonly inspections: InspectionRepository,
+    private readonly outings: OutingRepository,
   ) {}
 
   async list(actor: Actor): Promise<PeopleList> {
@@ -117,7 +119,7 @@ export class PeopleService {
     return {
       person,
       practised: await this.repository.practised(trx, personId),
-      holds: await this.repository.holds(trx, personId),
+      holds: await this.outings.heldBy(trx, personId),
       inspected: await this.inspections.list(trx, { person: personId, limit: INSPECTIONS_SHOWN }),
       inspections: await this.repository.inspections(trx, personId),
     };

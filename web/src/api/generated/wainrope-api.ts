@@ -195,6 +195,95 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.exposureCreate,
       }),
     }),
+    listKits: build.query<ListKitsApiResponse, ListKitsApiArg>({
+      query: () => ({ url: `/api/v1/kits` }),
+    }),
+    addKit: build.mutation<AddKitApiResponse, AddKitApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/kits`,
+        method: "POST",
+        body: queryArg.kitCreate,
+      }),
+    }),
+    changeKit: build.mutation<ChangeKitApiResponse, ChangeKitApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/kits/${queryArg.kitId}`,
+        method: "PUT",
+        body: queryArg.kitChange,
+      }),
+    }),
+    moveContents: build.mutation<MoveContentsApiResponse, MoveContentsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/kits/${queryArg.kitId}/contents`,
+        method: "POST",
+        body: queryArg.kitContents,
+      }),
+    }),
+    listOutings: build.query<ListOutingsApiResponse, ListOutingsApiArg>({
+      query: () => ({ url: `/api/v1/outings` }),
+    }),
+    checkOut: build.mutation<CheckOutApiResponse, CheckOutApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/outings`,
+        method: "POST",
+        body: queryArg.outingCreate,
+      }),
+    }),
+    getOuting: build.query<GetOutingApiResponse, GetOutingApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/outings/${queryArg.outingId}` }),
+    }),
+    addToOuting: build.mutation<AddToOutingApiResponse, AddToOutingApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/outings/${queryArg.outingId}/pieces`,
+        method: "POST",
+        body: queryArg.outingPieces,
+      }),
+    }),
+    countBack: build.mutation<CountBackApiResponse, CountBackApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/outings/${queryArg.outingId}/count-back`,
+        method: "POST",
+        body: queryArg.outingPieces,
+      }),
+    }),
+    closeOuting: build.mutation<CloseOutingApiResponse, CloseOutingApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/outings/${queryArg.outingId}/close`,
+        method: "POST",
+        body: queryArg.outingClose,
+      }),
+    }),
+    getSinceVisit: build.query<GetSinceVisitApiResponse, GetSinceVisitApiArg>({
+      query: () => ({ url: `/api/v1/visit` }),
+    }),
+    markSeen: build.mutation<MarkSeenApiResponse, MarkSeenApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/visit`,
+        method: "POST",
+        body: queryArg.visitSeen,
+      }),
+    }),
+    getCalendarLink: build.query<
+      GetCalendarLinkApiResponse,
+      GetCalendarLinkApiArg
+    >({
+      query: () => ({ url: `/api/v1/calendar-link` }),
+    }),
+    makeCalendarLink: build.mutation<
+      MakeCalendarLinkApiResponse,
+      MakeCalendarLinkApiArg
+    >({
+      query: () => ({ url: `/api/v1/calendar-link`, method: "POST" }),
+    }),
+    revokeCalendarLink: build.mutation<
+      RevokeCalendarLinkApiResponse,
+      RevokeCalendarLinkApiArg
+    >({
+      query: () => ({ url: `/api/v1/calendar-link`, method: "DELETE" }),
+    }),
+    getCalendar: build.query<GetCalendarApiResponse, GetCalendarApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/calendar/${queryArg.token}` }),
+    }),
     listInspections: build.query<
       ListInspectionsApiResponse,
       ListInspectionsApiArg
@@ -435,6 +524,63 @@ export type AddExposureApiResponse = /** status 200  */ PieceCare;
 export type AddExposureApiArg = {
   gearId: string;
   exposureCreate: ExposureCreate;
+};
+export type ListKitsApiResponse = /** status 200  */ KitList;
+export type ListKitsApiArg = void;
+export type AddKitApiResponse = /** status 201  */ KitDetail;
+export type AddKitApiArg = {
+  kitCreate: KitCreate;
+};
+export type ChangeKitApiResponse = /** status 200  */ KitDetail;
+export type ChangeKitApiArg = {
+  kitId: string;
+  kitChange: KitChange;
+};
+export type MoveContentsApiResponse = /** status 200  */ KitDetail;
+export type MoveContentsApiArg = {
+  kitId: string;
+  kitContents: KitContents;
+};
+export type ListOutingsApiResponse = /** status 200  */ OutingList;
+export type ListOutingsApiArg = void;
+export type CheckOutApiResponse = /** status 201  */ OutingView;
+export type CheckOutApiArg = {
+  outingCreate: OutingCreate;
+};
+export type GetOutingApiResponse = /** status 200  */ OutingView;
+export type GetOutingApiArg = {
+  outingId: string;
+};
+export type AddToOutingApiResponse = /** status 200  */ OutingView;
+export type AddToOutingApiArg = {
+  outingId: string;
+  outingPieces: OutingPieces;
+};
+export type CountBackApiResponse = /** status 200  */ OutingView;
+export type CountBackApiArg = {
+  outingId: string;
+  outingPieces: OutingPieces;
+};
+export type CloseOutingApiResponse = /** status 200  */ OutingView;
+export type CloseOutingApiArg = {
+  outingId: string;
+  outingClose: OutingClose;
+};
+export type GetSinceVisitApiResponse = /** status 200  */ SinceVisit;
+export type GetSinceVisitApiArg = void;
+export type MarkSeenApiResponse = /** status 200  */ SinceVisit;
+export type MarkSeenApiArg = {
+  visitSeen: VisitSeen;
+};
+export type GetCalendarLinkApiResponse = /** status 200  */ CalendarLink;
+export type GetCalendarLinkApiArg = void;
+export type MakeCalendarLinkApiResponse = /** status 201  */ CalendarLink;
+export type MakeCalendarLinkApiArg = void;
+export type RevokeCalendarLinkApiResponse = /** status 200  */ CalendarLink;
+export type RevokeCalendarLinkApiArg = void;
+export type GetCalendarApiResponse = unknown;
+export type GetCalendarApiArg = {
+  token: string;
 };
 export type ListInspectionsApiResponse = /** status 200  */ InspectionList;
 export type ListInspectionsApiArg = {
@@ -740,6 +886,12 @@ export type LastInspection = {
   by?: string;
   shortenedBy?: string;
 };
+export type PieceAway = {
+  outingId: string;
+  holder: string;
+  since: string;
+  dueBackOn?: string;
+};
 export type GearView = {
   tag: string;
   kind:
@@ -798,6 +950,7 @@ export type GearView = {
   rowVersion: number;
   factsRevision: number;
   inspection?: LastInspection;
+  away?: PieceAway;
 };
 export type GearPage = {
   items: GearView[];
@@ -1012,6 +1165,132 @@ export type ExposureCreate = {
   kind: "mud" | "sand" | "salt" | "wet" | "sun" | "washed";
   on: string;
   note?: string;
+};
+export type WantedView = {
+  kind:
+    | "steel-shackle"
+    | "soft-shackle"
+    | "winch-line-synthetic"
+    | "winch-line-steel"
+    | "line-extension"
+    | "snatch-block"
+    | "recovery-ring"
+    | "tree-strap"
+    | "stretch-rope"
+    | "static-strap"
+    | "winch-extension-strap"
+    | "bridle"
+    | "chain"
+    | "winch-hook"
+    | "closed-link"
+    | "rope-lock-plate"
+    | "line-fitting"
+    | "carabiner"
+    | "prusik-loop"
+    | "safety-lanyard"
+    | "ground-anchor"
+    | "receiver-mount"
+    | "recovery-point"
+    | "winch"
+    | "lifting-jack"
+    | "damper"
+    | "chocks"
+    | "gloves"
+    | "eye-protection"
+    | "shovel"
+    | "traction-boards"
+    | "tool"
+    | "repair-strap"
+    | "load-securing-strap";
+  count: number;
+  leastWllN?: number;
+};
+export type KitDetail = {
+  kitId: string;
+  rowVersion: number;
+  name: string;
+  terrain?: "sand" | "snow" | "woods" | "open-ground" | "small-machines";
+  vehicleId?: string;
+  note?: string;
+  wanted: WantedView[];
+};
+export type KitList = {
+  items: KitDetail[];
+};
+export type KitCreate = {
+  kitId: string;
+  name: string;
+  terrain?: "sand" | "snow" | "woods" | "open-ground" | "small-machines";
+  vehicleId?: string;
+  note?: string;
+  wanted: WantedView[];
+};
+export type KitChange = {
+  rowVersion: number;
+  name: string;
+  terrain?: "sand" | "snow" | "woods" | "open-ground" | "small-machines";
+  vehicleId?: string;
+  note?: string;
+  wanted: WantedView[];
+};
+export type KitContents = {
+  add: string[];
+  remove: string[];
+};
+export type OutingPiece = {
+  gearId: string;
+  tag: string;
+  name: string;
+  outAt: string;
+  outBy: string;
+  backAt?: string;
+  backBy?: string;
+};
+export type OutingView = {
+  outingId: string;
+  name: string;
+  holderKind: "person" | "vehicle" | "outside";
+  holderId?: string;
+  holder: string;
+  outAt: string;
+  outBy: string;
+  dueBackOn?: string;
+  closedAt?: string;
+  closedBy?: string;
+  missingNote?: string;
+  pieces: OutingPiece[];
+};
+export type OutingList = {
+  items: OutingView[];
+};
+export type OutingCreate = {
+  outingId: string;
+  name: string;
+  holderKind: "person" | "vehicle" | "outside";
+  holderId?: string;
+  holderName?: string;
+  dueBackOn?: string;
+  gearIds: string[];
+};
+export type OutingPieces = {
+  gearIds: string[];
+};
+export type OutingClose = {
+  missingNote?: string;
+};
+export type SinceVisit = {
+  since?: string;
+  newest: number;
+  count: number;
+  entries: AuditEntryView[];
+};
+export type VisitSeen = {
+  upTo: number;
+};
+export type CalendarLink = {
+  active: boolean;
+  path?: string;
+  madeAt?: string;
 };
 export type InspectionList = {
   items: InspectionListed[];
@@ -1269,6 +1548,22 @@ export const {
   useQuarantineMutation,
   useRetireMutation,
   useAddExposureMutation,
+  useListKitsQuery,
+  useAddKitMutation,
+  useChangeKitMutation,
+  useMoveContentsMutation,
+  useListOutingsQuery,
+  useCheckOutMutation,
+  useGetOutingQuery,
+  useAddToOutingMutation,
+  useCountBackMutation,
+  useCloseOutingMutation,
+  useGetSinceVisitQuery,
+  useMarkSeenMutation,
+  useGetCalendarLinkQuery,
+  useMakeCalendarLinkMutation,
+  useRevokeCalendarLinkMutation,
+  useGetCalendarQuery,
   useListInspectionsQuery,
   useAddInspectionMutation,
   useGetInspectionQuery,

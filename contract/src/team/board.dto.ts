@@ -1,0 +1,23 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsBoolean, IsInt, IsOptional, IsString, ValidateNested } from 'class-validator';
+import { AuditEntryView } from '../audit/audit.dto.ts';
+
+/** What others have done since a person last said that they had seen it. */
+export class SinceVisit {
+  @IsOptional() @IsString() since?: string;
+  /** The newest entry of the trail when this was answered; sent back to say that it was seen. */
+  @IsInt() newest!: number;
+  @IsInt() count!: number;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) entries!: AuditEntryView[];
+}
+
+export class VisitSeen {
+  @IsInt() upTo!: number;
+}
+
+/** Whether the signed-in person has a private calendar address; the address itself is shown once. */
+export class CalendarLink {
+  @IsBoolean() active!: boolean;
+  @IsOptional() @IsString() path?: string;
+  @IsOptional() @IsString() madeAt?: string;
+}

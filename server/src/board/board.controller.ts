@@ -1,0 +1,26 @@
+import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiOkResponse } from '@nestjs/swagger';
+import { SinceVisit, VisitSeen } from '@wainrope/contract';
+import { Needs } from '../actor/actor.guard.ts';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { BoardService } from './board.service.ts';
+
+@Controller('visit')
+export class BoardController {
+  constructor(private readonly service: BoardService) {}
+
+  @Get()
+  @Needs('register.read')
+  @ApiOkResponse({ type: SinceVisit })
+  getSinceVisit(@CurrentActor() actor: Actor): Promise<SinceVisit> {
+    return this.service.since(actor);
+  }
+
+  @Post()
+  @Needs('register.read')
+  @HttpCode(200)
+  @ApiOkResponse({ type: SinceVisit })
+  markSeen(@CurrentActor() actor: Actor, @Body() { upTo }: VisitSeen): Promise<SinceVisit> {
+    return this.service.seen(actor, upTo);
+  }
+}

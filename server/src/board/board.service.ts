@@ -1,0 +1,35 @@
+import { Injectable } from '@nestjs/common';
+import type { SinceVisit } from '@wainrope/contract';
+import type { Actor } from '../actor/actor.ts';
+import { AuditRepository } from '../audit/audit.repository.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+
+const SHOWN = 12;
+
+/** What others have done since a person last looked. */
+@Injectable()
+export class BoardService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly audit: AuditRepository,
+  ) {}
+
+  async since(actor: Actor): Promise<SinceVisit> {
+    return this.database.inTeam(actor.teamId, (trx) => this.view(trx, actor));
+  }
+
+  async seen(actor: Actor, upTo: number): Promise<SinceVisit> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const newest = Number(await this.audit.newestEntryNo(trx));
+      await this.audit.markSeen(trx, actor, Math.min(upTo, newest));
+      return this.view(trx, actor);
+    });
+  }
+
+  private async view(trx: TeamTransaction, actor: Actor): Promise<SinceVisit> {
+    const visit = await this.audit.visitOf(trx, actor);
+    const newest = Number(await this.audit.newestEntryNo(trx));
+    const { entries, count } = await this.audit.byOthersSince(trx, actor, visit?.seen_entry_no ?? '0', SHOWN);
+    return { newest, count, entries, ...(visit && { since: visit.seen_at.toISOString() }) };
+  }
+}
