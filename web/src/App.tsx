@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { SignedIn } from './access/SignedIn.tsx';
 import { Shell } from './shell/Shell.tsx';
 
@@ -24,6 +24,12 @@ const InspectionPage = lazy(async () => ({ default: (await import('./inspections
 const DuePage = lazy(async () => ({ default: (await import('./inspections/DuePage.tsx')).DuePage }));
 const DefectsPage = lazy(async () => ({ default: (await import('./inspections/DefectsPage.tsx')).DefectsPage }));
 
+const ReadyPage = lazy(async () => ({ default: (await import('./ready/ReadyPage.tsx')).ReadyPage }));
+const KitListPage = lazy(async () => ({ default: (await import('./kits/KitListPage.tsx')).KitListPage }));
+const KitPage = lazy(async () => ({ default: (await import('./kits/KitPage.tsx')).KitPage }));
+const OutingListPage = lazy(async () => ({ default: (await import('./outings/OutingListPage.tsx')).OutingListPage }));
+const OutingPage = lazy(async () => ({ default: (await import('./outings/OutingPage.tsx')).OutingPage }));
+
 export function App() {
   return (
     <BrowserRouter>
@@ -32,7 +38,11 @@ export function App() {
           <Route path="join" element={<JoinPage />} />
           <Route element={<SignedIn />}>
             <Route element={<Shell />}>
-              <Route index element={<Navigate to="/plans" replace />} />
+              <Route index element={<ReadyPage />} />
+              <Route path="kits" element={<KitListPage />} />
+              <Route path="kits/:kitId" element={<KitPage />} />
+              <Route path="outings" element={<OutingListPage />} />
+              <Route path="outings/:outingId" element={<OutingPage />} />
               <Route path="gear" element={<GearListPage />} />
               <Route path="gear/new" element={<GearEditPage />} />
               <Route path="gear/import" element={<ImportPage />} />

@@ -28,8 +28,16 @@ describe('the database keeps its own rules', () => {
         .filter(({ relforcerowsecurity }) => !relforcerowsecurity)
         .map(({ relname }) => relname)
         .sort(),
-    ).toEqual(['account',
-      'calendar_link', 'invitation', 'kysely_migration', 'kysely_migration_lock', 'membership', 'sign_in_attempt', 'sign_in_session']);
+    ).toEqual([
+      'account',
+      'calendar_link',
+      'invitation',
+      'kysely_migration',
+      'kysely_migration_lock',
+      'membership',
+      'sign_in_attempt',
+      'sign_in_session',
+    ]);
   });
 
   it('shows nothing without a team, nothing of another team, and takes no row for one', async () => {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
+import type { KitCreate } from '@wainrope/contract';
 import { daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
 import { AccessRepository } from '../access/access.repository.ts';
 import type { Actor } from '../actor/actor.ts';
@@ -9,15 +10,17 @@ import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearService } from '../gear/gear.service.ts';
 import { RegisterImportService } from '../gear/register-import.service.ts';
+import { KitService } from '../kits/kit.service.ts';
 import { PlanService } from '../plans/plan.service.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { TeamService } from '../team/team.service.ts';
+import { seedDemoHistory } from './demo-history.ts';
 
 interface DemoFile {
   readonly baseDate: string;
   readonly team: { readonly name: string; readonly decimalMark: '.' | ',' };
   readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
-  readonly kits: readonly string[];
+  readonly kits: readonly (Omit<KitCreate, 'kitId' | 'vehicleId'> & { readonly vehicle?: string })[];
   readonly vehicles: readonly {
     readonly name: string;
     readonly model: string;
@@ -45,7 +48,6 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
   await openDemoAccounts(app, actor.teamId);
   await app.get(TeamDatabase).inTeam(actor.teamId, async (trx) => {
     const repository = app.get(TeamRepository);
-    for (const kit of demo.kits) await repository.addKit(trx, actor.teamId, kit);
     for (const { name, model, massKg, lengthM, widthM } of demo.vehicles)
       await repository.addVehicle(trx, {
         team_id: actor.teamId,
@@ -57,8 +59,14 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
         width_m: widthM,
       });
   });
+  const { vehicles } = await app.get(TeamService).view(actor);
+  for (const { vehicle, ...kit } of demo.kits) {
+    const vehicleId = vehicles.find(({ name }) => name === vehicle)?.vehicleId;
+    await app.get(KitService).add(actor, { ...kit, kitId: randomUUID(), ...(vehicleId && { vehicleId }) });
+  }
   await importRegister(app, actor, shiftDays(await readFile(join(folder, 'register.csv'), 'utf8'), days));
   const idOfName = await idsByName(app, actor);
+  await seedDemoHistory(app, actor);
   for (const file of demo.plans) await addPlan(app, actor, await readFile(join(folder, 'plans', file), 'utf8'), idOfName);
 }
 

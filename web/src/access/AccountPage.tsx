@@ -4,7 +4,10 @@ import {
   problemOf,
   useChangePasswordMutation,
   useChooseTeamMutation,
+  useGetCalendarLinkQuery,
   useGetSessionQuery,
+  useMakeCalendarLinkMutation,
+  useRevokeCalendarLinkMutation,
   useSignOutEverywhereMutation,
   useSignOutMutation,
 } from '../api/wainrope-api.ts';
@@ -56,8 +59,44 @@ export function AccountPage() {
         </button>
       </div>
       <ProblemNote error={ended.error} />
+      <Calendar />
       {session?.team && <PasswordForm />}
     </div>
+  );
+}
+
+/** A private address from which a calendar program reads what falls due. */
+function Calendar() {
+  const { data } = useGetCalendarLinkQuery();
+  const [make, made] = useMakeCalendarLinkMutation();
+  const [revoke] = useRevokeCalendarLinkMutation();
+  const address = made.data?.path && data?.active ? `${window.location.origin}${made.data.path}` : undefined;
+  return (
+    <section>
+      <h2 className="stitched mt-6 pb-1.5 text-xl">Due dates in your calendar</h2>
+      <p className="pt-2 text-quiet">
+        A private address that calendar programs can read. Whoever has it sees what is due; nothing else. It is shown once.
+      </p>
+      {address && (
+        <input
+          readOnly
+          aria-label="Private calendar address"
+          className="mt-2 font-mono text-[13px]"
+          value={address}
+          onFocus={(event) => event.target.select()}
+        />
+      )}
+      <div className="flex flex-wrap gap-2 pt-3">
+        <button type="button" className="action" onClick={() => make()}>
+          {data?.active ? 'Make a new address; the old one ends' : 'Make an address'}
+        </button>
+        {data?.active && (
+          <button type="button" className="action" onClick={() => revoke()}>
+            Revoke it
+          </button>
+        )}
+      </div>
+    </section>
   );
 }
 

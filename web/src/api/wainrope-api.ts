@@ -6,6 +6,7 @@ import { generatedApi } from './generated/wainrope-api.ts';
 /** Another person sees another world. */
 const forEverything = [...tagTypes];
 /** What happens to a piece is seen in the register, in plans and in kits. */
+const afterOuting = ['Outing', 'Gear', 'Kit', 'Audit', 'People'] as const;
 const afterCare = ['Inspection', 'Gear', 'Plan', 'Kit', 'Audit', 'People'] as const;
 
 const PAGE = 1000;
@@ -51,6 +52,21 @@ export const wainropeApi = generatedApi
       addPractice: { invalidatesTags: ['People'] },
       listAudit: { providesTags: ['Audit'] },
       listAuditOf: { providesTags: ['Audit'] },
+      listKits: { providesTags: ['Kit'] },
+      addKit: { invalidatesTags: ['Kit', 'Team', 'Audit'] },
+      changeKit: { invalidatesTags: ['Kit', 'Team', 'Audit'] },
+      moveContents: { invalidatesTags: ['Kit', 'Gear', 'Audit'] },
+      listOutings: { providesTags: ['Outing'] },
+      getOuting: { providesTags: ['Outing'] },
+      checkOut: { invalidatesTags: afterOuting },
+      addToOuting: { invalidatesTags: afterOuting },
+      countBack: { invalidatesTags: afterOuting },
+      closeOuting: { invalidatesTags: afterOuting },
+      getSinceVisit: { providesTags: ['Audit'] },
+      markSeen: { invalidatesTags: ['Audit'] },
+      getCalendarLink: { providesTags: ['Calendar'] },
+      makeCalendarLink: { invalidatesTags: ['Calendar'] },
+      revokeCalendarLink: { invalidatesTags: ['Calendar'] },
       listSheets: { providesTags: ['Template'] },
       saveSheet: { invalidatesTags: ['Template', 'Audit'] },
       listInspections: { providesTags: ['Inspection'] },
@@ -104,6 +120,20 @@ export const {
   useAddPracticeMutation,
   useListAuditQuery,
   useListAuditOfQuery,
+  useListKitsQuery,
+  useAddKitMutation,
+  useChangeKitMutation,
+  useMoveContentsMutation,
+  useListOutingsQuery,
+  useGetOutingQuery,
+  useCheckOutMutation,
+  useCountBackMutation,
+  useCloseOutingMutation,
+  useGetSinceVisitQuery,
+  useMarkSeenMutation,
+  useGetCalendarLinkQuery,
+  useMakeCalendarLinkMutation,
+  useRevokeCalendarLinkMutation,
   useListSheetsQuery,
   useGetInspectionQuery,
   useAddInspectionMutation,

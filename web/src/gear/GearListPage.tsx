@@ -59,9 +59,17 @@ export function GearListPage() {
     setParams({});
   };
   return (
-    <div className="flex h-[calc(100dvh-3.25rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
+    <div className="flex h-[calc(100dvh-3.25rem)] max-[820px]:h-[calc(100dvh-6.75rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
         <h1 className="text-[28px]">Gear</h1>
+        <nav aria-label="Gear" className="flex gap-4">
+          <Link className="py-1 underline-offset-4 hover:underline" to="/kits">
+            Kits
+          </Link>
+          <Link className="py-1 underline-offset-4 hover:underline" to="/outings">
+            Out and back
+          </Link>
+        </nav>
         <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
         <ListActions />
       </div>

@@ -57,6 +57,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
     ['Maker', [gear.maker, gear.model].filter(Boolean).join(', ')],
     ['Owner', gear.owner],
     ['Where', [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ')],
+    ['Checked out', gear.away && `with ${gear.away.holder} since ${gear.away.since.slice(0, 10)}`],
     ['Made', gear.madeOn],
     ['Bought', gear.boughtOn],
     ['First used', gear.firstUsedOn],
@@ -169,6 +170,7 @@ function Inspection({ gear, today }: { readonly gear: GearView; readonly today: 
           </span>
           <span className={overdue ? 'font-semibold text-rust' : 'text-quiet'}>
             {inspection.nextDue ? `${overdue ? 'overdue since' : 'next due'} ${inspection.nextDue}` : 'no next date set'}
+            {inspection.shortenedBy && `, brought forward by ${inspection.shortenedBy}`}
           </span>
         </p>
       ) : (

@@ -10,7 +10,8 @@ export function limitWords(limit: PieceLimit, figure: (value: Figure) => string)
 }
 
 /** Where a piece is: its kit, else its vehicle. */
-export function whereWords({ kit, vehicle }: RegisterPiece): string {
+export function whereWords({ gear, kit, vehicle }: RegisterPiece): string {
+  if (gear.away) return `out: ${gear.away.holder}`;
   return [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ') || 'not said';
 }
 

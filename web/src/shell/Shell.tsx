@@ -1,20 +1,52 @@
-import { CircleUser, Moon, Sun } from 'lucide-react';
+import { CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
 import { useEffect } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { useNarrow } from './use-media.ts';
 
+/** In the order of the work. */
 const PLACES = [
-  { to: '/gear', label: 'Gear' },
-  { to: '/inspect', label: 'Inspect' },
-  { to: '/plans', label: 'Plan' },
-  { to: '/people', label: 'Team' },
+  { to: '/', label: 'Ready', icon: ListChecks, within: [] },
+  { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings'] },
+  { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
+  { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
+  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account'] },
 ];
+
+function Places({ narrow }: { readonly narrow: boolean }) {
+  const { pathname } = useLocation();
+  const here = ({ to, within }: (typeof PLACES)[number]) =>
+    to === '/' ? pathname === '/' : [to, ...within].some((path) => pathname === path || pathname.startsWith(`${path}/`));
+  return (
+    <nav
+      aria-label="Main"
+      className={narrow ? 'no-print fixed inset-x-0 bottom-0 z-30 grid h-14 grid-cols-5 bg-board text-on-board' : 'flex'}
+    >
+      {PLACES.map((place) => (
+        <Link
+          key={place.to}
+          to={place.to}
+          aria-current={here(place) ? 'page' : undefined}
+          className={`group relative flex items-center justify-center aria-[current=page]:font-semibold ${narrow ? 'flex-col text-[13px]' : 'min-w-14 px-3 text-[17px]'}`}
+        >
+          {narrow && <place.icon size={20} aria-hidden="true" />}
+          {place.label}
+          <span
+            aria-hidden="true"
+            className={`rope-bar absolute inset-x-2 hidden h-[5px] group-aria-[current=page]:block ${narrow ? 'top-0' : 'bottom-0'}`}
+          />
+        </Link>
+      ))}
+    </nav>
+  );
+}
 
 export function Shell() {
   const { data: team } = useGetTeamQuery();
   const { theme } = useAppSelector((state) => state.settings);
+  const narrow = useNarrow();
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
   }, [theme]);
@@ -24,21 +56,10 @@ export function Shell() {
         Skip to the page
       </a>
       <header className="flex h-13 shrink-0 items-stretch gap-4 bg-board px-3 text-on-board sm:gap-8 sm:px-5">
-        <NavLink to="/plans" className="flex items-center font-head text-[22px] font-bold tracking-[0.08em]">
+        <NavLink to="/" className="flex items-center font-head text-[22px] font-bold tracking-[0.08em]">
           WAINROPE
         </NavLink>
-        <nav aria-label="Main" className="flex">
-          {PLACES.map(({ to, label }) => (
-            <NavLink
-              key={to}
-              to={to}
-              className="group relative flex min-w-14 items-center justify-center px-3 text-[17px] aria-[current=page]:font-semibold"
-            >
-              {label}
-              <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 hidden h-[5px] group-aria-[current=page]:block" />
-            </NavLink>
-          ))}
-        </nav>
+        {!narrow && <Places narrow={false} />}
         <div className="ml-auto flex items-center gap-2 sm:gap-4">
           {team && <span className="hidden text-on-board-quiet lg:inline">{team.name}</span>}
           {team && (
@@ -56,9 +77,10 @@ export function Shell() {
         </div>
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
-      <main id="main" className="flex min-h-0 flex-1 flex-col">
+      <main id="main" className="flex min-h-0 flex-1 flex-col max-[820px]:pb-14">
         <Outlet />
       </main>
+      {narrow && <Places narrow />}
     </div>
   );
 }

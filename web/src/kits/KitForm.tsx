@@ -1,0 +1,198 @@
+import type { KitDetail } from '@wainrope/contract';
+import { gearClasses, gearClassNames, parseQuantity, type Terrain, terrainLists, terrains, type Wanted } from '@wainrope/core';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { useFieldArray, useForm } from 'react-hook-form';
+import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
+import { useTeam } from '../gear/use-register.ts';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { terrainWords } from './kit-words.ts';
+
+interface FormLine {
+  readonly kind: Wanted['kind'];
+  readonly count: string;
+  readonly least: string;
+}
+
+interface FormValues {
+  readonly name: string;
+  readonly terrain: Terrain | '';
+  readonly vehicleId: string;
+  readonly note: string;
+  readonly lines: FormLine[];
+}
+
+const lineOf = ({ kind, count, leastWllN }: Wanted): FormLine => ({
+  kind,
+  count: String(count),
+  least: leastWllN === undefined ? '' : `${leastWllN / 1000} kN`,
+});
+
+const formOf = (kit: KitDetail): FormValues => ({
+  name: kit.name,
+  terrain: kit.terrain ?? '',
+  vehicleId: kit.vehicleId ?? '',
+  note: kit.note ?? '',
+  lines: (kit.wanted as readonly Wanted[]).map(lineOf),
+});
+
+type ReadLines = { readonly ok: true; readonly wanted: readonly Wanted[] } | { readonly ok: false; readonly message: string };
+
+/** The packing list as typed; the first line that is not understood is named. */
+export function readLines(lines: readonly FormLine[], decimal: '.' | ','): ReadLines {
+  const wanted: Wanted[] = [];
+  for (const { kind, count, least } of lines) {
+    const pieces = Number(count);
+    const label = gearClasses[kind].label;
+    if (!Number.isInteger(pieces) || pieces < 1 || pieces > 100)
+      return { ok: false, message: `${label}: “${count}” is not a count from 1 to 100.` };
+    if (least.trim() === '') {
+      wanted.push({ kind, count: pieces });
+      continue;
+    }
+    const parsed = parseQuantity(least, { dimension: 'force', decimal });
+    if (parsed.kind !== 'understood')
+      return {
+        ok: false,
+        message: `${label}: ${parsed.kind === 'fault' ? parsed.message : `“${least}” can be read as more than one ton; write t, kN or lbf.`}`,
+      };
+    wanted.push({ kind, count: pieces, leastWllN: parsed.reading.valueSi });
+  }
+  return { ok: true, wanted };
+}
+
+/** Name, ground, vehicle and packing list of a kit. */
+export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done: () => void }) {
+  const { team } = useTeam();
+  const [base, setBase] = useState(kit);
+  const [conflict, setConflict] = useState<KitDetail>();
+  const [fault, setFault] = useState<string>();
+  const [change, { error, isLoading }] = useChangeKitMutation();
+  const { register, control, handleSubmit, setValue, reset, getValues } = useForm<FormValues>({ defaultValues: formOf(kit) });
+  const { fields, append, remove, replace } = useFieldArray({ control, name: 'lines' });
+  const problem = error && problemOf(error);
+  const faults = faultsByPath(problem);
+  const submit = handleSubmit(async ({ name, terrain, vehicleId, note, lines }) => {
+    const read = readLines(lines, team?.decimalMark ?? '.');
+    setFault(read.ok ? undefined : read.message);
+    if (!read.ok) return;
+    const input = { name, wanted: read.wanted, ...(terrain && { terrain }), ...(vehicleId && { vehicleId }), ...(note && { note }) };
+    const answer = await change({ kitId: kit.kitId, kitChange: { ...input, rowVersion: base.rowVersion } as never });
+    if (answer.data) return done();
+    const refused = problemOf(answer.error);
+    if (refused.status === 409) setConflict(refused.current as KitDetail);
+  });
+  return (
+    <form className="border-b-2 border-ink py-4" onSubmit={submit} noValidate>
+      {conflict && (
+        <div role="alert" className="mb-3 border-l-4 border-signal bg-amber-wash px-4 py-3">
+          <p className="font-semibold">Somebody saved this kit while you worked on it. Nothing of yours is lost.</p>
+          <p>
+            Theirs: {conflict.name}, {conflict.wanted.length} lines. Yours: {getValues('name')}, {getValues('lines').length} lines.
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="action"
+              onClick={() => {
+                reset(formOf(conflict));
+                setBase(conflict);
+                setConflict(undefined);
+              }}
+            >
+              Take theirs into the form
+            </button>
+            <button
+              type="button"
+              className="action"
+              onClick={() => {
+                setBase(conflict);
+                setConflict(undefined);
+              }}
+            >
+              Keep mine; the next Save replaces theirs
+            </button>
+          </div>
+        </div>
+      )}
+      <div className="grid gap-3 sm:grid-cols-4">
+        <Labelled label="Name" fault={faults.name}>
+          <input {...register('name')} />
+        </Labelled>
+        <Labelled label="Ground">
+          <select {...register('terrain')}>
+            <option value="">any</option>
+            {terrains.map((entry) => (
+              <option key={entry} value={entry}>
+                {terrainWords[entry]}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <Labelled label="Travels on">
+          <select {...register('vehicleId')}>
+            <option value="">no vehicle</option>
+            {team?.vehicles.map(({ vehicleId, name }) => (
+              <option key={vehicleId} value={vehicleId}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <Labelled label="Note">
+          <input {...register('note')} />
+        </Labelled>
+      </div>
+      <h3 className="pt-4 text-lg">Should hold</h3>
+      <div className="flex flex-wrap gap-2 pt-1">
+        {terrains.map((entry) => (
+          <button
+            key={entry}
+            type="button"
+            className="action"
+            onClick={() => {
+              replace(terrainLists[entry].map(lineOf));
+              setValue('terrain', entry);
+            }}
+          >
+            List for {terrainWords[entry].toLowerCase()}
+          </button>
+        ))}
+      </div>
+      <ul className="pt-2">
+        {fields.map((field, index) => (
+          <li key={field.id} className="grid items-end gap-2 border-b border-rule py-1.5 sm:grid-cols-[5rem_1.5fr_1fr_auto]">
+            <input aria-label="How many" inputMode="numeric" {...register(`lines.${index}.count`)} />
+            <select aria-label="Class" {...register(`lines.${index}.kind`)}>
+              {gearClassNames.map((name) => (
+                <option key={name} value={name}>
+                  {gearClasses[name].label}
+                </option>
+              ))}
+            </select>
+            <input aria-label="Least working limit" placeholder="least working limit, e.g. 20 kN" {...register(`lines.${index}.least`)} />
+            <button type="button" className="action" aria-label="Remove the line" onClick={() => remove(index)}>
+              <X size={16} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {fault && (
+        <p role="alert" className="text-rust">
+          {fault}
+        </p>
+      )}
+      {problem && problem.status !== 409 && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <div className="flex gap-2 pt-3">
+        <button type="button" className="action" onClick={() => append({ kind: 'soft-shackle', count: '1', least: '' })}>
+          <Plus size={16} aria-hidden="true" /> Add a line
+        </button>
+        <button type="submit" className="action-main" disabled={isLoading}>
+          Save
+        </button>
+      </div>
+    </form>
+  );
+}

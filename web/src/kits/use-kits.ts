@@ -1,0 +1,46 @@
+import type { KitDetail, KitList } from '@wainrope/contract';
+import { type KitPiece, type KitReadiness, kitReadiness } from '@wainrope/core';
+import { useMemo } from 'react';
+import { useListKitsQuery } from '../api/wainrope-api.ts';
+import { dueOf } from '../gear/due-of.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+
+export interface KitState {
+  readonly kit: KitDetail;
+  readonly inside: readonly RegisterPiece[];
+  readonly readiness: KitReadiness;
+}
+
+export function kitPiece(piece: RegisterPiece, today: string): KitPiece {
+  const { gear, limit } = piece;
+  return {
+    id: gear.gearId,
+    kind: gear.kind,
+    state: gear.state,
+    wllN: limit.kind === 'rated' ? limit.wllN : undefined,
+    due: ['overdue', 'never'].includes(dueOf(piece, today).time),
+    away: gear.away !== undefined,
+  };
+}
+
+/** Every kit with what lies in it and whether it is ready. */
+export function useKits() {
+  const { pieces, team, error: registerError, refetch } = useRegister();
+  const { data, error } = useListKitsQuery();
+  const kits = useMemo(() => {
+    const list = (data as KitList | undefined)?.items;
+    if (!list || !pieces || !team) return undefined;
+    const all = pieces.filter(({ gear }) => gear.state !== 'retired').map((piece) => ({ piece, kitPiece: kitPiece(piece, team.today) }));
+    return list.map((kit): KitState => {
+      const inside = all.filter(({ piece }) => piece.gear.kitId === kit.kitId);
+      const elsewhere = all.filter(({ piece }) => piece.gear.kitId !== kit.kitId);
+      const readiness = kitReadiness(
+        kit.wanted,
+        inside.map((entry) => entry.kitPiece),
+        elsewhere.map((entry) => entry.kitPiece),
+      );
+      return { kit, inside: inside.map(({ piece }) => piece), readiness };
+    });
+  }, [data, pieces, team]);
+  return { kits, pieces, team, error: registerError ?? error, refetch };
+}
