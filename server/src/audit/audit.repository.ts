@@ -74,7 +74,9 @@ export class AuditRepository {
     if (query.kind !== undefined) rows = rows.where('a.subject_kind', '=', query.kind);
     if (query.person !== undefined) rows = rows.where('a.person_id', '=', query.person);
     if (query.after !== undefined) rows = rows.where('a.entry_no', '>', query.after);
-    if (query.exceptPerson !== undefined) rows = rows.where('a.person_id', '<>', query.exceptPerson);
+    // An inspection stands in the trail of its piece too.
+    if (query.exceptPerson !== undefined)
+      rows = rows.where('a.person_id', '<>', query.exceptPerson).where('a.subject_kind', '<>', 'inspection');
     if (query.subjectId !== undefined) rows = rows.where('a.subject_id', '=', query.subjectId);
     const found = await rows.orderBy('a.entry_no', 'desc').limit(query.limit).execute();
     return found.map((row) => ({
@@ -132,6 +134,7 @@ export class AuditRepository {
       .select((eb) => eb.fn.countAll<string>().as('count'))
       .where('entry_no', '>', entryNo)
       .where('person_id', '<>', personId)
+      .where('subject_kind', '<>', 'inspection')
       .executeTakeFirstOrThrow();
     const entries = await this.page(trx, { limit, after: entryNo, exceptPerson: personId });
     return { entries, count: Number(count) };

@@ -58,9 +58,10 @@ async function inspectPast(history: History, piece: GearView, index: number): Pr
   const sheet = standardSheets[piece.kind];
   const step = Math.max(sheet.everyMonths, 12);
   const born = piece.firstUsedOn ?? addMonths(history.today, -YEARS_MONTHS);
-  for (let back = step; back <= YEARS_MONTHS; back += step) {
+  const days = Array.from({ length: Math.floor(YEARS_MONTHS / step) }, (_, count) => (count + 1) * step).reverse();
+  for (const back of days) {
     const on = addMonths(last, -back);
-    if (on <= born) return;
+    if (on <= born) continue;
     const input = pastInspection(piece, sheet, { on, step, age: YEARS_MONTHS - back, index });
     await history.app.get(InspectionService).add(person(history, index % 3 === 0 ? 'Isla' : 'Tomas'), input);
   }

@@ -3,6 +3,14 @@ import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
 
+type Tag = (typeof tagTypes)[number];
+
+/** What is asked again once a change was made; a change that failed changed nothing. */
+const after =
+  (tags: readonly Tag[]) =>
+  (_result: unknown, error: unknown): Tag[] =>
+    error === undefined ? [...tags] : [];
+
 /** Another person sees another world. */
 const forEverything = [...tagTypes];
 /** What happens to a piece is seen in the register, in plans and in kits. */
@@ -37,54 +45,54 @@ export const wainropeApi = generatedApi
   .enhanceEndpoints({
     endpoints: {
       getSession: { providesTags: ['Session'] },
-      signIn: { invalidatesTags: forEverything },
-      signInToDemo: { invalidatesTags: forEverything },
-      chooseTeam: { invalidatesTags: forEverything },
-      acceptInvitation: { invalidatesTags: forEverything },
-      signOut: { invalidatesTags: ['Session'] },
-      signOutEverywhere: { invalidatesTags: ['Session'] },
+      signIn: { invalidatesTags: after(forEverything) },
+      signInToDemo: { invalidatesTags: after(forEverything) },
+      chooseTeam: { invalidatesTags: after(forEverything) },
+      acceptInvitation: { invalidatesTags: after(forEverything) },
+      signOut: { invalidatesTags: after(['Session']) },
+      signOutEverywhere: { invalidatesTags: after(['Session']) },
       getTeam: { providesTags: ['Team'] },
       listPeople: { providesTags: ['People'] },
       getPerson: { providesTags: ['People'] },
-      addPerson: { invalidatesTags: ['People'] },
-      changePerson: { invalidatesTags: ['People', 'Session'] },
-      invitePerson: { invalidatesTags: ['Audit'] },
-      addPractice: { invalidatesTags: ['People'] },
+      addPerson: { invalidatesTags: after(['People']) },
+      changePerson: { invalidatesTags: after(['People', 'Session']) },
+      invitePerson: { invalidatesTags: after(['Audit']) },
+      addPractice: { invalidatesTags: after(['People']) },
       listAudit: { providesTags: ['Audit'] },
       listAuditOf: { providesTags: ['Audit'] },
       listKits: { providesTags: ['Kit'] },
-      addKit: { invalidatesTags: ['Kit', 'Team', 'Audit'] },
-      changeKit: { invalidatesTags: ['Kit', 'Team', 'Audit'] },
-      moveContents: { invalidatesTags: ['Kit', 'Gear', 'Audit'] },
+      addKit: { invalidatesTags: after(['Kit', 'Team', 'Audit']) },
+      changeKit: { invalidatesTags: after(['Kit', 'Team', 'Audit']) },
+      moveContents: { invalidatesTags: after(['Kit', 'Gear', 'Audit']) },
       listOutings: { providesTags: ['Outing'] },
       getOuting: { providesTags: ['Outing'] },
-      checkOut: { invalidatesTags: afterOuting },
-      addToOuting: { invalidatesTags: afterOuting },
-      countBack: { invalidatesTags: afterOuting },
-      closeOuting: { invalidatesTags: afterOuting },
+      checkOut: { invalidatesTags: after(afterOuting) },
+      addToOuting: { invalidatesTags: after(afterOuting) },
+      countBack: { invalidatesTags: after(afterOuting) },
+      closeOuting: { invalidatesTags: after(afterOuting) },
       getSinceVisit: { providesTags: ['Audit'] },
-      markSeen: { invalidatesTags: ['Audit'] },
+      markSeen: { invalidatesTags: after(['Audit']) },
       getCalendarLink: { providesTags: ['Calendar'] },
-      makeCalendarLink: { invalidatesTags: ['Calendar'] },
-      revokeCalendarLink: { invalidatesTags: ['Calendar'] },
+      makeCalendarLink: { invalidatesTags: after(['Calendar']) },
+      revokeCalendarLink: { invalidatesTags: after(['Calendar']) },
       listSheets: { providesTags: ['Template'] },
-      saveSheet: { invalidatesTags: ['Template', 'Audit'] },
+      saveSheet: { invalidatesTags: after(['Template', 'Audit']) },
       listInspections: { providesTags: ['Inspection'] },
       getInspection: { providesTags: ['Inspection'] },
-      addInspection: { invalidatesTags: afterCare },
+      addInspection: { invalidatesTags: after(afterCare) },
       getCare: { providesTags: ['Inspection'] },
-      quarantine: { invalidatesTags: afterCare },
-      retire: { invalidatesTags: afterCare },
-      addExposure: { invalidatesTags: afterCare },
+      quarantine: { invalidatesTags: after(afterCare) },
+      retire: { invalidatesTags: after(afterCare) },
+      addExposure: { invalidatesTags: after(afterCare) },
       listDefects: { providesTags: ['Inspection'] },
-      closeDefect: { invalidatesTags: ['Inspection', 'Audit'] },
-      addPhoto: { invalidatesTags: ['Inspection'] },
+      closeDefect: { invalidatesTags: after(['Inspection', 'Audit']) },
+      addPhoto: { invalidatesTags: after(['Inspection']) },
       getGear: { providesTags: ['Gear'] },
-      createGear: { invalidatesTags: ['Gear', 'Audit'] },
-      changeGear: { invalidatesTags: ['Gear', 'Plan', 'Audit'] },
-      importGear: { invalidatesTags: ['Gear', 'Team', 'Plan', 'Audit'] },
+      createGear: { invalidatesTags: after(['Gear', 'Audit']) },
+      changeGear: { invalidatesTags: after(['Gear', 'Plan', 'Audit']) },
+      importGear: { invalidatesTags: after(['Gear', 'Team', 'Plan', 'Audit']) },
       getPlan: { providesTags: ['Plan'] },
-      createPlan: { invalidatesTags: ['Plan', 'Audit'] },
+      createPlan: { invalidatesTags: after(['Plan', 'Audit']) },
     },
   })
   .injectEndpoints({

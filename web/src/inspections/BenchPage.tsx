@@ -35,8 +35,9 @@ export function BenchPage() {
         </Link>
       </div>
     );
-  if (error || sheetError) return <ProblemNote error={error ?? sheetError} retry={refetch} />;
-  if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
+  // Without a signal, what was read before is enough to go on with.
+  if (!round || !drafts || !pieces || !sheets || !team)
+    return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
   const gearOf = new Map(pieces.map(({ gear }) => [gear.gearId, gear]));
   const done = new Set(drafts.filter(({ status }) => status === 'queued' || status === 'sent').map(({ gearId }) => gearId));
   const order = round.gearIds.filter((id) => gearOf.has(id));

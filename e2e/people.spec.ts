@@ -1,0 +1,104 @@
+import { test as anybody, expect } from '@playwright/test';
+import { signInAs, test } from './signed-in.ts';
+
+test('a member is offered no keeper’s action, and refused it where the address is known', async ({ browser }) => {
+  const page = await (await browser.newContext()).newPage();
+  await signInAs(page.request, 'member');
+  await page.goto('/gear?q=SH-02');
+  await expect(page.getByRole('link', { name: 'Add a piece' })).toBeHidden();
+  await page.getByRole('link', { name: /SH-02/ }).click();
+  await expect(page.getByRole('button', { name: 'Quarantine' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Retire' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Edit' })).toBeHidden();
+  const gearId = new URL(page.url()).pathname.split('/').at(-1);
+  const refused = await page.request.post(`/api/v1/gear/${gearId}/retire`, {
+    data: { reason: 'Because I say so', destroyed: 'Not at all' },
+  });
+  expect(refused.status()).toBe(403);
+  expect((await refused.json()).detail).toContain('Ask your coordinator');
+});
+
+test('taken out, counted back by tag, and what is missing is named', async ({ page }) => {
+  await page.goto('/outings');
+  await page.getByLabel('What for').fill('Evening practice');
+  await page.getByLabel('Which person').selectOption({ label: 'Mirren Quaile' });
+  for (const tag of ['SB-02', 'CB-01']) {
+    await page.getByLabel('Tag of a piece that goes').fill(tag);
+    await page.keyboard.press('Enter');
+  }
+  await page.getByLabel('Tag of a piece that goes').fill('SH-06');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('SH-06 is quarantined and must not go out.')).toBeVisible();
+  await page.getByRole('button', { name: 'Check out 2 pieces' }).click();
+  await expect(page.locator('[data-count]')).toHaveText('0 of 2 counted back');
+  await page.getByLabel('Tag of a piece that is back').fill('sb-02');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-count]')).toHaveText('1 of 2 counted back');
+  await expect(page.getByText(/^Missing: CB-01/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close with 1 missing' }).click();
+  await expect(page.getByText(/Count them back, or say what became of them/)).toBeVisible();
+  await page.getByRole('button', { name: 'CB-01 is back' }).click();
+  await page.getByRole('button', { name: 'All back: close it' }).click();
+  await expect(page.getByText(/Closed .* by Isla Wrenfell/)).toBeVisible();
+});
+
+test('invited by a link, signed in by name and password; a wrong password is refused and too many make it wait', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/people');
+  await page.getByLabel('Name', { exact: true }).fill('Corin Heathfell');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const row = page.locator('li', { hasText: 'Corin Heathfell' });
+  await row.getByRole('button', { name: 'Invite' }).click();
+  const link = await row.getByLabel('One-time link for Corin Heathfell').inputValue();
+  const theirs = await (await browser.newContext()).newPage();
+  await theirs.goto(link);
+  await expect(theirs.getByText('You are Corin Heathfell, member of Harrowmoss Recovery.')).toBeVisible();
+  await theirs.getByLabel('Sign-in name').fill('corin');
+  await theirs.getByLabel('Password').fill('short');
+  await theirs.getByRole('button', { name: 'Join' }).click();
+  await expect(theirs.getByText('The password must have 10 to 200 characters')).toBeVisible();
+  await theirs.getByLabel('Password').fill('peat and plantation');
+  await theirs.getByRole('button', { name: 'Join' }).click();
+  await expect(theirs.getByRole('heading', { name: 'Ready today' })).toBeVisible();
+  await theirs.goto('/account');
+  await theirs.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(theirs.getByRole('heading', { name: /Sign in|Your session has ended/ })).toBeVisible();
+  await theirs.goto('/');
+  for (let attempt = 0; attempt < 5; attempt++) {
+    await theirs.getByLabel('Sign-in name').fill('corin');
+    await theirs.getByLabel('Password').fill(`wrong ${attempt}`);
+    await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await expect(theirs.getByRole('alert')).toContainText('do not belong together');
+    await theirs.reload();
+  }
+  await theirs.getByLabel('Sign-in name').fill('corin');
+  await theirs.getByLabel('Password').fill('peat and plantation');
+  await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(theirs.getByRole('alert')).toContainText('Wait 15 minutes');
+  const used = await (await browser.newContext()).newPage();
+  await used.goto(link);
+  await expect(used.getByText('This link opens nothing')).toBeVisible();
+});
+
+test('a session that ends while somebody types is taken up over the page; what was typed stays', async ({ page }) => {
+  await page.goto('/gear/new');
+  await page.getByLabel('Class').selectOption('soft-shackle');
+  await page.getByLabel('Name', { exact: true }).fill('Typed before the session ended');
+  await page.request.delete('/api/v1/session');
+  await page.getByLabel('Tag', { exact: true }).fill('SS-ENDED');
+  await page.getByRole('button', { name: 'Save' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('heading', { name: 'Your session has ended' })).toBeVisible();
+  await dialog.getByRole('button', { name: /Isla Wrenfell/ }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Typed before the session ended');
+});
+
+anybody('nothing of the team is shown to whoever is not signed in', async ({ page, request }) => {
+  await page.goto('/gear');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByText('SH-01')).toBeHidden();
+  expect((await request.get('/api/v1/gear')).status()).toBe(401);
+});

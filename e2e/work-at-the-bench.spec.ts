@@ -1,0 +1,86 @@
+import { expect, type Page } from '@playwright/test';
+import { signInAs, test } from './signed-in.ts';
+
+const begin = async (page: Page) => {
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await expect(page.locator('[data-progress]')).toBeVisible();
+};
+const passAll = (page: Page) => page.getByRole('button', { name: /All in order/ }).click();
+
+test('from the due list to the bench to quarantine', async ({ page }) => {
+  await page.goto('/due');
+  await page.locator('li', { hasText: 'HK-01' }).getByRole('link', { name: 'Inspect' }).click();
+  await begin(page);
+  await passAll(page);
+  await page.locator('[data-point="cracks"]').getByRole('button', { name: 'Fails' }).click();
+  await page.getByLabel('What was found: Cracks').fill('at the root of the hook');
+  await page.getByRole('button', { name: 'Confirm D: out of use' }).click();
+  await expect(page.getByText('1 out of use.')).toBeVisible();
+  await page.goto('/gear?q=HK-01');
+  await page.getByRole('link', { name: /HK-01/ }).click();
+  await expect(page.getByText('Quarantined: must not be planned with')).toBeVisible();
+  await expect(page.getByText('Cracks: fails (at the root of the hook)').first()).toBeVisible();
+});
+
+test('a failed piece turns the plan that uses it out of date, on another’s open page too', async ({ page, browser }) => {
+  const other = await (await browser.newContext()).newPage();
+  await signInAs(other.request, 'member');
+  await other.goto('/plans');
+  const plan = other.getByRole('link', { name: /Plantation ride/ });
+  await expect(plan).toContainText('Clear');
+  const { items } = await (await page.request.get('/api/v1/gear?after=TS-00&limit=1')).json();
+  await page.goto(`/inspect?of=piece:${items[0].gearId}&kind=after-use`);
+  await begin(page);
+  await passAll(page);
+  await page.locator('[data-point="stitching-pulled-or-broken"]').getByRole('button', { name: 'Fails' }).click();
+  await page.getByRole('button', { name: 'Confirm D: out of use' }).click();
+  await expect(plan).toContainText('TS-01: was in-use, is quarantined.');
+  await plan.click();
+  await expect(other.locator('[data-out-of-date]')).toContainText('TS-01');
+  await expect(other.locator('[data-verdict="stop"]')).toBeVisible();
+});
+
+test('a closed tab and a lost connection lose not a tap; what was confirmed is sent when there is a signal', async ({ page, context }) => {
+  await page.goto('/inspect?of=class:recovery-ring');
+  await begin(page);
+  const address = page.url();
+  await passAll(page);
+  await page.locator('[data-point="nicks"]').getByRole('button', { name: 'Worn' }).click();
+  await page.getByLabel('What was found: Nicks').fill('two, filed smooth');
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByLabel('What was found: Nicks')).toHaveValue('two, filed smooth');
+  await expect(again.locator('[data-point="nicks"]').getByRole('button', { name: 'Worn' })).toHaveAttribute('aria-pressed', 'true');
+  await context.setOffline(true);
+  const tag = await again.locator('[aria-current="step"]').getAttribute('aria-label');
+  await again.getByRole('button', { name: 'Confirm grade B' }).click();
+  await expect(again.locator('[data-progress]')).toContainText('1 of');
+  await again.getByRole('button', { name: `${tag}, confirmed` }).click();
+  await expect(again.getByText('It waits on this device to be sent.')).toBeVisible();
+  await context.setOffline(false);
+  await expect(again.getByText('The server has it.')).toBeVisible({ timeout: 20_000 });
+});
+
+test('the bench answers to the keyboard and to tags, and shows what a measured value amounts to', async ({ page }) => {
+  await page.goto('/inspect?of=class:steel-shackle');
+  await begin(page);
+  await page.getByLabel('Tag of a piece').fill('no-such-tag');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('No piece has the tag no-such-tag.');
+  await page.getByLabel('Tag of a piece').fill('sh-03');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Bow shackle 7/8 in' })).toBeVisible();
+  await page.getByRole('heading', { name: 'Bow shackle 7/8 in' }).click();
+  await page.keyboard.press('a');
+  await expect(page.locator('[data-point] [aria-pressed="true"]')).toHaveCount(8);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('f');
+  await expect(page.locator('[data-point="cracks"]').getByRole('button', { name: 'Fails' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('o');
+  await page.getByLabel('Measured: Bow diameter where worn most').fill('20.4');
+  await expect(page.getByText('lost 7.3 %: 73 % of what is allowed.')).toBeVisible();
+  await page.getByLabel('Measured: Bow diameter where worn most').fill('19.7');
+  await expect(page.getByText('over the limit, out of use')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Confirm D: out of use' })).toBeVisible();
+});
