@@ -25,7 +25,7 @@ test('two people edit one piece: the second sees both versions and chooses', asy
   await expect(second.getByRole('alert')).toContainText('Mirren Quaile');
   await second.getByRole('button', { name: /Keep mine/ }).click();
   await second.getByRole('button', { name: 'Save' }).click();
-  await expect(second.getByText('measured again')).toBeVisible();
+  await expect(second.getByText('measured again', { exact: true })).toBeVisible();
 });
 
 test('work begun on an older version comes back and meets the newer one as a conflict', async ({ page, request, context }) => {

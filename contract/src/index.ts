@@ -96,6 +96,15 @@ export {
   WantedView,
 } from './kits/kit.dto.ts';
 export { FreshReport, PlanCreate, PlanList, PlanSave, PlanSummary, PlanView, RigFileView, SavedReport } from './plans/plan.dto.ts';
+export {
+  PlanUnderPolicy,
+  PolicyChange,
+  PolicyHistory,
+  PolicyPreview,
+  PolicyPreviewRequest,
+  PolicySave,
+  PolicyVersionView,
+} from './policy/policy.dto.ts';
 export type { Problem } from './problem.ts';
 export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';
 export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegisterRow } from './register/read-row.ts';

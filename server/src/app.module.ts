@@ -42,6 +42,8 @@ import { OutingService } from './outings/outing.service.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
+import { PolicyController } from './policy/policy.controller.ts';
+import { PolicyService } from './policy/policy.service.ts';
 import { PeopleController } from './team/people.controller.ts';
 import { PeopleRepository } from './team/people.repository.ts';
 import { PeopleService } from './team/people.service.ts';
@@ -68,6 +70,7 @@ import { TeamService } from './team/team.service.ts';
     PhotoController,
     SheetController,
     PlanController,
+    PolicyController,
   ],
   providers: [
     Clock,
@@ -99,6 +102,7 @@ import { TeamService } from './team/team.service.ts';
     CalendarService,
     PlanRepository,
     PlanService,
+    PolicyService,
     { provide: APP_GUARD, useClass: ActorGuard },
     { provide: APP_FILTER, useClass: ProblemFilter },
   ],

@@ -30,6 +30,8 @@ const KitPage = lazy(async () => ({ default: (await import('./kits/KitPage.tsx')
 const OutingListPage = lazy(async () => ({ default: (await import('./outings/OutingListPage.tsx')).OutingListPage }));
 const OutingPage = lazy(async () => ({ default: (await import('./outings/OutingPage.tsx')).OutingPage }));
 
+const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPage.tsx')).PolicyPage }));
+
 export function App() {
   return (
     <BrowserRouter>
@@ -57,6 +59,7 @@ export function App() {
               <Route path="inspections/:inspectionId" element={<InspectionPage />} />
               <Route path="due" element={<DuePage />} />
               <Route path="defects" element={<DefectsPage />} />
+              <Route path="settings" element={<PolicyPage />} />
               <Route path="people" element={<PeoplePage />} />
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />

@@ -8,7 +8,18 @@ import {
   type PlanView,
   type RigFileView,
 } from '@wainrope/contract';
-import { type Case, gearIdsOf, judge, type Report, RIG_FILE_FORMAT, RIG_FILE_VERSION, type Rig, readCase, readRig } from '@wainrope/core';
+import {
+  type Case,
+  gearIdsOf,
+  judge,
+  type Policy,
+  type Report,
+  RIG_FILE_FORMAT,
+  RIG_FILE_VERSION,
+  type Rig,
+  readCase,
+  readRig,
+} from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
@@ -20,6 +31,16 @@ import { outOfDateReasons } from './out-of-date.ts';
 import { PlanRepository, type StoredPlan } from './plan.repository.ts';
 
 const PAGE = 100;
+
+/** A preview judges at most so many plans. */
+const PLANS_PREVIEWED = 500;
+
+export interface PlanUnder {
+  readonly planId: string;
+  readonly name: string;
+  readonly before: Report['verdict'];
+  readonly after: Report['verdict'];
+}
 
 interface Judged {
   readonly judgedCase: Case;
@@ -88,6 +109,18 @@ export class PlanService {
       const { fresh } = await this.fresh(trx, await this.stored(trx, planId));
       return { format: RIG_FILE_FORMAT, version: RIG_FILE_VERSION, case: fresh.judgedCase };
     });
+  }
+
+  /** How every plan is judged now and would be under another policy. */
+  async under(trx: TeamTransaction, policy: Policy): Promise<readonly PlanUnder[]> {
+    const plans = await this.repository.page(trx, { limit: PLANS_PREVIEWED });
+    const outcomes: PlanUnder[] = [];
+    for (const plan of plans) {
+      const { judgedCase, report } = await this.judgeToday(trx, plan.name, this.savedCase(plan).rig);
+      const after = judge({ ...judgedCase, policy }).verdict;
+      outcomes.push({ planId: plan.planId, name: plan.name, before: report.verdict, after });
+    }
+    return outcomes;
   }
 
   private async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {

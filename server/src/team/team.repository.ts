@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
+import type { Policy } from '@wainrope/core';
+import { sql } from 'kysely';
+import type { Actor } from '../actor/actor.ts';
 import type { VehicleTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
@@ -34,6 +37,47 @@ export class TeamRepository {
       .orderBy('policy_version_id')
       .limit(1)
       .executeTakeFirstOrThrow();
+  }
+
+  /** Every version with who made it, newest first. */
+  policies(trx: TeamTransaction) {
+    return trx
+      .selectFrom('policy_version as v')
+      .innerJoin('person as p', 'p.person_id', 'v.created_by')
+      .select([
+        'v.policy_version_id',
+        'v.content_hash',
+        'v.reason',
+        'v.created_at',
+        'p.name as by_name',
+        sql<string | null>`v.content->>'name'`.as('name'),
+      ])
+      .orderBy('v.created_at', 'desc')
+      .orderBy('v.policy_version_id')
+      .execute();
+  }
+
+  /** One change of the team's settings at a time. */
+  async lockTeam(trx: TeamTransaction): Promise<void> {
+    await trx.selectFrom('team').select('team_id').forUpdate().execute();
+  }
+
+  async addPolicy(
+    trx: TeamTransaction,
+    actor: Actor,
+    version: { readonly id: string; readonly content: Policy; readonly contentHash: string; readonly reason: string },
+  ): Promise<void> {
+    await trx
+      .insertInto('policy_version')
+      .values({
+        team_id: actor.teamId,
+        policy_version_id: version.id,
+        content: JSON.stringify(version.content),
+        content_hash: version.contentHash,
+        reason: version.reason,
+        created_by: actor.personId,
+      })
+      .execute();
   }
 
   async addKit(trx: TeamTransaction, teamId: string, name: string): Promise<string> {

@@ -8,6 +8,7 @@ declare module 'vitest' {
   interface ProvidedContext {
     readonly ownerUrl: string;
     readonly appUrl: string;
+    readonly adminUrl: string;
   }
 }
 
@@ -17,5 +18,6 @@ export default async function setup(project: TestProject): Promise<() => Promise
   await migrate(database.ownerUrl);
   project.provide('ownerUrl', database.ownerUrl);
   project.provide('appUrl', database.appUrl);
+  project.provide('adminUrl', database.adminUrl);
   return () => database.stop();
 }

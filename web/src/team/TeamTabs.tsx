@@ -7,6 +7,7 @@ export function TeamTabs({ title, children }: { readonly title: string; readonly
   const may = useMay();
   const tabs = [
     { to: '/people', label: 'People', shown: true },
+    { to: '/settings', label: 'Settings', shown: true },
     { to: '/trail', label: 'What changed', shown: may('audit.read') },
   ];
   return (

@@ -377,6 +377,26 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/plans/${queryArg.planId}/rig-file`,
       }),
     }),
+    getPolicy: build.query<GetPolicyApiResponse, GetPolicyApiArg>({
+      query: () => ({ url: `/api/v1/policy` }),
+    }),
+    savePolicy: build.mutation<SavePolicyApiResponse, SavePolicyApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/policy`,
+        method: "POST",
+        body: queryArg.policySave,
+      }),
+    }),
+    previewPolicy: build.mutation<
+      PreviewPolicyApiResponse,
+      PreviewPolicyApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/policy/preview`,
+        method: "POST",
+        body: queryArg.policyPreviewRequest,
+      }),
+    }),
   }),
   overrideExisting: false,
 });
@@ -676,6 +696,16 @@ export type SavePlanApiArg = {
 export type GetRigFileApiResponse = /** status 200  */ RigFileView;
 export type GetRigFileApiArg = {
   planId: string;
+};
+export type GetPolicyApiResponse = /** status 200  */ PolicyHistory;
+export type GetPolicyApiArg = void;
+export type SavePolicyApiResponse = /** status 201  */ PolicyHistory;
+export type SavePolicyApiArg = {
+  policySave: PolicySave;
+};
+export type PreviewPolicyApiResponse = /** status 200  */ PolicyPreview;
+export type PreviewPolicyApiArg = {
+  policyPreviewRequest: PolicyPreviewRequest;
 };
 export type SessionPerson = {
   personId: string;
@@ -1517,6 +1547,49 @@ export type RigFileView = {
     [key: string]: unknown;
   };
 };
+export type PolicyVersionView = {
+  policyVersionId: string;
+  contentHash: string;
+  name: string;
+  reason: string;
+  by: string;
+  at: string;
+  inForce: boolean;
+};
+export type PolicyHistory = {
+  contentHash: string;
+  content: {
+    [key: string]: unknown;
+  };
+  versions: PolicyVersionView[];
+};
+export type PolicySave = {
+  baseHash: string;
+  content: {
+    [key: string]: unknown;
+  };
+  reason: string;
+};
+export type PolicyChange = {
+  path: string;
+  from?: string;
+  to?: string;
+};
+export type PlanUnderPolicy = {
+  planId: string;
+  name: string;
+  before: string;
+  after: string;
+};
+export type PolicyPreview = {
+  changes: PolicyChange[];
+  plans: PlanUnderPolicy[];
+};
+export type PolicyPreviewRequest = {
+  content: {
+    [key: string]: unknown;
+  };
+};
 export const {
   useGetSessionQuery,
   useSignInMutation,
@@ -1579,4 +1652,7 @@ export const {
   useGetPlanQuery,
   useSavePlanMutation,
   useGetRigFileQuery,
+  useGetPolicyQuery,
+  useSavePolicyMutation,
+  usePreviewPolicyMutation,
 } = injectedRtkApi;

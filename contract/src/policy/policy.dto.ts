@@ -1,0 +1,50 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsBoolean, IsObject, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
+
+export class PolicyVersionView {
+  @IsUUID() policyVersionId!: string;
+  @IsString() contentHash!: string;
+  @IsString() name!: string;
+  @IsString() reason!: string;
+  @IsString() by!: string;
+  @IsString() at!: string;
+  @IsBoolean() inForce!: boolean;
+}
+
+/** The team’s tables in force, and every version before them, newest first. */
+export class PolicyHistory {
+  @IsString() contentHash!: string;
+  /** Core’s policy document. */
+  @IsObject() content!: object;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyVersionView) versions!: PolicyVersionView[];
+}
+
+export class PolicyPreviewRequest {
+  @IsObject() content!: object;
+}
+
+export class PolicyChange {
+  @IsString() path!: string;
+  @IsOptional() from?: unknown;
+  @IsOptional() to?: unknown;
+}
+
+export class PlanUnderPolicy {
+  @IsUUID() planId!: string;
+  @IsString() name!: string;
+  @IsString() before!: string;
+  @IsString() after!: string;
+}
+
+/** What a change of policy would do, before it is made. */
+export class PolicyPreview {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyChange) changes!: PolicyChange[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanUnderPolicy) plans!: PlanUnderPolicy[];
+}
+
+export class PolicySave {
+  /** The version the change was made from. */
+  @IsString() baseHash!: string;
+  @IsObject() content!: object;
+  @IsString() @Length(3, 300, { message: 'Say in a line why the team decides this.' }) reason!: string;
+}

@@ -1,0 +1,33 @@
+import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse } from '@nestjs/swagger';
+import { PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave } from '@wainrope/contract';
+import { Needs } from '../actor/actor.guard.ts';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { PolicyService } from './policy.service.ts';
+
+@Controller('policy')
+export class PolicyController {
+  constructor(private readonly service: PolicyService) {}
+
+  @Get()
+  @Needs('team.read')
+  @ApiOkResponse({ type: PolicyHistory })
+  getPolicy(@CurrentActor() actor: Actor): Promise<PolicyHistory> {
+    return this.service.history(actor);
+  }
+
+  @Post('preview')
+  @Needs('policy.write')
+  @HttpCode(200)
+  @ApiOkResponse({ type: PolicyPreview })
+  previewPolicy(@CurrentActor() actor: Actor, @Body() { content }: PolicyPreviewRequest): Promise<PolicyPreview> {
+    return this.service.preview(actor, content);
+  }
+
+  @Post()
+  @Needs('policy.write')
+  @ApiCreatedResponse({ type: PolicyHistory })
+  savePolicy(@CurrentActor() actor: Actor, @Body() input: PolicySave): Promise<PolicyHistory> {
+    return this.service.save(actor, input);
+  }
+}

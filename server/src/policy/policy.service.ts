@@ -1,0 +1,89 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { PolicyHistory, PolicyPreview, PolicySave } from '@wainrope/contract';
+import { type Policy, policyDifferences, policyFaults, readPolicy } from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { conflict, invalid } from '../http/problem.ts';
+import { PlanService } from '../plans/plan.service.ts';
+import { TeamRepository } from '../team/team.repository.ts';
+import { policyHash, TeamService } from '../team/team.service.ts';
+
+/** A team's tables and schools: versions that are added, never changed. */
+@Injectable()
+export class PolicyService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly teams: TeamService,
+    private readonly repository: TeamRepository,
+    private readonly plans: PlanService,
+    private readonly audit: AuditTrail,
+  ) {}
+
+  async history(actor: Actor): Promise<PolicyHistory> {
+    return this.database.inTeam(actor.teamId, (trx) => this.historyOf(trx));
+  }
+
+  /** What would change, and how each plan would be judged; nothing is saved. */
+  async preview(actor: Actor, content: unknown): Promise<PolicyPreview> {
+    const policy = readable(content);
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const { policy: before } = await this.teams.policyInForce(trx);
+      const plans = await this.plans.under(trx, policy);
+      return {
+        changes: policyDifferences(before, policy).map(({ path, from, to }) => ({ path, from, to })),
+        plans: plans.map(({ planId, name, before: was, after }) => ({ planId, name, before: was, after })),
+      };
+    });
+  }
+
+  async save(actor: Actor, { baseHash, content, reason }: PolicySave): Promise<PolicyHistory> {
+    const policy = readable(content);
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      await this.repository.lockTeam(trx);
+      const before = await this.teams.policyInForce(trx);
+      if (before.contentHash !== baseHash) throw conflict('The settings were changed while you worked on them.', await this.historyOf(trx));
+      const changes = policyDifferences(before.policy, policy);
+      if (changes.length === 0) throw invalid([{ path: 'content', message: 'Nothing differs from what is in force.' }]);
+      const id = randomUUID();
+      await this.repository.addPolicy(trx, actor, { id, content: policy, contentHash: policyHash(policy), reason });
+      await this.audit.note(trx, actor, {
+        action: 'changed the settings:',
+        kind: 'policy',
+        id,
+        name: policy.name,
+        before: Object.fromEntries(changes.map(({ path, from }) => [path, from])),
+        after: Object.fromEntries(changes.map(({ path, to }) => [path, to])),
+        note: reason,
+      });
+      return this.historyOf(trx);
+    });
+  }
+
+  private async historyOf(trx: TeamTransaction): Promise<PolicyHistory> {
+    const { policy, contentHash, policyVersionId } = await this.teams.policyInForce(trx);
+    const rows = await this.repository.policies(trx);
+    return {
+      contentHash,
+      content: policy,
+      versions: rows.map(({ policy_version_id, content_hash, reason, created_at, by_name, name }) => ({
+        policyVersionId: policy_version_id,
+        contentHash: content_hash,
+        name: name ?? '',
+        reason,
+        by: by_name,
+        at: created_at.toISOString(),
+        inForce: policy_version_id === policyVersionId,
+      })),
+    };
+  }
+}
+
+function readable(content: unknown): Policy {
+  const result = readPolicy(content, 'content');
+  if (!result.ok) throw invalid(result.faults);
+  const faults = policyFaults(result.value, 'content');
+  if (faults.length > 0) throw invalid(faults);
+  return result.value;
+}

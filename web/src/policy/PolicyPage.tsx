@@ -1,0 +1,210 @@
+import type { PolicyHistory, PolicyPreview } from '@wainrope/contract';
+import { type Policy, policyDifferences, policyPresets, readPolicy, rules, teamStandard, type Verdict } from '@wainrope/core';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useMay } from '../access/use-session.ts';
+import { problemOf, useGetPolicyQuery, usePreviewPolicyMutation, useSavePolicyMutation } from '../api/wainrope-api.ts';
+import { moment } from '../shell/days.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { VerdictLabel } from '../shell/VerdictMark.tsx';
+import { TeamTabs } from '../team/TeamTabs.tsx';
+import { PolicyRow } from './PolicyRow.tsx';
+import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
+import { groupWords, leafWords } from './policy-words.ts';
+import { SeverityRows } from './SeverityRows.tsx';
+
+/** The team's tables and schools: what is in force, how it differs from the careful reading, and what a change would do. */
+export function PolicyPage() {
+  const { data, error, refetch } = useGetPolicyQuery();
+  const history = data as PolicyHistory | undefined;
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 pb-28 pt-4 sm:px-5">
+      <TeamTabs title="Settings" />
+      <ProblemNote error={error} retry={refetch} />
+      {history && <Editor key={history.contentHash} history={history} />}
+    </div>
+  );
+}
+
+function policyOf(content: object): Policy {
+  const result = readPolicy(content);
+  if (!result.ok) throw new Error(`The team’s policy is not readable: ${result.faults[0]?.path}`);
+  return result.value;
+}
+
+function Editor({ history }: { readonly history: PolicyHistory }) {
+  const inForce = useMemo(() => policyOf(history.content), [history]);
+  const [draft, setDraft] = useState(inForce);
+  const [search, setSearch] = useState('');
+  const may = useMay();
+  const editable = may('policy.write');
+  const changes = policyDifferences(inForce, draft);
+  const leaves = policyLeaves(draft);
+  const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
+  const groups = Object.keys(groupWords).map((group) => ({
+    group,
+    leaves: leaves.filter(({ path }) => path.split('.')[0] === group && fits(path, search)),
+  }));
+  return (
+    <>
+      <p className="pt-3">
+        In force: <strong>{inForce.name}</strong>. {differsFrom(inForce)}
+      </p>
+      <div className="no-print flex flex-wrap items-end gap-3 py-3">
+        <label className="w-64">
+          <span className="sr-only">Search the settings</span>
+          <input type="search" placeholder="Search the settings…" value={search} onChange={(event) => setSearch(event.target.value)} />
+        </label>
+        {editable &&
+          policyPresets.map((preset) => (
+            <button key={preset.id} type="button" className="action" onClick={() => setDraft(preset)}>
+              Begin from: {preset.name}
+            </button>
+          ))}
+      </div>
+      {groups
+        .filter((entry) => entry.leaves.length > 0)
+        .map(({ group, leaves: shown }) => (
+          <section key={group} className="pt-4">
+            <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
+            <p className="pt-1.5 text-quiet">{groupWords[group]?.why}</p>
+            {shown.map((leaf) => (
+              <PolicyRow
+                key={`${leaf.path}${draft.id}`}
+                leaf={leaf}
+                standard={standard.get(leaf.path) ?? ''}
+                editable={editable}
+                changed={(value) => setDraft((now) => withLeaf(now, leaf.path, value, 'the team’s own'))}
+              />
+            ))}
+          </section>
+        ))}
+      {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={rules} />}
+      <Versions history={history} />
+      {editable && changes.length > 0 && (
+        <SaveBar draft={draft} changes={changes.length} history={history} discard={() => setDraft(inForce)} />
+      )}
+    </>
+  );
+}
+
+function fits(path: string, search: string): boolean {
+  const { label } = leafWords(path);
+  return `${groupWords[path.split('.')[0] ?? '']?.title} ${label}`.toLowerCase().includes(search.toLowerCase());
+}
+
+function differsFrom(policy: Policy): string {
+  const count = policyDifferences(teamStandard, policy).length;
+  return count === 0
+    ? 'It is the careful reading of every question.'
+    : `It differs from the careful reading in ${count} ${count === 1 ? 'point' : 'points'}, marked below.`;
+}
+
+interface SaveBarProps {
+  readonly draft: Policy;
+  readonly changes: number;
+  readonly history: PolicyHistory;
+  readonly discard: () => void;
+}
+
+/** What the change would do to plans, asked before it is made. */
+function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
+  const [preview, previewed] = usePreviewPolicyMutation();
+  const [save, saving] = useSavePolicyMutation();
+  const [reason, setReason] = useState('');
+  const shown = previewed.data as PolicyPreview | undefined;
+  const [shownFor, setShownFor] = useState<Policy>();
+  const fresh = shownFor === draft ? shown : undefined;
+  const turned = fresh?.plans.filter(({ before, after }) => before !== after) ?? [];
+  const stale = saving.error !== undefined && problemOf(saving.error).status === 409;
+  return (
+    <div
+      role="region"
+      aria-label="Change of settings"
+      className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[820px]:bottom-14"
+    >
+      <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
+        <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />
+        {stale && (
+          <p role="alert" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
+            Somebody else saved new settings meanwhile. Look at theirs (they are shown once you discard yours), then make your change again.
+          </p>
+        )}
+        {fresh && (
+          <div className="py-1" data-policy-preview>
+            <p>
+              {fresh.plans.length} {fresh.plans.length === 1 ? 'plan turns' : 'plans turn'} out of date.{' '}
+              {turned.length === 0 ? 'No verdict changes.' : 'Verdicts that change:'}
+            </p>
+            <ul>
+              {turned.map(({ planId, name, before, after }) => (
+                <li key={planId} className="flex flex-wrap items-center gap-2 py-0.5">
+                  <Link className="underline" to={`/plans/${planId}`}>
+                    {name}
+                  </Link>
+                  <VerdictLabel verdict={before as Verdict} struck /> → <VerdictLabel verdict={after as Verdict} />
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <div className="flex flex-wrap items-end gap-3">
+          <p className="pb-2">
+            {changes} {changes === 1 ? 'change' : 'changes'}
+          </p>
+          <button type="button" className="action" onClick={discard}>
+            Discard
+          </button>
+          {fresh ? (
+            <>
+              <div className="min-w-56 flex-1">
+                <Labelled label="Why does the team decide this?">
+                  <input value={reason} onChange={(event) => setReason(event.target.value)} />
+                </Labelled>
+              </div>
+              <button
+                type="button"
+                className="action-main"
+                disabled={saving.isLoading || reason.trim().length < 3}
+                onClick={() => save({ policySave: { baseHash: history.contentHash, content: draft as never, reason: reason.trim() } })}
+              >
+                Put in force
+              </button>
+            </>
+          ) : (
+            <button
+              type="button"
+              className="action-main"
+              disabled={previewed.isLoading}
+              onClick={async () => {
+                await preview({ policyPreviewRequest: { content: draft as never } });
+                setShownFor(draft);
+              }}
+            >
+              What would it change?
+            </button>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Versions({ history }: { readonly history: PolicyHistory }) {
+  return (
+    <section className="pt-6">
+      <h2 className="stitched pb-1.5 text-xl">Versions</h2>
+      <ul>
+        {history.versions.map(({ policyVersionId, name, reason, by, at, inForce }) => (
+          <li key={policyVersionId} className="flex flex-wrap gap-x-3 border-b border-rule py-1.5">
+            <strong>{name}</strong> “{reason}”{inForce && <span className="text-moss">in force</span>}
+            <span className="ml-auto text-quiet">
+              {by}, {moment(at)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

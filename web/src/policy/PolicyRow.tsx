@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
+import { leafWords } from './policy-words.ts';
+
+interface PolicyRowProps {
+  readonly leaf: PolicyLeaf;
+  /** The careful reading, as it would be typed. */
+  readonly standard: string;
+  readonly editable: boolean;
+  readonly changed: (value: PolicyLeaf['value']) => void;
+}
+
+const SCHOOLS: { readonly [path: string]: readonly (readonly [string, string])[] } = {
+  'friction.school': [
+    ['by-wrap', 'by wrap angle'],
+    ['flat', 'a flat share a pulley'],
+    ['none', 'none: double is double'],
+  ],
+};
+
+/** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
+export function PolicyRow({ leaf, standard, editable, changed }: PolicyRowProps) {
+  const { path, value, source } = leaf;
+  const { label, unit } = leafWords(path);
+  const [typed, setTyped] = useState(typedLeaf(value));
+  const [fault, setFault] = useState<string>();
+  const differs = typedLeaf(value) !== standard;
+  const take = (text: string) => {
+    setTyped(text);
+    const read = readLeaf(value, text);
+    setFault(read.ok ? undefined : read.message);
+    if (read.ok) changed(read.value);
+  };
+  const options =
+    SCHOOLS[path] ??
+    (typeof value === 'boolean'
+      ? ([
+          ['true', 'yes'],
+          ['false', 'no'],
+        ] as const)
+      : undefined);
+  return (
+    <div className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[1.4fr_13rem_1.6fr]" data-policy={path}>
+      <span>{label}</span>
+      <span className="flex items-center gap-2">
+        {editable && options && (
+          <select aria-label={label} value={String(value)} onChange={(event) => take(event.target.value)}>
+            {options.map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        )}
+        {editable && !options && (
+          <input
+            className="font-mono"
+            aria-label={label}
+            aria-invalid={fault !== undefined}
+            value={typed}
+            onChange={(event) => take(event.target.value)}
+          />
+        )}
+        {!editable && <span className="font-mono">{typedLeaf(value)}</span>}
+        {unit && <span className="w-9 shrink-0 text-quiet">{unit}</span>}
+      </span>
+      <span className="text-[15px] text-quiet">
+        {fault && <span className="text-rust">{fault} </span>}
+        {differs && <strong className="text-amber-ink">careful reading: {standard}. </strong>}
+        {source}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Policy, Rule, Severity } from '@wainrope/core';
+import { severityWords } from '../shell/VerdictMark.tsx';
+
+const order: readonly Severity[] = ['stop', 'fix', 'caution', 'note'];
+
+interface SeverityRowsProps {
+  readonly policy: Policy;
+  readonly editable: boolean;
+  readonly changed: (policy: Policy) => void;
+  readonly rules: readonly Rule[];
+}
+
+/** How grave each rule is for this team: stricter always, milder only where the rule lets itself be softened. */
+export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsProps) {
+  const set = (code: string, own: Severity, wanted: Severity) => {
+    const { [code]: _before, ...rest } = policy.severities;
+    changed({ ...policy, severities: wanted === own ? rest : { ...rest, [code]: wanted } });
+  };
+  return (
+    <section className="pt-4">
+      <h2 className="stitched pb-1.5 text-xl">How grave each rule is</h2>
+      <p className="pt-1.5 text-quiet">
+        A team may be stricter with any rule; milder only with those that keep nobody from harm by themselves.
+      </p>
+      {[...rules]
+        .sort((a, b) => a.code.localeCompare(b.code))
+        .map(({ code, severity, softenable, why }) => {
+          const now = policy.severities[code] ?? severity;
+          const allowed = order.filter((entry) => softenable || order.indexOf(entry) <= order.indexOf(severity));
+          return (
+            <div key={code} className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[14rem_8rem_1fr]">
+              <span className="font-mono text-[14px]">{code}</span>
+              {editable && allowed.length > 1 ? (
+                <select
+                  aria-label={`How grave: ${code}`}
+                  value={now}
+                  onChange={(event) => set(code, severity, event.target.value as Severity)}
+                >
+                  {allowed.map((entry) => (
+                    <option key={entry} value={entry}>
+                      {severityWords[entry]}
+                    </option>
+                  ))}
+                </select>
+              ) : (
+                <span>{severityWords[now]}</span>
+              )}
+              <span className="text-[15px] text-quiet">
+                {now !== severity && <strong className="text-amber-ink">careful reading: {severityWords[severity].toLowerCase()}. </strong>}
+                {why}
+              </span>
+            </div>
+          );
+        })}
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+import { policyDifferences, policyPresets, readPolicy, teamStandard } from '@wainrope/core';
+import { describe, expect, it } from 'vitest';
+import { policyLeaves, readLeaf, typedLeaf, withLeaf } from './policy-leaves.ts';
+import { groupWords, leafWords } from './policy-words.ts';
+
+describe('the leaves of a policy', () => {
+  it.each(policyPresets)('of “$name” can each be typed back without changing anything that is judged', (preset) => {
+    for (const { path, value } of policyLeaves(preset)) {
+      const read = readLeaf(value, typedLeaf(value));
+      if (!read.ok) throw new Error(`${path}: ${read.message}`);
+      const again = readPolicy(withLeaf(preset, path, read.value, 'typed again'));
+      if (!again.ok) throw new Error(`${path}: ${again.faults[0]?.message}`);
+    }
+  });
+  it('change one figure and nothing beside it, with the team as its source', () => {
+    const changed = withLeaf(teamStandard, 'tree.footing.wet', 0.3, 'the team’s own');
+    expect(policyDifferences(teamStandard, changed)).toEqual([{ path: 'tree.footing.wet.value', from: 0.4, to: 0.3 }]);
+    expect(changed.tree.footing.wet.source).toBe('the team’s own');
+    const curve = withLeaf(
+      teamStandard,
+      'bends.fibre.points',
+      [
+        { ratio: 1, value: 0.4 },
+        { ratio: 8, value: 1 },
+      ],
+      'the team’s own',
+    );
+    expect(readPolicy(curve)).toMatchObject({ ok: true, value: { bends: { fibre: { source: 'the team’s own' } } } });
+  });
+  it('refuse what is no number, by its words', () => {
+    expect(readLeaf(3, 'three')).toEqual({ ok: false, message: '“three” is not a number.' });
+    expect(readLeaf([1, 2], '1; x').ok).toBe(false);
+    expect(readLeaf([{ ratio: 1, value: 0.5 }], '1: 0,5; 8: 1')).toEqual({
+      ok: true,
+      value: [
+        { ratio: 1, value: 0.5 },
+        { ratio: 8, value: 1 },
+      ],
+    });
+  });
+  it('all have a group with its reason', () => {
+    for (const { path } of policyLeaves(teamStandard)) expect(Object.keys(groupWords)).toContain(path.split('.')[0]);
+  });
+  it.each([
+    ['tree.maxLeanDeg', 'max lean', '°'],
+    ['care.softGoodsYears', 'soft goods', 'years'],
+    ['electric.burstS', 'burst', 's'],
+    ['effort.suctionPa.clay-or-bog', 'suction, clay or bog', 'Pa'],
+    ['condition.A', 'a', ''],
+    ['wetPolyamide', 'value', ''],
+  ])('are named: %s is “%s” in %s', (path, label, unit) => {
+    expect(leafWords(path)).toEqual({ label, unit });
+  });
+});

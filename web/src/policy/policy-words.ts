@@ -1,0 +1,63 @@
+/** What a group of the policy decides, and why its default is the careful reading, in a line. */
+export const groupWords: { readonly [group: string]: { readonly title: string; readonly why: string } } = {
+  designFactors: {
+    title: 'Design factors',
+    why: 'Working limit = breaking strength ÷ factor; one table for the whole team, whatever each maker marks by.',
+  },
+  makerFactors: { title: 'Factors makers mark by', why: 'Used to estimate a breaking strength where only a working limit is marked.' },
+  trustMarkedWll: { title: 'Marked working limits', why: 'Not trusted alone: the lower of the mark and the team’s own factor counts.' },
+  condition: { title: 'Condition', why: 'A worn piece carries less; one that was never inspected counts as worn.' },
+  wetPolyamide: { title: 'Wet polyamide', why: 'Polyamide loses strength when it is wet.' },
+  terminations: { title: 'Ends and knots', why: 'A rope is as strong as how its end was made up.' },
+  hmpeTermination: { title: 'Knots in HMPE', why: 'The slippery fibre holds knots worse than any other.' },
+  strapThroughStrap: { title: 'Strap through strap', why: 'A tight turn of webbing on webbing cuts strength.' },
+  bends: { title: 'Bends', why: 'Share of strength that stays over a pulley or pin, by its diameter over the rope’s (ratio: share).' },
+  friction: { title: 'Friction', why: 'By wrap angle for what the rig can move; the unfavourable bound for strength.' },
+  effort: { title: 'Pull needed', why: 'Every school is shown as a band; the plan goes by the highest of the first three.' },
+  winch: { title: 'Winch and drum', why: 'Wraps to leave: 5 steel, 10 synthetic, unless the maker says otherwise.' },
+  limits: { title: 'Checks', why: 'Both are checked: the estimate within working limits, the greatest pull within a margin to breaking.' },
+  tree: { title: 'Trees', why: 'Low strap, live and upright tree; a higher strap shows the lost strength.' },
+  care: { title: 'Age and zones', why: 'Danger zone: 1.5 × the longest tensioned leg; soft goods leave after ten years.' },
+  exposure: { title: 'Exposure', why: 'Share of the inspection interval that is left after mud, sand, salt, wet or sun.' },
+  washing: { title: 'Washing', why: 'Washed within so many days, exposure no longer counts.' },
+  hold: { title: 'Vehicles that hold', why: 'Out of gear, all brakes, chocks; what the wheels grip decides when it slides.' },
+  anchors: { title: 'Anchors in the ground', why: 'What pickets, logs and rated anchors hold, by ground.' },
+  electric: { title: 'Electric winch', why: '30 s on, 60 s off; bursts shortened by the heat model near stall.' },
+  hand: { title: 'Pulling by hand', why: 'What one person pulls on a rope, standing.' },
+  loads: { title: 'Loads that are dragged', why: 'Friction of what slides over the ground.' },
+  sharing: { title: 'Sharing', why: 'Parallel straps never share evenly: each is checked for 0.6 of the load.' },
+  stretch: { title: 'Stretch ropes', why: 'Offered with its peak force beside the winch plan; fifty pulls, five minutes’ rest.' },
+  respool: { title: 'Spooling', why: 'Tension under which a line is spooled, so that turns do not dive.' },
+  zones: { title: 'Zones and reach', why: 'Corridor beside a tensioned strand, and how far a wireless remote is trusted.' },
+};
+
+const UNITS: readonly (readonly [RegExp, string])[] = [
+  [/JPerK$/, 'J/K'],
+  [/KPerW$/, 'K/W'],
+  [/Deg$/, '°'],
+  [/Months$/, 'months'],
+  [/Years$/, 'years'],
+  [/Days$/, 'days'],
+  [/Min$/, 'min'],
+  [/Ohm$/, 'Ω'],
+  [/Pa$/, 'Pa'],
+  [/M2$/, 'm²'],
+  [/C$/, '°C'],
+  [/N$/, 'N'],
+  [/M$/, 'm'],
+  [/S$/, 's'],
+];
+
+/** A leaf's label and unit from its path within its group. */
+export function leafWords(path: string): { readonly label: string; readonly unit: string } {
+  const keys = path.split('.').slice(1);
+  const unit = keys.map((key) => UNITS.find(([ending]) => ending.test(key) && key.length > 1)?.[1]).find(Boolean) ?? '';
+  const words = keys.map((key) =>
+    key
+      .replace(/(JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|M2|[NMSC])$/, (ending, _all, at: number) => (at === 0 ? ending : ''))
+      .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
+      .replaceAll('-', ' ')
+      .toLowerCase(),
+  );
+  return { label: words.join(', ') || 'value', unit };
+}
