@@ -70,6 +70,8 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
     },
   ],
   ['out and back', shows('/outings', 'Marking out the practice ground')],
+  ['vehicles', shows('/vehicles', 'Last resort')],
+  ['settings', shows('/settings', 'Design factors')],
   ['people', shows('/people', 'signs in as')],
   [
     'a person',

@@ -96,6 +96,34 @@ test('a session that ends while somebody types is taken up over the page; what w
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Typed before the session ended');
 });
 
+test('a change of settings says which plans it turns before it is made', async ({ page }) => {
+  await page.goto('/settings');
+  await page.locator('[data-policy="designFactors.soft-good"] input').fill('9');
+  await page.getByRole('button', { name: 'What would it change?' }).click();
+  const preview = page.locator('[data-policy-preview]');
+  await expect(preview).toContainText('Beck crossing');
+  await expect(preview).toContainText('Stop');
+  await page.getByRole('button', { name: 'Discard' }).click();
+  await expect(page.locator('[data-policy="designFactors.soft-good"] input')).toHaveValue('3');
+  await expect(preview).toBeHidden();
+});
+
+test('what is written in the hook-up book stands beside the plan of that vehicle', async ({ page }) => {
+  await page.goto('/vehicles');
+  const sheet = page.getByRole('region', { name: 'Otter' });
+  await sheet.getByRole('button', { name: 'Write in the hook-up book' }).click();
+  await sheet.getByLabel('Where on the vehicle').fill('Rear frame tube, left of the tank');
+  await sheet.getByLabel('Load it held').fill('9 kN');
+  await sheet.getByRole('button', { name: 'Write it down' }).click();
+  await expect(sheet.getByText('Rear frame tube, left of the tank')).toBeVisible();
+  await page.goto('/plans');
+  await page.getByRole('link', { name: /Otter at the ford/ }).click();
+  await page.getByRole('tab', { name: 'Site' }).click();
+  const notes = page.getByRole('region', { name: /Hook-up book: Carrier, short/ });
+  await expect(notes).toContainText('Rear frame tube, left of the tank');
+  await expect(notes).toContainText('Never here');
+});
+
 anybody('nothing of the team is shown to whoever is not signed in', async ({ page, request }) => {
   await page.goto('/gear');
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();

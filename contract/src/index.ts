@@ -111,3 +111,14 @@ export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegist
 export { writeAttribute, writeRegisterRow } from './register/write-row.ts';
 export { CalendarLink, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
+export {
+  HookUpBook,
+  HookUpCreate,
+  type HookUpKind,
+  HookUpView,
+  hookUpKinds,
+  VehicleChange,
+  VehicleCreate,
+  VehicleDetail,
+  VehicleList,
+} from './vehicles/vehicle.dto.ts';

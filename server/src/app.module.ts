@@ -50,6 +50,9 @@ import { PeopleService } from './team/people.service.ts';
 import { TeamController } from './team/team.controller.ts';
 import { TeamRepository } from './team/team.repository.ts';
 import { TeamService } from './team/team.service.ts';
+import { VehicleController } from './vehicles/vehicle.controller.ts';
+import { VehicleRepository } from './vehicles/vehicle.repository.ts';
+import { VehicleService } from './vehicles/vehicle.service.ts';
 
 @Module({
   controllers: [
@@ -71,6 +74,7 @@ import { TeamService } from './team/team.service.ts';
     SheetController,
     PlanController,
     PolicyController,
+    VehicleController,
   ],
   providers: [
     Clock,
@@ -103,6 +107,8 @@ import { TeamService } from './team/team.service.ts';
     PlanRepository,
     PlanService,
     PolicyService,
+    VehicleRepository,
+    VehicleService,
     { provide: APP_GUARD, useClass: ActorGuard },
     { provide: APP_FILTER, useClass: ProblemFilter },
   ],

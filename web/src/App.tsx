@@ -32,6 +32,8 @@ const OutingPage = lazy(async () => ({ default: (await import('./outings/OutingP
 
 const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPage.tsx')).PolicyPage }));
 
+const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/VehiclesPage.tsx')).VehiclesPage }));
+
 export function App() {
   return (
     <BrowserRouter>
@@ -60,6 +62,8 @@ export function App() {
               <Route path="due" element={<DuePage />} />
               <Route path="defects" element={<DefectsPage />} />
               <Route path="settings" element={<PolicyPage />} />
+              <Route path="vehicles" element={<VehiclesPage />} />
+              <Route path="vehicles/:vehicleId" element={<VehiclesPage />} />
               <Route path="people" element={<PeoplePage />} />
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />

@@ -4,6 +4,7 @@ import * as registerAndPlans from './migrations/0001-register-and-plans.ts';
 import * as people from './migrations/0002-people.ts';
 import * as inspections from './migrations/0003-inspections.ts';
 import * as kitsAndOutings from './migrations/0004-kits-and-outings.ts';
+import * as vehicles from './migrations/0005-vehicles.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 const migrations = {
@@ -11,6 +12,7 @@ const migrations = {
   '0002-people': people,
   '0003-inspections': inspections,
   '0004-kits-and-outings': kitsAndOutings,
+  '0005-vehicles': vehicles,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -168,6 +168,24 @@ export interface VehicleTable {
   mass_kg: number;
   length_m: number;
   width_m: number;
+  row_version: ColumnType<number, number | undefined, number>;
+}
+
+export interface HookUpTable {
+  team_id: string;
+  entry_id: string;
+  model: string;
+  kind: string;
+  place: string;
+  forward_m: number | null;
+  left_m: number | null;
+  height_m: number | null;
+  load_n: number | null;
+  note: string | null;
+  corrects: string | null;
+  noted_by: string;
+  noted_on: string;
+  noted_at: GeneratedAlways<Date>;
 }
 
 export interface GearTable {
@@ -335,6 +353,7 @@ export interface Database {
   outing_piece: OutingPieceTable;
   calendar_link: CalendarLinkTable;
   vehicle: VehicleTable;
+  hook_up: HookUpTable;
   gear: GearTable;
   gear_mark: GearMarkTable;
   inspection: InspectionTable;

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
-import type { KitCreate } from '@wainrope/contract';
+import type { HookUpCreate, KitCreate, VehicleCreate } from '@wainrope/contract';
 import { daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
 import { AccessRepository } from '../access/access.repository.ts';
 import type { Actor } from '../actor/actor.ts';
@@ -14,6 +14,7 @@ import { KitService } from '../kits/kit.service.ts';
 import { PlanService } from '../plans/plan.service.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { TeamService } from '../team/team.service.ts';
+import { VehicleService } from '../vehicles/vehicle.service.ts';
 import { seedDemoHistory } from './demo-history.ts';
 
 interface DemoFile {
@@ -21,13 +22,8 @@ interface DemoFile {
   readonly team: { readonly name: string; readonly decimalMark: '.' | ',' };
   readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
   readonly kits: readonly (Omit<KitCreate, 'kitId' | 'vehicleId'> & { readonly vehicle?: string })[];
-  readonly vehicles: readonly {
-    readonly name: string;
-    readonly model: string;
-    readonly massKg: number;
-    readonly lengthM: number;
-    readonly widthM: number;
-  }[];
+  readonly vehicles: readonly Omit<VehicleCreate, 'vehicleId'>[];
+  readonly hookUps: readonly Omit<HookUpCreate, 'entryId'>[];
   readonly plans: readonly string[];
 }
 
@@ -46,19 +42,8 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
     .get(TeamService)
     .found({ ...demo.team, people: demo.people, demo: 'Everything here is invented: the team, its people, its gear and its country.' });
   await openDemoAccounts(app, actor.teamId);
-  await app.get(TeamDatabase).inTeam(actor.teamId, async (trx) => {
-    const repository = app.get(TeamRepository);
-    for (const { name, model, massKg, lengthM, widthM } of demo.vehicles)
-      await repository.addVehicle(trx, {
-        team_id: actor.teamId,
-        vehicle_id: randomUUID(),
-        name,
-        model,
-        mass_kg: massKg,
-        length_m: lengthM,
-        width_m: widthM,
-      });
-  });
+  for (const vehicle of demo.vehicles) await app.get(VehicleService).add(actor, { ...vehicle, vehicleId: randomUUID() });
+  for (const entry of demo.hookUps) await app.get(VehicleService).write(actor, { ...entry, entryId: randomUUID() });
   const { vehicles } = await app.get(TeamService).view(actor);
   for (const { vehicle, ...kit } of demo.kits) {
     const vehicleId = vehicles.find(({ name }) => name === vehicle)?.vehicleId;

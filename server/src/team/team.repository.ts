@@ -3,7 +3,6 @@ import { Injectable } from '@nestjs/common';
 import type { Policy } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
-import type { VehicleTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 @Injectable()
@@ -84,9 +83,5 @@ export class TeamRepository {
     const kitId = randomUUID();
     await trx.insertInto('kit').values({ team_id: teamId, kit_id: kitId, name }).execute();
     return kitId;
-  }
-
-  async addVehicle(trx: TeamTransaction, vehicle: VehicleTable): Promise<void> {
-    await trx.insertInto('vehicle').values(vehicle).execute();
   }
 }

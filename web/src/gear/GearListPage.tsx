@@ -69,6 +69,9 @@ export function GearListPage() {
           <Link className="py-1 underline-offset-4 hover:underline" to="/outings">
             Out and back
           </Link>
+          <Link className="py-1 underline-offset-4 hover:underline" to="/vehicles">
+            Vehicles
+          </Link>
         </nav>
         <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
         <ListActions />

@@ -5,6 +5,7 @@ const tabs = [
   { to: '/gear', label: 'Register' },
   { to: '/kits', label: 'Kits' },
   { to: '/outings', label: 'Out and back' },
+  { to: '/vehicles', label: 'Vehicles' },
 ];
 
 /** Gear, its kits, and where it is. */

@@ -24,6 +24,7 @@ import {
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { Check, Choice, Group } from './fields.tsx';
+import { HookUpNotes } from './HookUpNotes.tsx';
 import { relayEdits, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
@@ -49,6 +50,7 @@ export function SitePanel(props: SitePanelProps) {
   return (
     <div className="space-y-4 py-2">
       <VehicleFields {...props} />
+      <HookUpNotes rig={props.rig} vehicles={props.vehicles} />
       <StandingFields rig={props.rig} report={props.report} apply={props.apply} />
       <TreeFields {...props} />
       <GroundFields {...props} />

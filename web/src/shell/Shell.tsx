@@ -9,7 +9,7 @@ import { useNarrow } from './use-media.ts';
 /** In the order of the work. */
 const PLACES = [
   { to: '/', label: 'Ready', icon: ListChecks, within: [] },
-  { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings'] },
+  { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings', '/vehicles'] },
   { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
   { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
   { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings'] },

@@ -1,7 +1,7 @@
 import { type PersonListed, type PersonRole, personRoles } from '@wainrope/contract';
 import { Copy, UserPlus } from 'lucide-react';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { roleLines, roleWords } from '../access/role-words.ts';
 import { useMay } from '../access/use-session.ts';
@@ -128,7 +128,10 @@ function InviteButton({ person: { personId, name, login } }: { readonly person: 
 
 function AddPerson() {
   const [add, { error, isLoading }] = useAddPersonMutation();
-  const { register, handleSubmit, reset } = useForm<{ name: string; role: PersonRole }>({ defaultValues: { name: '', role: 'member' } });
+  const { register, control, handleSubmit, reset } = useForm<{ name: string; role: PersonRole }>({
+    defaultValues: { name: '', role: 'member' },
+  });
+  const role = useWatch({ control, name: 'role' });
   const faults = faultsByPath(error && problemOf(error));
   const submit = handleSubmit(async (values) => {
     const answer = await add({ personCreate: { ...values, personId: crypto.randomUUID() } });
@@ -143,9 +146,9 @@ function AddPerson() {
         </Labelled>
         <Labelled label="Role" fault={faults.role}>
           <select {...register('role')}>
-            {personRoles.map((role) => (
-              <option key={role} value={role}>
-                {roleWords[role]}: {roleLines[role]}
+            {personRoles.map((entry) => (
+              <option key={entry} value={entry}>
+                {roleWords[entry]}
               </option>
             ))}
           </select>
@@ -154,6 +157,9 @@ function AddPerson() {
           <UserPlus size={17} aria-hidden="true" /> Add
         </button>
       </div>
+      <p className="pt-1 text-[15px] text-quiet">
+        A {roleWords[role]}: {roleLines[role]}.
+      </p>
       {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
     </form>
   );

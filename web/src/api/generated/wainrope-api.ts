@@ -397,6 +397,36 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.policyPreviewRequest,
       }),
     }),
+    listVehicles: build.query<ListVehiclesApiResponse, ListVehiclesApiArg>({
+      query: () => ({ url: `/api/v1/vehicles` }),
+    }),
+    addVehicle: build.mutation<AddVehicleApiResponse, AddVehicleApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/vehicles`,
+        method: "POST",
+        body: queryArg.vehicleCreate,
+      }),
+    }),
+    changeVehicle: build.mutation<
+      ChangeVehicleApiResponse,
+      ChangeVehicleApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/vehicles/${queryArg.vehicleId}`,
+        method: "PUT",
+        body: queryArg.vehicleChange,
+      }),
+    }),
+    getHookUpBook: build.query<GetHookUpBookApiResponse, GetHookUpBookApiArg>({
+      query: () => ({ url: `/api/v1/hook-ups` }),
+    }),
+    writeHookUp: build.mutation<WriteHookUpApiResponse, WriteHookUpApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/hook-ups`,
+        method: "POST",
+        body: queryArg.hookUpCreate,
+      }),
+    }),
   }),
   overrideExisting: false,
 });
@@ -706,6 +736,23 @@ export type SavePolicyApiArg = {
 export type PreviewPolicyApiResponse = /** status 200  */ PolicyPreview;
 export type PreviewPolicyApiArg = {
   policyPreviewRequest: PolicyPreviewRequest;
+};
+export type ListVehiclesApiResponse = /** status 200  */ VehicleList;
+export type ListVehiclesApiArg = void;
+export type AddVehicleApiResponse = /** status 201  */ VehicleDetail;
+export type AddVehicleApiArg = {
+  vehicleCreate: VehicleCreate;
+};
+export type ChangeVehicleApiResponse = /** status 200  */ VehicleDetail;
+export type ChangeVehicleApiArg = {
+  vehicleId: string;
+  vehicleChange: VehicleChange;
+};
+export type GetHookUpBookApiResponse = /** status 200  */ HookUpBook;
+export type GetHookUpBookApiArg = void;
+export type WriteHookUpApiResponse = /** status 201  */ HookUpBook;
+export type WriteHookUpApiArg = {
+  hookUpCreate: HookUpCreate;
 };
 export type SessionPerson = {
   personId: string;
@@ -1590,6 +1637,65 @@ export type PolicyPreviewRequest = {
     [key: string]: unknown;
   };
 };
+export type VehicleDetail = {
+  vehicleId: string;
+  rowVersion: number;
+  photoIds: string[];
+  name: string;
+  model: string;
+  massKg: number;
+  lengthM: number;
+  widthM: number;
+};
+export type VehicleList = {
+  items: VehicleDetail[];
+};
+export type VehicleCreate = {
+  vehicleId: string;
+  name: string;
+  model: string;
+  massKg: number;
+  lengthM: number;
+  widthM: number;
+};
+export type VehicleChange = {
+  rowVersion: number;
+  name: string;
+  model: string;
+  massKg: number;
+  lengthM: number;
+  widthM: number;
+};
+export type HookUpView = {
+  entryId: string;
+  model: string;
+  kind: "used" | "last-resort" | "refused";
+  place: string;
+  forwardM?: number;
+  leftM?: number;
+  heightM?: number;
+  loadN?: number;
+  note?: string;
+  corrects?: string;
+  by: string;
+  on: string;
+  photoIds: string[];
+};
+export type HookUpBook = {
+  items: HookUpView[];
+};
+export type HookUpCreate = {
+  entryId: string;
+  model: string;
+  kind: "used" | "last-resort" | "refused";
+  place: string;
+  forwardM?: number;
+  leftM?: number;
+  heightM?: number;
+  loadN?: number;
+  note?: string;
+  corrects?: string;
+};
 export const {
   useGetSessionQuery,
   useSignInMutation,
@@ -1655,4 +1761,9 @@ export const {
   useGetPolicyQuery,
   useSavePolicyMutation,
   usePreviewPolicyMutation,
+  useListVehiclesQuery,
+  useAddVehicleMutation,
+  useChangeVehicleMutation,
+  useGetHookUpBookQuery,
+  useWriteHookUpMutation,
 } = injectedRtkApi;

@@ -1,0 +1,95 @@
+import { type HookUpKind, hookUpKinds } from '@wainrope/contract';
+import { parseQuantity } from '@wainrope/core';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { problemOf, useWriteHookUpMutation } from '../api/wainrope-api.ts';
+import { useTeam } from '../gear/use-register.ts';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { hookUpWords } from './HookUpList.tsx';
+
+interface Values {
+  readonly model: string;
+  readonly kind: HookUpKind;
+  readonly place: string;
+  readonly load: string;
+  readonly height: string;
+  readonly note: string;
+}
+
+/** An entry of the hook-up book: a place, what came of it, the load it held. */
+export function HookUpForm({ model = '', done }: { readonly model?: string; readonly done?: () => void }) {
+  const { team } = useTeam();
+  const [write, { error, isLoading }] = useWriteHookUpMutation();
+  const [typed, setTyped] = useState<{ readonly [path: string]: string }>({});
+  const { register, handleSubmit, reset } = useForm<Values>({
+    defaultValues: { model, kind: 'used', place: '', load: '', height: '', note: '' },
+  });
+  const faults = { ...faultsByPath(error && problemOf(error)), ...typed };
+  const submit = handleSubmit(async ({ load, height, note, ...entry }) => {
+    const decimal = team?.decimalMark ?? '.';
+    const loadRead = load.trim() ? parseQuantity(load, { dimension: 'force', decimal }) : undefined;
+    const heightRead = height.trim() ? parseQuantity(height, { dimension: 'length', decimal }) : undefined;
+    const wrong = (read: typeof loadRead) =>
+      read?.kind === 'fault' ? read.message : read?.kind === 'ambiguous' ? 'Which ton? Write t, kN or lbf.' : undefined;
+    const [loadN, heightM] = [wrong(loadRead), wrong(heightRead)];
+    setTyped({ ...(loadN && { loadN }), ...(heightM && { heightM }) });
+    if (loadN || heightM) return;
+    const answer = await write({
+      hookUpCreate: {
+        ...entry,
+        entryId: crypto.randomUUID(),
+        ...(loadRead?.kind === 'understood' && { loadN: loadRead.reading.valueSi }),
+        ...(heightRead?.kind === 'understood' && { heightM: heightRead.reading.valueSi }),
+        ...(note && { note }),
+      },
+    });
+    if (!answer.data) return;
+    reset();
+    done?.();
+  });
+  return (
+    <form className="grid items-start gap-3 py-3 sm:grid-cols-6" onSubmit={submit} noValidate>
+      <Labelled label="Model" fault={faults.model}>
+        <input {...register('model')} readOnly={model !== ''} />
+      </Labelled>
+      <Labelled label="What is it">
+        <select {...register('kind')}>
+          {hookUpKinds.map((kind) => (
+            <option key={kind} value={kind}>
+              {hookUpWords[kind]}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <div className="sm:col-span-2">
+        <Labelled label="Where on the vehicle" fault={faults.place}>
+          <input {...register('place')} placeholder="Rear cross-member, between the exhausts" />
+        </Labelled>
+      </div>
+      <Labelled label="Load it held" fault={faults.loadN}>
+        <input {...register('load')} placeholder="14 kN" />
+      </Labelled>
+      <Labelled label="Height" fault={faults.heightM}>
+        <input {...register('height')} placeholder="0.5 m" />
+      </Labelled>
+      <div className="sm:col-span-4">
+        <Labelled label="What to know about it">
+          <input {...register('note')} />
+        </Labelled>
+      </div>
+      <div className="flex items-end gap-2 sm:col-span-2 sm:pt-[1.35rem]">
+        <button type="submit" className="action-main" disabled={isLoading}>
+          Write it down
+        </button>
+        {done && (
+          <button type="button" className="action" onClick={done}>
+            Cancel
+          </button>
+        )}
+      </div>
+      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+    </form>
+  );
+}
