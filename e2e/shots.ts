@@ -14,6 +14,25 @@ const shoot = async (page: Page, name: string) => {
 };
 
 test('pictures of the main views', async ({ page }) => {
+  await page.goto('/');
+  await page.getByText('Not fit to go').waitFor();
+  await shoot(page, 'ready');
+  await page.goto('/kits');
+  await page.getByRole('link', { name: /Woods crate/ }).click();
+  await shoot(page, 'kit');
+  await page.goto('/vehicles');
+  await page.getByText('Last resort').first().waitFor();
+  await shoot(page, 'vehicles');
+  await page.goto('/settings');
+  await page.locator('[data-policy="designFactors.soft-good"] input').fill('9');
+  await page.getByRole('button', { name: 'What would it change?' }).click();
+  await page.locator('[data-policy-preview]').waitFor();
+  await shoot(page, 'settings');
+  await page.goto('/inspect?of=class:steel-shackle');
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await page.getByRole('button', { name: /All in order/ }).click();
+  await page.locator('[data-point="rust-pitting"]').getByRole('button', { name: 'Worn' }).click();
+  await shoot(page, 'bench');
   await page.goto('/gear');
   await shoot(page, 'gear-list');
   await page.goto('/gear?q=SS-05');
@@ -53,6 +72,10 @@ test('pictures on a phone', async ({ page }) => {
   await shoot(page, 'planner-phone');
   await page.goto('/gear');
   await shoot(page, 'gear-phone');
+  await page.goto('/inspect?of=class:snatch-block');
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await page.getByText('Look for').waitFor();
+  await shoot(page, 'bench-phone');
 });
 
 test('pictures in the dark', async ({ page }) => {

@@ -84,7 +84,7 @@ export async function startServer(urls, { host, port, extra = {}, watch = false 
       (answer) => answer.ok,
       () => false,
     );
-    if (ready) return { address, stop, ended };
+    if (ready) return { address, stop, ended, pid: Number(child.pid) };
     await wait(200);
   }
   await stop();

@@ -34,6 +34,8 @@ const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPa
 
 const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/VehiclesPage.tsx')).VehiclesPage }));
 
+const SheetsPage = lazy(async () => ({ default: (await import('./inspections/SheetsPage.tsx')).SheetsPage }));
+
 export function App() {
   return (
     <BrowserRouter>
@@ -64,6 +66,7 @@ export function App() {
               <Route path="settings" element={<PolicyPage />} />
               <Route path="vehicles" element={<VehiclesPage />} />
               <Route path="vehicles/:vehicleId" element={<VehiclesPage />} />
+              <Route path="sheets" element={<SheetsPage />} />
               <Route path="people" element={<PeoplePage />} />
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />

@@ -158,6 +158,7 @@ export const {
   useMakeCalendarLinkMutation,
   useRevokeCalendarLinkMutation,
   useListSheetsQuery,
+  useSaveSheetMutation,
   useGetInspectionQuery,
   useAddInspectionMutation,
   useGetCareQuery,

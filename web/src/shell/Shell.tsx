@@ -12,7 +12,7 @@ const PLACES = [
   { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings', '/vehicles'] },
   { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
   { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
-  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings'] },
+  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets'] },
 ];
 
 function Places({ narrow }: { readonly narrow: boolean }) {

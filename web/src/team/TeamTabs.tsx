@@ -8,6 +8,7 @@ export function TeamTabs({ title, children }: { readonly title: string; readonly
   const tabs = [
     { to: '/people', label: 'People', shown: true },
     { to: '/settings', label: 'Settings', shown: true },
+    { to: '/sheets', label: 'Inspection sheets', shown: true },
     { to: '/trail', label: 'What changed', shown: may('audit.read') },
   ];
   return (

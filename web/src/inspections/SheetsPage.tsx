@@ -1,0 +1,185 @@
+import type { SheetList, SheetView } from '@wainrope/contract';
+import {
+  type GearClass,
+  gearClasses,
+  gearClassNames,
+  type InspectionSheet,
+  limitKinds,
+  measuredQuantities,
+  standardSheets,
+} from '@wainrope/core';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { useSearchParams } from 'react-router';
+import { useMay } from '../access/use-session.ts';
+import { problemOf, useListSheetsQuery, useSaveSheetMutation } from '../api/wainrope-api.ts';
+import { moment } from '../shell/days.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { TeamTabs } from '../team/TeamTabs.tsx';
+import { sheetOf, type TypedSheet, typedSheet } from './typed-sheet.ts';
+
+const quantityWords = { length: 'm', 'small-length': 'mm', 'angle-deg': 'degrees', count: 'count', share: '%' } as const;
+const limitWords = { loss: 'may lose, %', growth: 'may grow, %', 'at-most': 'at most' } as const;
+
+/** What is looked at and measured on each class; a change is a new version, and inspections keep theirs. */
+export function SheetsPage() {
+  const { data, error, refetch } = useListSheetsQuery();
+  const [params, setParams] = useSearchParams();
+  const kind = gearClassNames.find((name) => name === params.get('class')) ?? 'steel-shackle';
+  const view = ((data as SheetList | undefined)?.items as readonly SheetView[] | undefined)?.find((entry) => entry.kind === kind);
+  return (
+    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+      <TeamTabs title="Inspection sheets">
+        <label>
+          <span className="sr-only">Class</span>
+          <select value={kind} onChange={(event) => setParams({ class: event.target.value }, { replace: true })}>
+            {gearClassNames.map((name) => (
+              <option key={name} value={name}>
+                {gearClasses[name].plural}
+              </option>
+            ))}
+          </select>
+        </label>
+      </TeamTabs>
+      <ProblemNote error={error} retry={refetch} />
+      {view && <SheetEditor key={`${kind}${view.version}`} kind={kind} view={view} />}
+    </div>
+  );
+}
+
+function SheetEditor({ kind, view }: { readonly kind: GearClass; readonly view: SheetView }) {
+  const may = useMay();
+  const editable = may('template.write');
+  const [save, { error, isLoading }] = useSaveSheetMutation();
+  const [fault, setFault] = useState<string>();
+  const { register, control, handleSubmit, reset, formState } = useForm<TypedSheet>({
+    defaultValues: typedSheet(view.sheet as InspectionSheet),
+  });
+  const points = useFieldArray({ control, name: 'points' });
+  const measures = useFieldArray({ control, name: 'measures' });
+  const problem = error && problemOf(error);
+  const submit = handleSubmit(async (typed) => {
+    const read = sheetOf(typed, view.sheet as InspectionSheet);
+    setFault(read.ok ? undefined : read.message);
+    if (!read.ok) return;
+    await save({ gearClass: kind, sheetSave: { baseVersion: view.version, sheet: read.sheet as never, reason: typed.reason } });
+  });
+  return (
+    <form onSubmit={submit} noValidate>
+      <p className="pt-3 text-quiet">
+        {view.version === 0
+          ? 'The standard sheet.'
+          : `Version ${view.version} by ${view.savedBy}, ${moment(view.savedAt ?? '')}: “${view.reason}”.`}{' '}
+        Limits are usual trade figures; the maker’s instructions win.
+      </p>
+      <fieldset disabled={!editable} className="disabled:opacity-100">
+        <div className="w-48 pt-3">
+          <Labelled label="Every so many months">
+            <input inputMode="numeric" {...register('everyMonths')} />
+          </Labelled>
+        </div>
+        <h2 className="stitched mt-4 pb-1.5 text-xl">Look for</h2>
+        <ul>
+          {points.fields.map((field, index) => (
+            <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_auto_auto]">
+              <input aria-label={`Point ${index + 1}`} {...register(`points.${index}.look`)} />
+              <label className="flex items-center gap-2">
+                <Controller
+                  control={control}
+                  name={`points.${index}.immediate`}
+                  render={({ field: box }) => (
+                    <input type="checkbox" checked={box.value} onChange={(event) => box.onChange(event.target.checked)} />
+                  )}
+                />
+                out of use at once
+              </label>
+              {editable && (
+                <button type="button" className="action" aria-label={`Remove point ${index + 1}`} onClick={() => points.remove(index)}>
+                  <X size={16} aria-hidden="true" />
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        {editable && (
+          <button type="button" className="action mt-2" onClick={() => points.append({ id: '', look: '', immediate: false })}>
+            <Plus size={16} aria-hidden="true" /> Add a point
+          </button>
+        )}
+        <h2 className="stitched mt-5 pb-1.5 text-xl">Measure</h2>
+        {measures.fields.length === 0 && <p className="pt-2 text-quiet">Nothing is measured on this class.</p>}
+        <ul>
+          {measures.fields.map((field, index) => (
+            <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_7rem_9rem_6rem_auto]">
+              <input aria-label={`Measure ${index + 1}`} {...register(`measures.${index}.label`)} />
+              <select aria-label={`Unit of measure ${index + 1}`} {...register(`measures.${index}.quantity`)}>
+                {measuredQuantities.map((quantity) => (
+                  <option key={quantity} value={quantity}>
+                    {quantityWords[quantity]}
+                  </option>
+                ))}
+              </select>
+              <select aria-label={`Kind of limit ${index + 1}`} {...register(`measures.${index}.limitKind`)}>
+                {limitKinds.map((limit) => (
+                  <option key={limit} value={limit}>
+                    {limitWords[limit]}
+                  </option>
+                ))}
+              </select>
+              <input aria-label={`Limit ${index + 1}`} inputMode="decimal" {...register(`measures.${index}.limit`)} />
+              {editable && (
+                <button type="button" className="action" aria-label={`Remove measure ${index + 1}`} onClick={() => measures.remove(index)}>
+                  <X size={16} aria-hidden="true" />
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        {editable && (
+          <button
+            type="button"
+            className="action mt-2"
+            onClick={() => measures.append({ id: '', label: '', quantity: 'small-length', limitKind: 'loss', limit: '10' })}
+          >
+            <Plus size={16} aria-hidden="true" /> Add a measure
+          </button>
+        )}
+      </fieldset>
+      {editable && (
+        <div className="max-w-xl space-y-3 pt-5">
+          <Labelled label="Why does the sheet change?">
+            <input {...register('reason')} />
+          </Labelled>
+          {fault && (
+            <p role="alert" className="text-rust">
+              {fault}
+            </p>
+          )}
+          {problem?.status === 409 ? (
+            <p role="alert" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
+              {problem.detail} Yours still stands here; load theirs to go on from it.
+            </p>
+          ) : (
+            <ProblemNote error={error} />
+          )}
+          <div className="flex flex-wrap gap-2">
+            <button type="submit" className="action-main" disabled={isLoading || !formState.isDirty}>
+              Save version {view.version + 1}
+            </button>
+            <button
+              type="button"
+              className="action"
+              onClick={() =>
+                reset({ ...typedSheet(standardSheets[kind]), reason: 'Back to the standard sheet' }, { keepDefaultValues: true })
+              }
+            >
+              Fill in the standard sheet
+            </button>
+          </div>
+        </div>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,100 @@
+import type { GearView } from '@wainrope/contract';
+import { gearClassNames, standardSheets } from '@wainrope/core';
+import { describe, expect, it } from 'vitest';
+import type { BenchDraft } from './bench-store.ts';
+import { draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
+import { readMeasure } from './read-measure.ts';
+import { sheetOf, typedSheet } from './typed-sheet.ts';
+
+describe('a sheet in its form', () => {
+  it.each(gearClassNames)('of %s is the same when nothing was typed', (kind) => {
+    expect(sheetOf(typedSheet(standardSheets[kind]), standardSheets[kind])).toEqual({ ok: true, sheet: standardSheets[kind] });
+  });
+  it('names what cannot be', () => {
+    const typed = typedSheet(standardSheets['tree-strap']);
+    expect(sheetOf({ ...typed, everyMonths: 'often' }, standardSheets['tree-strap'])).toMatchObject({ ok: false });
+    expect(
+      sheetOf({ ...typed, points: [...typed.points, { id: '', look: 'Eyes worn', immediate: false }] }, standardSheets['tree-strap']),
+    ).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('stands twice'),
+    });
+  });
+});
+
+describe('a measured value as typed', () => {
+  it.each([
+    ['small-length', '18.2', 0.0182],
+    ['small-length', '3/4 in', 0.01905],
+    ['length', '9,3', 9.3],
+    ['share', '12', 0.12],
+    ['share', '12 %', 0.12],
+    ['count', '3', 3],
+    ['angle-deg', '8', 8],
+  ] as const)('%s “%s” is %f', (quantity, typed, value) => {
+    const read = readMeasure(quantity, typed, typed.includes(',') ? ',' : '.');
+    expect(read.kind === 'value' && read.value).toBeCloseTo(value, 9);
+  });
+  it.each([
+    ['small-length', 'thin'],
+    ['count', '2.5'],
+    ['share', '-3'],
+  ] as const)('%s “%s” is refused with its words', (quantity, typed) => {
+    const read = readMeasure(quantity, typed, '.');
+    expect(read.kind === 'fault' && read.message).toContain(typed);
+  });
+  it('may be left empty', () => expect(readMeasure('length', ' ', '.')).toEqual({ kind: 'empty' }));
+});
+
+describe('a draft at the bench', () => {
+  const sheet = standardSheets['steel-shackle'];
+  const piece = {
+    gearId: 'g',
+    tag: 'SH-1',
+    kind: 'steel-shackle',
+    state: 'in-use',
+    attributes: { bowDiameterM: 0.019 },
+  } as unknown as GearView;
+  const ok = Object.fromEntries(sheet.points.map(({ id }) => [id, 'ok' as const]));
+  const draft: BenchDraft = {
+    inspectionId: 'i',
+    roundId: 'r',
+    gearId: 'g',
+    kind: 'calendar',
+    on: '2026-01-31',
+    sheetVersion: 0,
+    points: ok,
+    measures: {},
+    notes: {},
+    nextDue: '',
+    note: '',
+    returnsToUse: false,
+    spoolState: '',
+    pullsUsed: '',
+    status: 'draft',
+    changedAt: 0,
+  };
+  const outcome = (change: Partial<BenchDraft>) => draftOutcome({ ...draft, ...change }, sheet, piece, '.');
+
+  it('says what is still open, and nothing once all is answered', () => {
+    expect(outcome({ points: {} }).open[0]).toBe('8 points have no answer yet.');
+    expect(outcome({}).open).toEqual([]);
+  });
+  it('asks for a reason where the person is milder than the findings, and lets nobody pass a failing point', () => {
+    const worn = { points: { ...ok, 'rust-pitting': 'worn' as const }, grade: 'A' as const };
+    expect(outcome(worn).open[0]).toContain('say why');
+    expect(outcome({ ...worn, note: 'surface only' }).open).toEqual([]);
+    expect(outcome({ points: { ...ok, cracks: 'fails' }, grade: 'A' }).grade).toBe('D');
+  });
+  it('comes due by the sheet, for a worn piece in half the time', () => {
+    expect(proposedDue('2026-01-31', sheet, 'A')).toBe('2027-01-31');
+    expect(proposedDue('2026-08-31', sheet, 'C')).toBe('2027-02-28');
+  });
+  it('sends a failing one without a due day, and a check before use without a grade', () => {
+    const failing = { ...draft, points: { ...ok, cracks: 'fails' as const } };
+    expect(requestOf(failing, sheet, draftOutcome(failing, sheet, piece, '.'))).toMatchObject({ grade: 'D' });
+    expect(requestOf(failing, sheet, draftOutcome(failing, sheet, piece, '.'))).not.toHaveProperty('nextDue');
+    const check = { ...draft, kind: 'before-use' as const };
+    expect(requestOf(check, sheet, draftOutcome(check, sheet, piece, '.'))).not.toHaveProperty('grade');
+  });
+});
