@@ -115,7 +115,7 @@ test('what is written in the hook-up book stands beside the plan of that vehicle
   await sheet.getByLabel('Where on the vehicle').fill('Rear frame tube, left of the tank');
   await sheet.getByLabel('Load it held').fill('9 kN');
   await sheet.getByRole('button', { name: 'Write it down' }).click();
-  await expect(sheet.getByText('Rear frame tube, left of the tank')).toBeVisible();
+  await expect(sheet.getByText('Rear frame tube, left of the tank', { exact: true })).toBeVisible();
   await page.goto('/plans');
   await page.getByRole('link', { name: /Otter at the ford/ }).click();
   await page.getByRole('tab', { name: 'Site' }).click();

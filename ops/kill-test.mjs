@@ -158,7 +158,7 @@ async function halves() {
     union all select 'trail without its piece', subject_name from audit_entry a where subject_name like 'K-%' and subject_kind = 'gear' and not exists (select 1 from gear g where g.gear_id = a.subject_id)
     union all select 'piece without its marks', tag from gear g where tag like 'K-%' and (select count(*) from gear_mark m where m.gear_id = g.gear_id) <> 2
     union all select 'failed inspection without quarantine', i.inspection_id::text from inspection i join gear g on g.gear_id = i.gear_id where g.tag like 'K-%' and i.grade = 'D' and g.state <> 'quarantined'
-    union all select 'failed inspection without defect', i.inspection_id::text from inspection i join gear g on g.gear_id = i.gear_id where g.tag like 'K-%' and i.grade = 'D' and not exists (select 1 from defect d where d.inspection_id = i.inspection_id)
+    union all select 'failed inspection without defect', i.inspection_id::text from inspection i join gear g on g.gear_id = i.gear_id where g.tag like 'K-%' and i.grade = 'D' and not exists (select 1 from defect d where d.gear_id = i.gear_id and d.failed)
     union all select 'state change without inspection', s.gear_id::text from state_change s join gear g on g.gear_id = s.gear_id where g.tag like 'K-%' and not exists (select 1 from inspection i where i.inspection_id = s.inspection_id)`);
   await client.end();
   return rows.map(({ fault, what }) => `${fault}: ${what}`);

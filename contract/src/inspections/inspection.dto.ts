@@ -1,4 +1,4 @@
-import { type DueTime, type ExposureKind, exposureKinds, type GearClass, type Grade, gearClassNames, grades } from '@wainrope/core';
+import { type ExposureKind, exposureKinds, type GearClass, type Grade, gearClassNames, grades } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import {
   IsArray,
@@ -16,8 +16,6 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-
-export type { DueTime };
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const dayMessage = { message: '$property: a date such as 2026-05-31 is expected, not “$value”.' };

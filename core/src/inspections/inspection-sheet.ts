@@ -4,7 +4,6 @@ import { list, optional, record } from '../codec/structures.ts';
 
 /** What a measured value is: lengths in metres, angles in degrees, counts and shares as they are. */
 export const measuredQuantities = ['length', 'small-length', 'angle-deg', 'count', 'share'] as const;
-export type MeasuredQuantity = (typeof measuredQuantities)[number];
 
 /**
  * When a measured value ends a piece's use. `loss`: smaller than new by more than this share; `growth`: larger than new by more

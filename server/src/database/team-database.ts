@@ -18,6 +18,8 @@ export class TeamDatabase implements OnApplicationShutdown {
   private readonly closing: (() => void)[] = [];
 
   constructor() {
+    // One that breaks in the midst of a transaction fails its query; without a listener of its own it would end the process too.
+    this.pool.on('connect', (client) => client.on('error', () => undefined));
     // An idle connection that the database closes is replaced on next use; without a listener it would end the process.
     this.pool.on('error', () => undefined);
   }

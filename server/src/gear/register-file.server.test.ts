@@ -19,7 +19,7 @@ describe('taking a file apart', () => {
     ['\t', 'tab'],
     ['|', 'bar'],
   ])('finds the separator %o by the heading line', (mark, name) => {
-    const parsed = file(['tag', 'class', 'note'].join(mark) + '\n' + ['A', 'ring', 'x'].join(mark));
+    const parsed = file(`${['tag', 'class', 'note'].join(mark)}\n${['A', 'ring', 'x'].join(mark)}`);
     expect(parsed).toMatchObject({ separator: name, headings: ['tag', 'class', 'note'], rows: [{ line: 2, cells: ['A', 'ring', 'x'] }] });
   });
   it('is not misled by separators inside quotes', () => {

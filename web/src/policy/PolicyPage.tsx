@@ -36,6 +36,12 @@ function policyOf(content: object): Policy {
 function Editor({ history }: { readonly history: PolicyHistory }) {
   const inForce = useMemo(() => policyOf(history.content), [history]);
   const [draft, setDraft] = useState(inForce);
+  /** Fields are filled anew whenever the whole draft is put in place of another. */
+  const [filling, setFilling] = useState(0);
+  const begin = (policy: Policy) => {
+    setDraft(policy);
+    setFilling((count) => count + 1);
+  };
   const [search, setSearch] = useState('');
   const may = useMay();
   const editable = may('policy.write');
@@ -58,7 +64,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
         </label>
         {editable &&
           policyPresets.map((preset) => (
-            <button key={preset.id} type="button" className="action" onClick={() => setDraft(preset)}>
+            <button key={preset.id} type="button" className="action" onClick={() => begin(preset)}>
               Begin from: {preset.name}
             </button>
           ))}
@@ -71,7 +77,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
             <p className="pt-1.5 text-quiet">{groupWords[group]?.why}</p>
             {shown.map((leaf) => (
               <PolicyRow
-                key={`${leaf.path}${draft.id}`}
+                key={`${leaf.path}${filling}`}
                 leaf={leaf}
                 standard={standard.get(leaf.path) ?? ''}
                 editable={editable}
@@ -83,7 +89,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
       {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={rules} />}
       <Versions history={history} />
       {editable && changes.length > 0 && (
-        <SaveBar draft={draft} changes={changes.length} history={history} discard={() => setDraft(inForce)} />
+        <SaveBar draft={draft} changes={changes.length} history={history} discard={() => begin(inForce)} />
       )}
     </>
   );
