@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { sql } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { GearService } from '../gear/gear.service.ts';
 import { TeamService } from '../team/team.service.ts';
 import { demoActor, startTestServer, type TestServer } from '../testing/test-server.ts';
+import { TeamDatabase } from './team-database.ts';
 
 let server: TestServer;
 let app: pg.Client;
@@ -77,5 +79,12 @@ describe('the database keeps its own rules', () => {
     );
     expect(rows[0]).toEqual({ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false });
     await expect(app.query('create table sneaky (a int)')).rejects.toThrow(/permission denied/);
+  });
+
+  it('goes on serving when a connection breaks in the midst of a transaction', async () => {
+    const database = server.app.get(TeamDatabase);
+    const { teamId } = await demoActor(server);
+    await expect(database.inTeam(teamId, (trx) => sql`select pg_terminate_backend(pg_backend_pid())`.execute(trx))).rejects.toThrow();
+    await server.http.get('/api/v1/team').expect(200);
   });
 });
