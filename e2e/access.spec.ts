@@ -150,7 +150,9 @@ test('the gear list answers to the keyboard and to links', async ({ page }) => {
   await page.keyboard.press('/');
   await page.keyboard.type('sheathed');
   await expect(page.getByText('1 of')).toBeVisible();
+  await expect(page).toHaveURL(/q=sheathed/);
   await page.keyboard.press('ArrowDown');
+  await expect(page.locator('[data-gear-row="0"]')).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /sheathed/ })).toBeVisible();
 });

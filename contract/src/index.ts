@@ -104,6 +104,7 @@ export {
   PolicyPreviewRequest,
   PolicySave,
   PolicyVersionView,
+  RuleView,
 } from './policy/policy.dto.ts';
 export type { Problem } from './problem.ts';
 export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';

@@ -1,5 +1,6 @@
+import type { Severity } from '@wainrope/core';
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsObject, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsObject, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
 
 export class PolicyVersionView {
   @IsUUID() policyVersionId!: string;
@@ -11,12 +12,21 @@ export class PolicyVersionView {
   @IsBoolean() inForce!: boolean;
 }
 
+/** A rule as the settings show it: how grave it is of itself, and whether a team may soften that. */
+export class RuleView {
+  @IsString() code!: string;
+  @IsIn(['stop', 'fix', 'caution', 'note']) severity!: Severity;
+  @IsBoolean() softenable!: boolean;
+  @IsString() why!: string;
+}
+
 /** The team’s tables in force, and every version before them, newest first. */
 export class PolicyHistory {
   @IsString() contentHash!: string;
   /** Core’s policy document. */
   @IsObject() content!: object;
   @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyVersionView) versions!: PolicyVersionView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => RuleView) rules!: RuleView[];
 }
 
 export class PolicyPreviewRequest {

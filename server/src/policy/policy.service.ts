@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { PolicyHistory, PolicyPreview, PolicySave } from '@wainrope/contract';
-import { type Policy, policyDifferences, policyFaults, readPolicy } from '@wainrope/core';
+import { type Policy, policyDifferences, policyFaults, readPolicy, rules } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -67,6 +67,7 @@ export class PolicyService {
     return {
       contentHash,
       content: policy,
+      rules: rules.map(({ code, severity, softenable, why }) => ({ code, severity, softenable, why })),
       versions: rows.map(({ policy_version_id, content_hash, reason, created_at, by_name, name }) => ({
         policyVersionId: policy_version_id,
         contentHash: content_hash,

@@ -1,5 +1,5 @@
 import type { PolicyHistory, PolicyPreview } from '@wainrope/contract';
-import { type Policy, policyDifferences, policyPresets, readPolicy, rules, teamStandard, type Verdict } from '@wainrope/core';
+import { type Policy, policyDifferences, policyPresets, readPolicy, teamStandard, type Verdict } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -86,7 +86,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
             ))}
           </section>
         ))}
-      {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={rules} />}
+      {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
       <Versions history={history} />
       {editable && changes.length > 0 && (
         <SaveBar draft={draft} changes={changes.length} history={history} discard={() => begin(inForce)} />

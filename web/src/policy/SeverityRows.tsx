@@ -1,4 +1,5 @@
-import type { Policy, Rule, Severity } from '@wainrope/core';
+import type { RuleView } from '@wainrope/contract';
+import type { Policy, Severity } from '@wainrope/core';
 import { severityWords } from '../shell/VerdictMark.tsx';
 
 const order: readonly Severity[] = ['stop', 'fix', 'caution', 'note'];
@@ -7,7 +8,7 @@ interface SeverityRowsProps {
   readonly policy: Policy;
   readonly editable: boolean;
   readonly changed: (policy: Policy) => void;
-  readonly rules: readonly Rule[];
+  readonly rules: readonly RuleView[];
 }
 
 /** How grave each rule is for this team: stricter always, milder only where the rule lets itself be softened. */

@@ -1603,12 +1603,19 @@ export type PolicyVersionView = {
   at: string;
   inForce: boolean;
 };
+export type RuleView = {
+  code: string;
+  severity: "stop" | "fix" | "caution" | "note";
+  softenable: boolean;
+  why: string;
+};
 export type PolicyHistory = {
   contentHash: string;
   content: {
     [key: string]: unknown;
   };
   versions: PolicyVersionView[];
+  rules: RuleView[];
 };
 export type PolicySave = {
   baseHash: string;
