@@ -14,7 +14,6 @@ export {
   SessionTeam,
   SessionView,
   SignIn,
-  TeamChoice,
 } from './access/access.dto.ts';
 export { type Capability, capabilities, may, type PersonRole, personRoles } from './access/capabilities.ts';
 export {

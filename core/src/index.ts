@@ -98,7 +98,7 @@ export {
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
-export { addMonths, daysBetween } from './rating/calendar.ts';
+export { addDays, addMonths, daysBetween } from './rating/calendar.ts';
 export { explainLimit } from './rating/explain-limit.ts';
 export {
   basisWords,

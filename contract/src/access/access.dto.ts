@@ -19,10 +19,6 @@ export class DemoSignIn {
   @IsUUID() personId!: string;
 }
 
-export class TeamChoice {
-  @IsUUID() teamId!: string;
-}
-
 export class PasswordChange {
   @IsString() @Length(1, PASSWORD_MAX, { message: 'Give the password you use now.' }) current!: string;
   @IsString() @Length(PASSWORD_MIN, PASSWORD_MAX, passwordWords) next!: string;
@@ -46,8 +42,6 @@ export class SessionView {
   @IsBoolean() needsSetUp!: boolean;
   @IsOptional() @ValidateNested() @Type(() => SessionPerson) person?: SessionPerson;
   @IsOptional() @ValidateNested() @Type(() => SessionTeam) team?: SessionTeam;
-  /** Teams this account belongs to. */
-  @IsArray() @ValidateNested({ each: true }) @Type(() => SessionTeam) teams!: SessionTeam[];
   /** What the demo says of itself; its people may be signed in as. */
   @IsOptional() @IsString() demo?: string;
   @IsArray() @ValidateNested({ each: true }) @Type(() => SessionPerson) demoPeople!: SessionPerson[];

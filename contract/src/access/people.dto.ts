@@ -1,9 +1,8 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Matches, MaxLength, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, MaxLength, ValidateNested } from 'class-validator';
+import { IsDayText } from '../day-field.ts';
 import { InspectionListed } from '../inspections/inspection.dto.ts';
 import { type PersonRole, personRoles } from './capabilities.ts';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 class PersonContent {
   @IsString() @Length(1, 80, { message: 'The name must have 1 to 80 characters.' }) name!: string;
@@ -33,7 +32,7 @@ export class PeopleList {
 export class PracticeCreate {
   @IsUUID() practiceId!: string;
   @IsString() @Length(1, 80, { message: 'Say which layout was practised.' }) layout!: string;
-  @Matches(DAY, { message: 'A date such as 2026-05-31 is expected.' }) on!: string;
+  @IsDayText() on!: string;
   /** Who saw it: a person of the team other than the one who practised. */
   @IsUUID() seenBy!: string;
   @IsOptional() @IsString() @MaxLength(500) note?: string;

@@ -31,9 +31,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const dayMessage = { message: '$property: a date such as 2026-05-31 is expected, not “$value”.' };
+import { IsDayText } from '../day-field.ts';
 
 /** A rating as typed: the words on the tag, and what the person says about them. */
 export class MarkInput {
@@ -86,10 +84,10 @@ export class GearInput {
   @IsOptional() @IsString() @MaxLength(120) owner?: string;
   @IsOptional() @IsUUID() kitId?: string;
   @IsOptional() @IsUUID() vehicleId?: string;
-  @IsOptional() @Matches(DAY, dayMessage) madeOn?: string;
-  @IsOptional() @Matches(DAY, dayMessage) boughtOn?: string;
-  @IsOptional() @Matches(DAY, dayMessage) firstUsedOn?: string;
-  @IsOptional() @Matches(DAY, dayMessage) renewedUntil?: string;
+  @IsOptional() @IsDayText() madeOn?: string;
+  @IsOptional() @IsDayText() boughtOn?: string;
+  @IsOptional() @IsDayText() firstUsedOn?: string;
+  @IsOptional() @IsDayText() renewedUntil?: string;
   @IsOptional() @IsString() @MaxLength(2000, { message: 'The note must have at most 2000 characters.' }) note?: string;
 }
 

@@ -10,15 +10,12 @@ import {
   IsString,
   IsUUID,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const dayMessage = { message: '$property: a date such as 2026-05-31 is expected, not “$value”.' };
+import { IsDayText } from '../day-field.ts';
 
 /** `on-record`: taken over from a list, without findings. */
 export const inspectionKinds = [
@@ -39,14 +36,14 @@ export class InspectionCreate {
   @IsUUID() inspectionId!: string;
   @IsUUID() gearId!: string;
   @IsIn(inspectionKinds.filter((kind) => kind !== 'on-record')) kind!: InspectionKind;
-  @Matches(DAY, dayMessage) on!: string;
+  @IsDayText() on!: string;
   /** Version of the sheet it was made with; 0 is the standard sheet. */
   @IsInt() @Min(0) sheetVersion!: number;
   /** Core’s inspection answers: points, measures, notes. */
   @IsObject() answers!: object;
   /** Confirmed by the inspector; for a check before or after use, left out unless something fails. */
   @IsOptional() @IsIn(grades) grade?: Grade;
-  @IsOptional() @Matches(DAY, dayMessage) nextDue?: string;
+  @IsOptional() @IsDayText() nextDue?: string;
   @IsOptional() @IsString() @MaxLength(2000) note?: string;
   /** Takes a piece in quarantine back to use. */
   @IsOptional() @IsBoolean() returnsToUse?: boolean;
@@ -137,7 +134,7 @@ export const exposureChoices = [...exposureKinds, 'washed'] as const;
 export class ExposureCreate {
   @IsUUID() exposureId!: string;
   @IsIn(exposureChoices, { message: 'Choose what it met, or that it was washed.' }) kind!: ExposureKind | 'washed';
-  @Matches(DAY, dayMessage) on!: string;
+  @IsDayText() on!: string;
   @IsOptional() @IsString() @MaxLength(500) note?: string;
 }
 

@@ -10,12 +10,12 @@ import {
   IsString,
   IsUUID,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
+import { IsDayText } from '../day-field.ts';
 
 export class WantedView {
   @IsIn(gearClassNames, { message: 'Choose a class.' }) kind!: GearClass;
@@ -72,7 +72,7 @@ export class OutingCreate {
   @IsOptional() @IsUUID() holderId?: string;
   /** Who borrows it, for a loan outside. */
   @IsOptional() @IsString() @Length(1, 120, { message: 'Say who borrows it.' }) holderName?: string;
-  @IsOptional() @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'A date such as 2026-05-31 is expected.' }) dueBackOn?: string;
+  @IsOptional() @IsDayText() dueBackOn?: string;
   @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: string[];
 }
 

@@ -1,6 +1,6 @@
 import type { ExposureKind } from '../policy/care-tables.ts';
 import type { Policy } from '../policy/policy.ts';
-import { daysBetween } from '../rating/calendar.ts';
+import { addDays, daysBetween } from '../rating/calendar.ts';
 
 /** Something a piece met since it was last inspected, or its washing. */
 export interface Exposure {
@@ -13,8 +13,6 @@ export interface InspectionDue {
   /** The exposure that brought the day forward, where one did. */
   readonly shortenedBy?: Exposure;
 }
-
-const DAY_MS = 86_400_000;
 
 /**
  * The day on which the next inspection falls due: the inspector's own day, brought forward by what the piece met since and was not
@@ -41,11 +39,6 @@ export function inspectionDue(
     },
     { on: nextDue },
   );
-}
-
-function addDays(day: string, days: number): string {
-  const date = new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS);
-  return date.toISOString().slice(0, 10);
 }
 
 /** When something due on a day calls for somebody, seen from today. */

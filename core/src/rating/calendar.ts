@@ -3,6 +3,11 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }
 
+/** The day `days` days after `day` (before it where negative), both `YYYY-MM-DD`. */
+export function addDays(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
 /** The day `months` calendar months after `day`; the 31st falls back to the month's last day. */
 export function addMonths(day: string, months: number): string {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);

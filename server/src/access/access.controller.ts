@@ -1,15 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse } from '@nestjs/swagger';
-import {
-  DemoSignIn,
-  InvitationAccept,
-  InvitationLook,
-  InvitationView,
-  PasswordChange,
-  SessionView,
-  SignIn,
-  TeamChoice,
-} from '@wainrope/contract';
+import { DemoSignIn, InvitationAccept, InvitationLook, InvitationView, PasswordChange, SessionView, SignIn } from '@wainrope/contract';
 import type { Request } from 'express';
 import { Needs, Open } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
@@ -38,13 +29,6 @@ export class AccessController {
   @ApiCreatedResponse({ type: SessionView })
   async signInToDemo(@Req() request: Request, @Body() { personId }: DemoSignIn): Promise<SessionView> {
     return this.begin(request, await this.service.signInToDemo(personId));
-  }
-
-  @Put('session/team')
-  @Needs('own.account')
-  @ApiOkResponse({ type: SessionView })
-  async chooseTeam(@Req() request: Request, @Body() { teamId }: TeamChoice): Promise<SessionView> {
-    return this.begin(request, await this.service.chooseTeam(signedInOf(request), teamId));
   }
 
   @Delete('session')

@@ -134,7 +134,13 @@ export class AccessRepository {
     await db.updateTable('invitation').set({ used_at: new Date() }).where('token_hash', '=', tokenHash).execute();
   }
 
-  async recentFailures(db: Db, login: string, address: string): Promise<RecentFailures> {
+  /**
+   * Failures of late, this attempt not yet counted. Attempts on one name or from one address wait for each other until the
+   * transaction ends, so that many at once are counted as what they are.
+   */
+  async recentFailures(trx: TeamTransaction, login: string, address: string): Promise<RecentFailures> {
+    for (const key of [`login ${login}`, `address ${address}`].sort())
+      await sql`select pg_advisory_xact_lock(hashtextextended(${key}, 0))`.execute(trx);
     const { rows } = await sql<RecentFailures>`
       select
         count(*) filter (where not succeeded and login = ${login} and address = ${address} and at > now() - make_interval(mins => ${WINDOW_MINUTES}))::int as pair,
@@ -142,7 +148,7 @@ export class AccessRepository {
         count(*) filter (where not succeeded and address = ${address} and at > now() - make_interval(mins => ${WINDOW_MINUTES}))::int as address,
         coalesce(bool_or(succeeded and login = ${login} and address = ${address}), false) as known
       from sign_in_attempt where (login = ${login} or address = ${address}) and at > now() - make_interval(days => ${KNOWN_DAYS})`.execute(
-      db,
+      trx,
     );
     return rows[0] as RecentFailures;
   }

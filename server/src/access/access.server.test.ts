@@ -73,6 +73,13 @@ describe('signing in', () => {
     expect((await signIn(colleague, PASSWORD)).status).toBe(201);
   });
 
+  it('counts attempts that come at once as what they are', async () => {
+    const { login } = await joined();
+    const statuses = await Promise.all(Array.from({ length: 20 }, async () => (await signIn(login, 'wrong')).status));
+    expect(statuses.filter((status) => status === 401)).toHaveLength(5);
+    expect(statuses.filter((status) => status === 429)).toHaveLength(15);
+  });
+
   it.each([
     [{ pair: 4, login: 29, address: 59, known: false }, true],
     [{ pair: 5, login: 5, address: 5, known: true }, false],
@@ -151,12 +158,13 @@ describe('invitations', () => {
 describe('changes from other sites', () => {
   it('are refused, whatever the cookie says', async () => {
     const agent = await server.as('coordinator');
-    const send = (headers: Record<string, string>) => agent.put('/api/v1/session/team').set(headers).send({ teamId: randomUUID() });
+    const send = (headers: Record<string, string>) =>
+      agent.put('/api/v1/session/password').set(headers).send({ current: 'no', next: 'another wet rope' });
     expect((await send({ Origin: 'https://elsewhere.example' })).status).toBe(403);
     expect((await send({ 'Sec-Fetch-Site': 'cross-site' })).status).toBe(403);
     expect((await send({ 'Sec-Fetch-Site': 'same-site' })).status).toBe(403);
-    expect((await send({ 'Sec-Fetch-Site': 'same-origin' })).status).toBe(404);
-    expect((await agent.put('/api/v1/session/team').set('Content-Type', 'text/plain').send('{}')).status).toBe(415);
+    expect((await send({ 'Sec-Fetch-Site': 'same-origin' })).status).toBe(422);
+    expect((await agent.put('/api/v1/session/password').set('Content-Type', 'text/plain').send('{}')).status).toBe(415);
   });
 });
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { InvitationAccept, InvitationView, PasswordChange, SessionPerson, SessionTeam, SessionView, SignIn } from '@wainrope/contract';
+import type { InvitationAccept, InvitationView, PasswordChange, SessionPerson, SessionView, SignIn } from '@wainrope/contract';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -42,25 +42,16 @@ export class AccessService {
   async view(signedIn: SignedIn | undefined): Promise<SessionView> {
     const person = signedIn && (await this.person(signedIn));
     if (signedIn && person) {
-      const teams = await this.teamsOf(signedIn.accountId);
-      const team = teams.find(({ teamId }) => teamId === signedIn.teamId);
-      return { signedIn: true, needsSetUp: false, teams, demoPeople: [], person, ...(team && { team }) };
+      const { name } = await this.database.inTeam(signedIn.teamId, (trx) => this.teams.team(trx));
+      return { signedIn: true, needsSetUp: false, demoPeople: [], person, team: { teamId: signedIn.teamId, name } };
     }
     const needsSetUp = !(await this.database.outsideTeams((db) => this.repository.anyAccount(db)));
-    return { signedIn: false, needsSetUp, teams: [], demoPeople: [], ...(await this.demo()) };
+    return { signedIn: false, needsSetUp, demoPeople: [], ...(await this.demo()) };
   }
 
   private async person({ accountId, teamId }: SignedIn): Promise<SessionPerson | undefined> {
     const row = await this.database.inTeam(teamId, (trx) => this.repository.memberOf(trx, { teamId, accountId }));
     return row && row.left_on === null ? { personId: row.person_id, name: row.name, role: row.role } : undefined;
-  }
-
-  private async teamsOf(accountId: string): Promise<SessionTeam[]> {
-    const memberships = await this.database.outsideTeams((db) => this.repository.memberships(db, accountId));
-    const teams: SessionTeam[] = [];
-    for (const { teamId } of memberships)
-      teams.push(await this.database.inTeam(teamId, async (trx) => ({ teamId, name: (await this.teams.team(trx)).name })));
-    return teams.sort((a, b) => a.name.localeCompare(b.name));
   }
 
   /** The demo’s team, where one is loaded. */
@@ -88,30 +79,44 @@ export class AccessService {
 
   async signIn({ login, password }: SignIn, address: string): Promise<SignedIn> {
     const name = login.trim().toLowerCase();
-    const failures = await this.database.outsideTeams((db) => this.repository.recentFailures(db, name, address));
-    if (!mayTry(failures))
-      throw new ProblemException({
-        status: 429,
-        title: 'Too many attempts',
-        detail: `Wait ${WINDOW_MINUTES} minutes and try again, or ask your coordinator for a new link.`,
-      });
+    await this.countAttempt(name, address);
     const account = await this.database.outsideTeams((db) => this.repository.accountOfLogin(db, name));
     const opens = await passwordOpens(account?.password_hash, password);
-    await this.database.outsideTeams((db) => this.repository.noteAttempt(db, { login: name, address, succeeded: opens }));
-    const signedIn = opens && account ? await this.firstTeam(account.account_id) : undefined;
+    const signedIn = opens && account ? await this.teamOf(account.account_id) : undefined;
     if (!signedIn)
       throw new ProblemException({
         status: 401,
         title: 'Not signed in',
         detail: 'This name and password do not belong together. Try again, or ask your coordinator for a new link.',
       });
-    await this.database.outsideTeams((db) => this.repository.forgiveFailures(db, name, address));
+    await this.database.outsideTeams(async (db) => {
+      await this.repository.forgiveFailures(db, name, address);
+      await this.repository.noteAttempt(db, { login: name, address, succeeded: true });
+    });
     return signedIn;
   }
 
-  /** The first team in name order in which the account’s person has not left. */
-  private async firstTeam(accountId: string): Promise<SignedIn | undefined> {
-    for (const { teamId } of await this.teamsOf(accountId)) if (await this.person({ accountId, teamId })) return { accountId, teamId };
+  /** Counts an attempt as failed before the password is looked at: success forgives it, a lost connection does not. */
+  private async countAttempt(login: string, address: string): Promise<void> {
+    const allowed = await this.database.outsideTeams((db) =>
+      db.transaction().execute(async (trx) => {
+        if (!mayTry(await this.repository.recentFailures(trx, login, address))) return false;
+        await this.repository.noteAttempt(trx, { login, address, succeeded: false });
+        return true;
+      }),
+    );
+    if (!allowed)
+      throw new ProblemException({
+        status: 429,
+        title: 'Too many attempts',
+        detail: `Wait ${WINDOW_MINUTES} minutes and try again, or ask your coordinator for a new link.`,
+      });
+  }
+
+  /** The team of an account whose person has not left it. */
+  private async teamOf(accountId: string): Promise<SignedIn | undefined> {
+    const memberships = await this.database.outsideTeams((db) => this.repository.memberships(db, accountId));
+    for (const { teamId } of memberships) if (await this.person({ accountId, teamId })) return { accountId, teamId };
     return undefined;
   }
 
@@ -121,13 +126,6 @@ export class AccessService {
     if (!teamId || !account)
       throw new ProblemException({ status: 404, title: 'No demo', detail: 'The demo with this person is not loaded here.' });
     return { accountId: account.account_id, teamId };
-  }
-
-  async chooseTeam(signedIn: SignedIn, teamId: string): Promise<SignedIn> {
-    const chosen = { accountId: signedIn.accountId, teamId };
-    if (!(await this.person(chosen)))
-      throw new ProblemException({ status: 404, title: 'Not found', detail: 'This account does not belong to that team.' });
-    return chosen;
   }
 
   /** Sets a new password and ends every other session of the account. */

@@ -28,6 +28,23 @@ describe('the trail', () => {
     });
   });
 
+  it('names kits, and tells which ton somebody confirmed', async () => {
+    const { kits } = (await server.http.get('/api/v1/team')).body;
+    const piece = newPiece({ marks: [{ asWritten: '13 ton', source: 'label' }] });
+    const { body: added } = await server.http.post('/api/v1/gear').send(piece).expect(201);
+    const { gearId, ...input } = piece;
+    const marks = [{ asWritten: '13 ton', source: 'label', confirmedUnit: 'tonne' }];
+    await server.http
+      .put(`/api/v1/gear/${gearId}`)
+      .send({ ...input, marks, kitId: kits[0].kitId, rowVersion: added.rowVersion })
+      .expect(200);
+    const { body } = await server.http.get(`/api/v1/audit/${gearId}`).expect(200);
+    expect(body.items[0].changes).toEqual([
+      { field: 'kit', after: kits[0].name },
+      { field: 'marks', before: ['13 ton (unstated, label)'], after: ['13 ton (unstated, label, tonne)'] },
+    ]);
+  });
+
   it('notes nothing where nothing was saved', async () => {
     const piece = newPiece({ tag: '' });
     await server.http.post('/api/v1/gear').send(piece).expect(422);

@@ -12,6 +12,7 @@ import {
   type TonUnit,
 } from '@wainrope/core';
 import type { Selectable } from 'kysely';
+import { given } from '../database/rows.ts';
 import type { GearMarkTable, GearTable, InspectionTable } from '../database/schema.ts';
 
 export type GearRow = Selectable<GearTable>;
@@ -24,9 +25,6 @@ interface Around {
   readonly due: InspectionDue | undefined;
   readonly away: PieceAway | undefined;
 }
-
-const given = <K extends string, V>(key: K, value: V | null | undefined) =>
-  value === null || value === undefined ? {} : ({ [key]: value } as { [P in K]: V });
 
 /** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
 export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due, away }: Around): GearView {

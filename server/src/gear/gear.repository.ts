@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { GearView, PieceAway } from '@wainrope/contract';
-import { type Exposure, type InspectionDue, inspectionDue, type Mark, readPolicy, type TonUnit } from '@wainrope/core';
+import { canonicalJson, type Exposure, type InspectionDue, inspectionDue, type Mark, type TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { gathered } from '../database/rows.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -148,14 +149,13 @@ export class GearRepository {
       .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
       .execute();
     if (met.length === 0) return new Map();
-    const policy = readPolicy((await this.teams.policy(trx)).content);
-    if (!policy.ok) throw new Error(`The team’s policy is not readable: ${policy.faults[0]?.path} ${policy.faults[0]?.message}`);
+    const { policy } = await this.teams.policyInForce(trx);
     const exposures = groupByGear(met);
     return new Map(
       latest.flatMap(({ gear_id, inspected_on, next_due_on }) => {
         const list = (exposures.get(gear_id) ?? []).map(({ kind, met_on }) => ({ kind: kind as Exposure['kind'], on: met_on }));
         if (next_due_on === null || list.length === 0) return [];
-        const due = inspectionDue({ on: inspected_on, nextDue: next_due_on }, list, policy.value);
+        const due = inspectionDue({ on: inspected_on, nextDue: next_due_on }, list, policy);
         return due ? [[gear_id, due] as const] : [];
       }),
     );
@@ -201,23 +201,39 @@ export class GearRepository {
     if (rows.length > 0) await trx.insertInto('gear_mark').values(rows).execute();
   }
 
-  /** A new state and what an inspection settles; what is judged has changed. */
+  /** Pieces held against other changes until this transaction ends, always in one order, so that two never wait for each other. */
+  async lock(trx: TeamTransaction, gearIds: readonly string[]): Promise<void> {
+    await trx
+      .selectFrom('gear')
+      .select('gear_id')
+      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
+      .orderBy('gear_id')
+      .forUpdate()
+      .execute();
+  }
+
+  /** A new state and what an inspection settles. The row's version rises only where the row itself differs, the facts' where the judged does. */
   async settle(
     trx: TeamTransaction,
     actor: Actor,
-    piece: { readonly gearId: string; readonly state: string; readonly overloads: number; readonly attributes: object },
+    before: GearView,
+    after: Pick<GearView, 'state' | 'overloadsSinceInspection' | 'attributes'> & { readonly factsChanged: boolean },
   ): Promise<void> {
+    const { state, overloadsSinceInspection, attributes, factsChanged } = after;
+    const was = { state: before.state, overloadsSinceInspection: before.overloadsSinceInspection, attributes: before.attributes };
+    const rowChanged = canonicalJson(was) !== canonicalJson({ state, overloadsSinceInspection, attributes });
+    if (!rowChanged && !factsChanged) return;
     await trx
       .updateTable('gear')
       .set((eb) => ({
-        state: piece.state,
-        overloads_since_inspection: piece.overloads,
-        attributes: JSON.stringify(piece.attributes),
-        row_version: eb('row_version', '+', 1),
-        facts_revision: eb('facts_revision', '+', 1),
+        state,
+        overloads_since_inspection: overloadsSinceInspection,
+        attributes: JSON.stringify(attributes),
+        row_version: eb('row_version', '+', rowChanged ? 1 : 0),
+        facts_revision: eb('facts_revision', '+', rowChanged || factsChanged ? 1 : 0),
         changed_by: actor.personId,
       }))
-      .where('gear_id', '=', piece.gearId)
+      .where('gear_id', '=', before.gearId)
       .execute();
   }
 
@@ -250,8 +266,9 @@ export class GearRepository {
   }
 }
 
-function groupByGear<T extends { readonly gear_id: string }>(rows: readonly T[]): ReadonlyMap<string, readonly T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) groups.set(row.gear_id, [...(groups.get(row.gear_id) ?? []), row]);
-  return groups;
-}
+const groupByGear = <T extends { readonly gear_id: string }>(rows: readonly T[]) =>
+  gathered(
+    rows,
+    ({ gear_id }) => gear_id,
+    (row) => row,
+  );

@@ -14,7 +14,7 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
-import { TeamRepository } from '../team/team.repository.ts';
+import { TeamRepository, type Whereabouts } from '../team/team.repository.ts';
 import { type GearColumns, GearRepository } from './gear.repository.ts';
 
 const PAGE = 200;
@@ -52,7 +52,13 @@ export class GearService {
       await this.refuseTakenTag(trx, input.tag);
       await this.repository.insert(trx, actor, [{ gearId, columns: columnsOf(input), marks }]);
       const after = await this.found(trx, gearId);
-      await this.audit.note(trx, actor, { action: 'added a piece', kind: 'gear', id: gearId, name: gearName(after), after: told(after) });
+      await this.audit.note(trx, actor, {
+        action: 'added a piece',
+        kind: 'gear',
+        id: gearId,
+        name: gearName(after),
+        after: told(after, await this.teams.whereabouts(trx)),
+      });
       return after;
     });
   }
@@ -78,13 +84,14 @@ export class GearService {
         factsChanged: factsChange(before, { ...before, ...input, marks: marks.map(viewed) }),
       });
       const after = await this.found(trx, gearId);
+      const places = await this.teams.whereabouts(trx);
       await this.audit.note(trx, actor, {
         action: 'changed a piece',
         kind: 'gear',
         id: gearId,
         name: gearName(after),
-        before: told(before),
-        after: told(after),
+        before: told(before, places),
+        after: told(after, places),
       });
       return after;
     });
@@ -149,9 +156,17 @@ const viewed = ({ asWritten, basis, source, settingDecided, readings, confirmedU
 
 export const gearName = ({ tag, name }: Pick<GearView, 'tag' | 'name'>): string => `${tag} ${name}`;
 
-/** A piece as the trail tells it: marks by their words, no inner numbers. */
-export function told({ gearId: _id, inspection: _inspection, away: _away, marks, ...piece }: GearView): object {
-  return { ...piece, marks: marks.map(({ asWritten, basis, source }) => `${asWritten} (${basis}, ${source})`) };
+/** A piece as the trail tells it: marks by their words, kit and vehicle by their names, no inner numbers. */
+export function told(piece: GearView, { kitNames, vehicleNames }: Whereabouts): object {
+  const { gearId: _id, inspection: _inspection, away: _away, kitId = '', vehicleId = '', marks, ...rest } = piece;
+  return {
+    ...rest,
+    kit: kitNames.get(kitId),
+    vehicle: vehicleNames.get(vehicleId),
+    marks: marks.map(
+      ({ asWritten, basis, source, confirmedUnit }) => `${asWritten} (${[basis, source, confirmedUnit].filter(Boolean).join(', ')})`,
+    ),
+  };
 }
 
 /** Whether anything that is judged differs: places, owners and notes do not count. */

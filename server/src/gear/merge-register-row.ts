@@ -1,11 +1,6 @@
 import { type Cells, type GearInput, type GearView, type RegisterRow, registerColumns, writeRegisterRow } from '@wainrope/contract';
 import type { Mark } from '@wainrope/core';
-
-/** Names of kits and vehicles by id, and back. */
-export interface Whereabouts {
-  readonly kitNames: ReadonlyMap<string, string>;
-  readonly vehicleNames: ReadonlyMap<string, string>;
-}
+import type { Whereabouts } from '../team/team.repository.ts';
 
 /** A piece of the register as a row of the file. */
 export function registerRowOf(gear: GearView, { kitNames, vehicleNames }: Whereabouts): RegisterRow {

@@ -22,10 +22,10 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { invalid } from '../http/problem.ts';
-import { TeamRepository } from '../team/team.repository.ts';
+import { TeamRepository, type Whereabouts } from '../team/team.repository.ts';
 import { GearRepository } from './gear.repository.ts';
 import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
-import { gearInputOf, mergeRegisterRow, registerRowOf, rowChanges, type Whereabouts } from './merge-register-row.ts';
+import { gearInputOf, mergeRegisterRow, registerRowOf, rowChanges } from './merge-register-row.ts';
 import { type RegisterFile, readRegisterFile, recogniseColumns } from './register-file.ts';
 
 interface PlannedRow {
@@ -75,7 +75,7 @@ export class RegisterImportService {
 
   async exportCsv(actor: Actor): Promise<string> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const whereabouts = await this.whereabouts(trx);
+      const whereabouts = await this.teams.whereabouts(trx);
       const rows = (await this.repository.all(trx)).map((gear) => writeRegisterRow(registerRowOf(gear, whereabouts)));
       const used = exportColumns
         .map(({ key }) => key)
@@ -87,15 +87,6 @@ export class RegisterImportService {
     });
   }
 
-  private async whereabouts(trx: TeamTransaction): Promise<Whereabouts> {
-    const kits = await this.teams.kits(trx);
-    const vehicles = await this.teams.vehicles(trx);
-    return {
-      kitNames: new Map(kits.map(({ kit_id, name }) => [kit_id, name])),
-      vehicleNames: new Map(vehicles.map(({ vehicle_id, name }) => [vehicle_id, name])),
-    };
-  }
-
   private async read(trx: TeamTransaction, { contentBase64, columns: chosen }: ImportRequest): Promise<Reading> {
     const outcome = readRegisterFile(Buffer.from(contentBase64, 'base64'));
     if (!outcome.ok) throw invalid([{ path: 'contentBase64', message: outcome.message }], outcome.message);
@@ -103,7 +94,7 @@ export class RegisterImportService {
     const columns = chosen ?? recogniseColumns(file.headings);
     this.checkColumns(file, columns);
     const team = await this.teams.team(trx);
-    const whereabouts = await this.whereabouts(trx);
+    const whereabouts = await this.teams.whereabouts(trx);
     const existing = new Map((await this.repository.all(trx)).map((gear) => [gear.tag.toLowerCase(), gear]));
     const units = Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : [])));
     const seen = new Map<string, number>();
@@ -165,29 +156,39 @@ export class RegisterImportService {
       inspectionIsNew && row.inspection ? [{ gearId, ...row.inspection }] : [],
     );
     await this.repository.addInspections(trx, actor, inspections);
-    await this.audit.noteAll(
-      trx,
-      actor,
-      [...fresh, ...changed].map(({ gearId, row, before, input, outcome }) => ({
-        action: outcome === 'new' ? 'added a piece from a file' : 'changed a piece from a file',
-        kind: 'gear' as const,
-        id: gearId,
-        name: gearName(row),
-        before: before && told(before),
-        after: told({
-          ...before,
-          ...input,
-          gearId,
-          marks: input.marks.map((mark) => ({ ...mark, readings: [...mark.readings] })),
-        } as GearView),
-      })),
-    );
+    await this.noteImport(trx, actor, [...fresh, ...changed]);
     return {
       created: fresh.length,
       changed: changed.length,
       unchanged: pieces.length - fresh.length - changed.length,
       inspections: inspections.length,
     };
+  }
+
+  private async noteImport(
+    trx: TeamTransaction,
+    actor: Actor,
+    pieces: readonly { readonly gearId: string; readonly before: GearView | undefined }[],
+  ): Promise<void> {
+    const ids = pieces.map(({ gearId }) => gearId);
+    const stored = new Map((await this.repository.byIds(trx, ids)).map((piece) => [piece.gearId, piece]));
+    const places = await this.teams.whereabouts(trx);
+    const acts = pieces.flatMap(({ gearId, before }) => {
+      const after = stored.get(gearId);
+      if (!after) return [];
+      const action = before ? 'changed a piece from a file' : 'added a piece from a file';
+      return [
+        {
+          action,
+          kind: 'gear' as const,
+          id: gearId,
+          name: gearName(after),
+          before: before && told(before, places),
+          after: told(after, places),
+        },
+      ];
+    });
+    await this.audit.noteAll(trx, actor, acts);
   }
 
   /** Ids of the kits that rows name; kits not yet known are added. */

@@ -10,13 +10,11 @@ import type {
 } from '@wainrope/contract';
 import type { GearClass, Grade } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
+import { given } from '../database/rows.ts';
 import type { DefectClosingTable, DefectTable, ExposureTable, InspectionTable, PhotoTable, StateChangeTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 const LISTED = 100;
-
-const given = <K extends string, V>(key: K, value: V | null | undefined) =>
-  value === null || value === undefined ? {} : ({ [key]: value } as { [P in K]: V });
 
 @Injectable()
 export class InspectionRepository {
@@ -185,6 +183,14 @@ export class InspectionRepository {
       ...given('closedBy', row.closed_name),
       ...given('how', row.how),
     }));
+  }
+
+  /** The name of what a photo is of; nothing where the team has no such thing. */
+  async photoSubject(trx: TeamTransaction, kind: 'inspection' | 'vehicle' | 'hook-up', id: string): Promise<string | undefined> {
+    if (kind === 'vehicle') return (await trx.selectFrom('vehicle').select('name').where('vehicle_id', '=', id).executeTakeFirst())?.name;
+    if (kind === 'hook-up') return (await trx.selectFrom('hook_up').select('model').where('entry_id', '=', id).executeTakeFirst())?.model;
+    const inspected = await this.listed(trx).where('i.inspection_id', '=', id).executeTakeFirst();
+    return inspected && `${inspected.tag} ${inspected.name}`;
   }
 
   async hasPhoto(trx: TeamTransaction, photoId: string): Promise<boolean> {

@@ -96,7 +96,12 @@ export class InspectionService {
     const answers = read(inspectionAnswersCodec, input.answers, 'answers');
     if (!answers.ok) throw invalid(answers.faults);
     const proposed = proposeGrade(sheet, answers.value, piece.attributes as { readonly [key: string]: unknown });
-    const faults = [...answerFaults(sheet, answers.value), ...this.dayFaults(input), ...gradeFaults(input, proposed, piece)];
+    const faults = [
+      ...answerFaults(sheet, answers.value, proposed),
+      ...this.dayFaults(input),
+      ...gradeFaults(input, proposed, piece),
+      ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers.value, proposed))),
+    ];
     if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
       faults.push({ path: 'corrects', message: 'The inspection to be corrected is not one of this piece.' });
     if (faults.length > 0) throw invalid(faults);
@@ -113,6 +118,22 @@ export class InspectionService {
     else if (nextDue !== undefined && nextDue <= on)
       faults.push({ path: 'nextDue', message: `The next inspection, ${nextDue}, must come after this one, ${on}.` });
     return faults;
+  }
+
+  /** Nothing returns to use with a failure still open: the point or measure that failed must be found in order, or closed by a person. */
+  private async returnFaults(
+    trx: TeamTransaction,
+    { gearId, returnsToUse }: InspectionCreate,
+    healed: readonly string[],
+  ): Promise<FieldFault[]> {
+    if (!returnsToUse) return [];
+    const open = await this.repository.defects(trx, { gearId, open: true });
+    return open
+      .filter(({ point, failed }) => failed && !healed.includes(point))
+      .map(({ words }) => ({
+        path: 'returnsToUse',
+        message: `Still open: ${words}. Look at it or measure it again, or close the defect with how it was put right.`,
+      }));
   }
 
   private async keep(trx: TeamTransaction, actor: Actor, weighed: Weighed): Promise<void> {
@@ -137,15 +158,15 @@ export class InspectionService {
       recorded_by: actor.personId,
     });
     await this.follow(trx, actor, weighed);
-    await this.gear.settle(trx, actor, {
-      gearId: piece.gearId,
+    await this.gear.settle(trx, actor, piece, {
       state,
-      overloads: isUseCheck(input.kind) ? piece.overloadsSinceInspection : 0,
+      overloadsSinceInspection: isUseCheck(input.kind) ? piece.overloadsSinceInspection : 0,
       attributes: {
         ...piece.attributes,
         ...(input.spoolState && piece.kind === 'winch' && { spoolState: input.spoolState }),
         ...(input.pullsUsed !== undefined && piece.kind === 'stretch-rope' && { pullsUsed: input.pullsUsed }),
       },
+      factsChanged: grade !== undefined,
     });
     await this.changeState(trx, actor, weighed, state);
     await this.audit.noteAll(trx, actor, await this.acts(trx, weighed, state));
@@ -246,11 +267,15 @@ export class InspectionService {
   }
 }
 
-/** Every point must have its answer, and nothing may be answered that is not on the sheet. */
-function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers): FieldFault[] {
+/** Every point must have its answer, every measure taken must be weighed, and nothing may be answered that is not on the sheet. */
+function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers, { unweighed }: ProposedGrade): FieldFault[] {
   const words = new Map(sheet.points.map(({ id, look }) => [id, look]));
   const measures = sheet.measures.map(({ id }) => id);
   return [
+    ...unweighed.map((id) => ({
+      path: `answers.measures.${id}.whenNew`,
+      message: 'Without its value when new it cannot be weighed; give that, or leave the measure out.',
+    })),
     ...openPoints(sheet, answers).map((id) => ({ path: `answers.points.${id}`, message: `“${words.get(id)}” has no answer yet.` })),
     ...Object.keys(answers.points)
       .filter((id) => !words.has(id))
@@ -262,13 +287,14 @@ function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers): Field
 }
 
 /** The person may be stricter than the findings; milder only with a reason, and never about a failing point. */
-function gradeFaults({ kind, grade, note }: InspectionCreate, proposed: ProposedGrade, { tag }: GearView): FieldFault[] {
+function gradeFaults({ kind, grade, nextDue, note }: InspectionCreate, proposed: ProposedGrade, { tag }: GearView): FieldFault[] {
   if (isUseCheck(kind)) return grade === undefined ? [] : [{ path: 'grade', message: 'A check before or after use sets no grade.' }];
   if (grade === undefined) return [{ path: 'grade', message: `Confirm a grade for ${tag}; the findings speak for ${proposed.grade}.` }];
   if (proposed.grade === 'D' && grade !== 'D')
     return [
       { path: 'grade', message: `${tag} fails (${proposed.reasons.find((reason) => reason.grade === 'D')?.words}); its grade is D.` },
     ];
+  if (grade !== 'D' && nextDue === undefined) return [{ path: 'nextDue', message: `Say when ${tag} is to be inspected again.` }];
   if (grade < proposed.grade && !note)
     return [{ path: 'note', message: `The findings speak for ${proposed.grade}. For ${grade}, say why in the note.` }];
   return [];

@@ -208,6 +208,76 @@ describe('an inspection', () => {
   });
 });
 
+describe('what has failed', () => {
+  const shackle = standardSheets['steel-shackle'];
+  const points = Object.fromEntries(shackle.points.map(({ id }) => [id, 'ok']));
+  const worn = { 'bow-diameter-where-worn-most': { value: 0.016 } };
+  const made = async () => {
+    const piece = newPiece({ kind: 'steel-shackle', attributes: { bowDiameterM: 0.019 } });
+    await server.http.post('/api/v1/gear').send(piece).expect(201);
+    return piece.gearId;
+  };
+  const sent = (gearId: string, measures: object, change: object = {}) =>
+    inspection(gearId, { answers: { points, measures, notes: {} }, ...change });
+
+  it('by a measure does not return to use unmeasured, but measured anew or closed with how it was put right', async () => {
+    const gearId = await made();
+    await keeper
+      .post('/api/v1/inspections')
+      .send(sent(gearId, worn, { grade: 'D', nextDue: undefined }))
+      .expect(201);
+    const { body } = await server.http
+      .post('/api/v1/inspections')
+      .send(sent(gearId, {}, { returnsToUse: true }))
+      .expect(422);
+    expect(body.faults[0]).toMatchObject({ path: 'returnsToUse', message: expect.stringContaining('Still open: Bow diameter') });
+    expect((await gearOf(gearId)).state).toBe('quarantined');
+    const whole = { 'bow-diameter-where-worn-most': { value: 0.0189 } };
+    await server.http
+      .post('/api/v1/inspections')
+      .send(sent(gearId, whole, { returnsToUse: true }))
+      .expect(201);
+    expect((await gearOf(gearId)).state).toBe('in-use');
+    const other = await made();
+    await keeper
+      .post('/api/v1/inspections')
+      .send(sent(other, worn, { grade: 'D', nextDue: undefined }))
+      .expect(201);
+    const [defect] = (await careOf(other)).defects;
+    await keeper.post(`/api/v1/defects/${defect.defectId}/closing`).send({ how: 'New bow, by the maker' }).expect(200);
+    await server.http
+      .post('/api/v1/inspections')
+      .send(sent(other, {}, { returnsToUse: true }))
+      .expect(201);
+  });
+
+  it('cannot hide behind a measure that is not weighed, nor behind a next day that is not said', async () => {
+    const gearId = await made();
+    const unweighed = { 'inside-width-at-the-pin': { value: 0.04 } };
+    const { body } = await keeper.post('/api/v1/inspections').send(sent(gearId, unweighed)).expect(422);
+    expect(body.faults[0].path).toBe('answers.measures.inside-width-at-the-pin.whenNew');
+    const later = await keeper
+      .post('/api/v1/inspections')
+      .send(sent(gearId, {}, { nextDue: undefined }))
+      .expect(422);
+    expect(later.body.faults[0].path).toBe('nextDue');
+  });
+
+  it('leaves the versions of a piece alone where a check found nothing', async () => {
+    const gearId = await made();
+    const before = await gearOf(gearId);
+    await member
+      .post('/api/v1/inspections')
+      .send(sent(gearId, {}, { kind: 'after-use', grade: undefined, nextDue: undefined }))
+      .expect(201);
+    const after = await gearOf(gearId);
+    expect([after.rowVersion, after.factsRevision]).toEqual([before.rowVersion, before.factsRevision]);
+    await keeper.post('/api/v1/inspections').send(sent(gearId, {})).expect(201);
+    const inspected = await gearOf(gearId);
+    expect([inspected.rowVersion, inspected.factsRevision]).toEqual([before.rowVersion, before.factsRevision + 1]);
+  });
+});
+
 describe('the state of a piece', () => {
   it('changes by quarantine with a reason and by retiring with how it was destroyed, never by editing', async () => {
     const piece = newPiece();
@@ -271,6 +341,19 @@ describe('photos', () => {
     expect(headers['content-type']).toBe('image/jpeg');
     expect(body.includes('GPS')).toBe(false);
     expect((await server.http.get(`/api/v1/inspections/${made.inspectionId}`)).body.photoIds).toEqual([photo.photoId]);
+  });
+  it('are refused where there is nothing they could be of', async () => {
+    const photo = {
+      photoId: randomUUID(),
+      subjectId: randomUUID(),
+      contentBase64: jpeg.toString('base64'),
+      thumbnailBase64: jpeg.toString('base64'),
+    };
+    for (const subjectKind of ['inspection', 'vehicle', 'hook-up'])
+      await member
+        .post('/api/v1/photos')
+        .send({ ...photo, subjectKind })
+        .expect(404);
   });
   it('are refused where they are no photo', async () => {
     const photo = {

@@ -18,10 +18,12 @@ import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
-import { gearName } from '../gear/gear.service.ts';
+import { factsChange, gearName } from '../gear/gear.service.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { pictureOnly } from './photo-bytes.ts';
+
+const subjectWords = { inspection: 'the inspection', vehicle: 'the page', 'hook-up': 'the hook-up book entry' } as const;
 
 const stateActions: { readonly [S in GearState]: string } = {
   'in-use': 'returned to use',
@@ -84,7 +86,7 @@ export class PieceCareService {
         inspection_id: null,
         changed_by: actor.personId,
       });
-      await this.gear.settle(trx, actor, { gearId, state: to, overloads: piece.overloadsSinceInspection, attributes: piece.attributes });
+      await this.gear.settle(trx, actor, piece, { ...piece, state: to, factsChanged: true });
       const note = destroyed === undefined ? reason : `${reason} Destroyed: ${destroyed}`;
       const act = { action: stateActions[to], kind: 'gear' as const, id: gearId, name: gearName(piece) };
       await this.audit.note(trx, actor, { ...act, before: { state: piece.state }, after: { state: to }, note });
@@ -108,13 +110,8 @@ export class PieceCareService {
         note: note ?? null,
         noted_by: actor.personId,
       });
-      await this.gear.settle(trx, actor, {
-        gearId,
-        state: piece.state,
-        overloads: piece.overloadsSinceInspection,
-        attributes: piece.attributes,
-      });
       const after = (await this.gear.byId(trx, gearId)) ?? piece;
+      await this.gear.settle(trx, actor, piece, { ...piece, factsChanged: factsChange(piece, after) });
       await this.audit.note(trx, actor, {
         action: kind === 'washed' ? 'noted as washed' : `noted exposure to ${kind} of`,
         kind: 'gear',
@@ -159,7 +156,8 @@ export class PieceCareService {
     const thumbnail = picture(thumbnailBase64, 'thumbnailBase64', THUMBNAIL_MAX_BYTES);
     return this.database.inTeam(actor.teamId, async (trx) => {
       if (await this.repository.hasPhoto(trx, photoId)) return { photoId };
-      if (subjectKind === 'inspection' && !(await this.repository.byId(trx, subjectId))) throw notFound('inspection', subjectId);
+      const name = await this.repository.photoSubject(trx, subjectKind, subjectId);
+      if (name === undefined) throw notFound(subjectWords[subjectKind], subjectId);
       await this.repository.addPhoto(trx, {
         team_id: actor.teamId,
         photo_id: photoId,
@@ -170,7 +168,12 @@ export class PieceCareService {
         thumbnail,
         taken_by: actor.personId,
       });
-      await this.audit.note(trx, actor, { action: 'added a photo to', kind: subjectKind, id: subjectId, name: subjectKind });
+      await this.audit.note(trx, actor, {
+        action: `added a photo to ${subjectWords[subjectKind]} of`,
+        kind: subjectKind,
+        id: subjectId,
+        name,
+      });
       return { photoId };
     });
   }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { HeldPiece, HolderKind, OutingView } from '@wainrope/contract';
 import { type Insertable, sql } from 'kysely';
+import { gathered, given } from '../database/rows.ts';
 import type { OutingTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
@@ -69,20 +70,7 @@ export class OutingRepository {
       .where('e.outing_id', '=', sql<string>`any(${outingIds}::uuid[])`)
       .orderBy(sql`lower(g.tag) collate "C"`)
       .execute();
-    const groups = new Map<string, OutingView['pieces']>();
-    for (const row of rows) {
-      const piece = {
-        gearId: row.gear_id,
-        tag: row.tag,
-        name: row.name,
-        outAt: row.out_at.toISOString(),
-        outBy: row.out_by_name,
-        ...(row.back_at && { backAt: row.back_at.toISOString() }),
-        ...(row.back_by_name && { backBy: row.back_by_name }),
-      };
-      groups.set(row.outing_id, [...(groups.get(row.outing_id) ?? []), piece]);
-    }
-    return groups;
+    return gathered(rows, ({ outing_id }) => outing_id, outingPiece);
   }
 
   async add(trx: TeamTransaction, row: Insertable<OutingTable>): Promise<void> {
@@ -149,6 +137,26 @@ export class OutingRepository {
   }
 }
 
+interface OutingPieceRow {
+  readonly gear_id: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly out_at: Date;
+  readonly out_by_name: string;
+  readonly back_at: Date | null;
+  readonly back_by_name: string | null;
+}
+
+const outingPiece = (row: OutingPieceRow): OutingView['pieces'][number] => ({
+  gearId: row.gear_id,
+  tag: row.tag,
+  name: row.name,
+  outAt: row.out_at.toISOString(),
+  outBy: row.out_by_name,
+  ...given('backAt', row.back_at?.toISOString()),
+  ...given('backBy', row.back_by_name),
+});
+
 interface OutingRow {
   readonly outing_id: string;
   readonly name: string;
@@ -165,7 +173,6 @@ interface OutingRow {
 }
 
 function outingView(row: OutingRow): Omit<OutingView, 'pieces'> {
-  const holderId = row.holder_person ?? row.holder_vehicle;
   return {
     outingId: row.outing_id,
     name: row.name,
@@ -173,10 +180,10 @@ function outingView(row: OutingRow): Omit<OutingView, 'pieces'> {
     holder: row.holder,
     outAt: row.out_at.toISOString(),
     outBy: row.out_by_name,
-    ...(holderId !== null && { holderId }),
-    ...(row.due_back_on !== null && { dueBackOn: row.due_back_on }),
-    ...(row.closed_at && { closedAt: row.closed_at.toISOString() }),
-    ...(row.closed_by_name !== null && { closedBy: row.closed_by_name }),
-    ...(row.missing_note !== null && { missingNote: row.missing_note }),
+    ...given('holderId', row.holder_person ?? row.holder_vehicle),
+    ...given('dueBackOn', row.due_back_on),
+    ...given('closedAt', row.closed_at?.toISOString()),
+    ...given('closedBy', row.closed_by_name),
+    ...given('missingNote', row.missing_note),
   };
 }

@@ -168,7 +168,8 @@ export class OutingService {
 
   /** Pieces that may go out: known, in use, and not out with somebody else. */
   private async takeable(trx: TeamTransaction, gearIds: readonly string[]): Promise<readonly GearView[]> {
-    const pieces = await this.gear.byIds(trx, [...gearIds].sort());
+    await this.gear.lock(trx, gearIds);
+    const pieces = await this.gear.byIds(trx, gearIds);
     const faults = [
       ...gearIds.filter((id) => !pieces.some(({ gearId }) => gearId === id)).map((id) => `No piece has the id ${id}.`),
       ...pieces.filter(({ state }) => state !== 'in-use').map(({ tag, state }) => `${tag} is ${state} and must not go out.`),

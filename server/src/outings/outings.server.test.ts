@@ -48,6 +48,15 @@ describe('taking gear out', () => {
     ).toHaveLength(1);
   });
 
+  it('by two at once lets one have it and tells the other who', async () => {
+    const gearId = await piece();
+    const answers = await Promise.all(
+      [loan([gearId]), loan([gearId], { holderName: 'Another team still' })].map((out) => member.post('/api/v1/outings').send(out)),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 422]);
+    expect(answers.find(({ status }) => status === 422)?.body.faults[0].message).toContain('is out already, with');
+  });
+
   it('names the holder who is missing', async () => {
     const { body } = await member
       .post('/api/v1/outings')

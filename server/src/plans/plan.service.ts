@@ -26,7 +26,7 @@ import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, invalid, notFound } from '../http/problem.ts';
-import { TeamService } from '../team/team.service.ts';
+import { TeamRepository } from '../team/team.repository.ts';
 import { outOfDateReasons } from './out-of-date.ts';
 import { PlanRepository, type StoredPlan } from './plan.repository.ts';
 
@@ -56,7 +56,7 @@ export class PlanService {
     private readonly database: TeamDatabase,
     private readonly repository: PlanRepository,
     private readonly gear: GearRepository,
-    private readonly teams: TeamService,
+    private readonly teams: TeamRepository,
     private readonly clock: Clock,
     private readonly audit: AuditTrail,
   ) {}

@@ -8,14 +8,13 @@ import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts
 import { conflict, invalid } from '../http/problem.ts';
 import { PlanService } from '../plans/plan.service.ts';
 import { TeamRepository } from '../team/team.repository.ts';
-import { policyHash, TeamService } from '../team/team.service.ts';
+import { policyHash } from '../team/team.service.ts';
 
 /** A team's tables and schools: versions that are added, never changed. */
 @Injectable()
 export class PolicyService {
   constructor(
     private readonly database: TeamDatabase,
-    private readonly teams: TeamService,
     private readonly repository: TeamRepository,
     private readonly plans: PlanService,
     private readonly audit: AuditTrail,
@@ -29,7 +28,7 @@ export class PolicyService {
   async preview(actor: Actor, content: unknown): Promise<PolicyPreview> {
     const policy = readable(content);
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const { policy: before } = await this.teams.policyInForce(trx);
+      const { policy: before } = await this.repository.policyInForce(trx);
       const plans = await this.plans.under(trx, policy);
       return {
         changes: policyDifferences(before, policy).map(({ path, from, to }) => ({ path, from, to })),
@@ -42,7 +41,7 @@ export class PolicyService {
     const policy = readable(content);
     return this.database.inTeam(actor.teamId, async (trx) => {
       await this.repository.lockTeam(trx);
-      const before = await this.teams.policyInForce(trx);
+      const before = await this.repository.policyInForce(trx);
       if (before.contentHash !== baseHash) throw conflict('The settings were changed while you worked on them.', await this.historyOf(trx));
       const changes = policyDifferences(before.policy, policy);
       if (changes.length === 0) throw invalid([{ path: 'content', message: 'Nothing differs from what is in force.' }]);
@@ -62,7 +61,7 @@ export class PolicyService {
   }
 
   private async historyOf(trx: TeamTransaction): Promise<PolicyHistory> {
-    const { policy, contentHash, policyVersionId } = await this.teams.policyInForce(trx);
+    const { policy, contentHash, policyVersionId } = await this.repository.policyInForce(trx);
     const rows = await this.repository.policies(trx);
     return {
       contentHash,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
 import type { GearView, InspectionCreate, OutingCreate, PersonRole } from '@wainrope/contract';
-import { addMonths, type GearClass, type InspectionSheet, type PointAnswer, standardSheets } from '@wainrope/core';
+import { addDays, addMonths, type GearClass, type InspectionSheet, type PointAnswer, standardSheets } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
@@ -145,7 +145,7 @@ async function seedOutings({ app, pieces, people, today }: History): Promise<voi
       holderKind: 'person',
       holderId: holder.personId,
       gearIds,
-      ...(dueInDays !== undefined && { dueBackOn: dayFrom(today, dueInDays) }),
+      ...(dueInDays !== undefined && { dueBackOn: addDays(today, dueInDays) }),
     };
     await service.begin(actor, input);
     if (dueInDays !== undefined) continue;
@@ -154,9 +154,6 @@ async function seedOutings({ app, pieces, people, today }: History): Promise<voi
   }
 }
 
-const dayFrom = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
-
 /** Mud noted and washed off, and a piece that a member found cut. */
 async function seedCare({ app, pieces, people, today }: History): Promise<void> {
   const [tomas, mirren] = [people.get('Tomas'), people.get('Mirren')];
@@ -164,7 +161,7 @@ async function seedCare({ app, pieces, people, today }: History): Promise<void> 
   const care = app.get(PieceCareService);
   const note = async (tag: string, kind: 'mud' | 'washed', days: number, words: string) => {
     const piece = pieces.get(tag);
-    if (piece) await care.expose(mirren, piece.gearId, { exposureId: randomUUID(), kind, on: dayFrom(today, days), note: words });
+    if (piece) await care.expose(mirren, piece.gearId, { exposureId: randomUUID(), kind, on: addDays(today, days), note: words });
   };
   await note('TS-05', 'mud', -40, 'Bog below the quarry, up to the eyes');
   await note('TS-05', 'washed', -39, 'Rinsed and hung up');
@@ -182,7 +179,7 @@ async function seedCare({ app, pieces, people, today }: History): Promise<void> 
     inspectionId: randomUUID(),
     gearId: cut.gearId,
     kind: 'after-use',
-    on: dayFrom(today, -12),
+    on: addDays(today, -12),
     sheetVersion: 0,
     answers,
     note: 'The ratchet does not hold',

@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
 import type { HookUpCreate, KitCreate, VehicleCreate } from '@wainrope/contract';
-import { daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
+import { addDays, daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
 import { AccessRepository } from '../access/access.repository.ts';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
@@ -29,9 +29,7 @@ interface DemoFile {
 
 /** Moves every calendar day in a text by some days, so that the demo is always as fresh as on its base date. */
 export function shiftDays(text: string, days: number): string {
-  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) =>
-    isDay(day) ? new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10) : day,
-  );
+  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) => (isDay(day) ? addDays(day, days) : day));
 }
 
 /** Loads the demo team from its open files through the same services that people use. */

@@ -1,9 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { Policy } from '@wainrope/core';
+import { type Policy, readPolicy } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
+
+/** Names of kits and vehicles by id. */
+export interface Whereabouts {
+  readonly kitNames: ReadonlyMap<string, string>;
+  readonly vehicleNames: ReadonlyMap<string, string>;
+}
+
+export interface PolicyInForce {
+  readonly policyVersionId: string;
+  readonly contentHash: string;
+  readonly policy: Policy;
+}
 
 @Injectable()
 export class TeamRepository {
@@ -27,15 +39,19 @@ export class TeamRepository {
     return trx.selectFrom('vehicle').selectAll().orderBy('name').execute();
   }
 
-  /** The policy in force: the newest version. */
-  policy(trx: TeamTransaction) {
-    return trx
+  /** The policy in force: the newest version, read. */
+  async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
+    const row = await trx
       .selectFrom('policy_version')
       .selectAll()
       .orderBy('created_at', 'desc')
       .orderBy('policy_version_id')
       .limit(1)
       .executeTakeFirstOrThrow();
+    const result = readPolicy(row.content);
+    if (!result.ok)
+      throw new Error(`Policy ${row.policy_version_id} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
+    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };
   }
 
   /** Every version with who made it, newest first. */
@@ -77,6 +93,15 @@ export class TeamRepository {
         created_by: actor.personId,
       })
       .execute();
+  }
+
+  /** Names of kits and vehicles by their ids. */
+  async whereabouts(trx: TeamTransaction): Promise<Whereabouts> {
+    const [kits, vehicles] = [await this.kits(trx), await this.vehicles(trx)];
+    return {
+      kitNames: new Map(kits.map(({ kit_id, name }) => [kit_id, name])),
+      vehicleNames: new Map(vehicles.map(({ vehicle_id, name }) => [vehicle_id, name])),
+    };
   }
 
   async addKit(trx: TeamTransaction, teamId: string, name: string): Promise<string> {

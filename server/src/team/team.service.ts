@@ -1,18 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { TeamView } from '@wainrope/contract';
-import { canonicalJson, type Policy, readPolicy, teamStandard } from '@wainrope/core';
+import { canonicalJson, type Policy, teamStandard } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
-import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { TeamDatabase } from '../database/team-database.ts';
 import { TeamRepository } from './team.repository.ts';
-
-export interface PolicyInForce {
-  readonly policyVersionId: string;
-  readonly contentHash: string;
-  readonly policy: Policy;
-}
 
 export interface NewTeam {
   readonly name: string;
@@ -37,7 +31,7 @@ export class TeamService {
       const team = await this.repository.team(trx);
       const vehicles = await this.repository.vehicles(trx);
       const kits = await this.repository.kits(trx);
-      const { policyVersionId, contentHash, policy } = await this.policyInForce(trx);
+      const { policyVersionId, contentHash, policy } = await this.repository.policyInForce(trx);
       return {
         teamId: team.team_id,
         name: team.name,
@@ -57,14 +51,6 @@ export class TeamService {
         ...(team.demo && { demo: team.demo }),
       };
     });
-  }
-
-  async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
-    const row = await this.repository.policy(trx);
-    const result = readPolicy(row.content);
-    if (!result.ok)
-      throw new Error(`Policy ${row.policy_version_id} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
-    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };
   }
 
   /** Founds a team with its people and the standard policy. Who signs in is settled apart from it. */

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { HookUpCreate, HookUpKind, HookUpView, VehicleDetail } from '@wainrope/contract';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { gathered, given } from '../database/rows.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 type Columns = Omit<VehicleDetail, 'vehicleId' | 'rowVersion' | 'photoIds'>;
@@ -13,7 +14,6 @@ const columnsOf = ({ name, model, massKg, lengthM, widthM }: Columns) => ({
   length_m: lengthM,
   width_m: widthM,
 });
-const given = <K extends string, V>(key: K, value: V | null) => (value === null ? {} : ({ [key]: value } as { [P in K]: V }));
 
 @Injectable()
 export class VehicleRepository {
@@ -115,8 +115,10 @@ export class VehicleRepository {
       .where('subject_kind', '=', kind)
       .orderBy('taken_at')
       .execute();
-    const groups = new Map<string, string[]>();
-    for (const { photo_id, subject_id } of rows) groups.set(subject_id, [...(groups.get(subject_id) ?? []), photo_id]);
-    return groups;
+    return gathered(
+      rows,
+      ({ subject_id }) => subject_id,
+      ({ photo_id }) => photo_id,
+    );
   }
 }

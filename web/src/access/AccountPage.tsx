@@ -3,7 +3,6 @@ import { Link } from 'react-router';
 import {
   problemOf,
   useChangePasswordMutation,
-  useChooseTeamMutation,
   useGetCalendarLinkQuery,
   useGetSessionQuery,
   useMakeCalendarLinkMutation,
@@ -21,8 +20,7 @@ export function AccountPage() {
   const { data: session } = useGetSessionQuery();
   const [signOut] = useSignOutMutation();
   const [everywhere, ended] = useSignOutEverywhereMutation();
-  const [chooseTeam] = useChooseTeamMutation();
-  const { person, team, teams = [] } = session ?? {};
+  const { person, team } = session ?? {};
   if (!person) return null;
   return (
     <div className="mx-auto w-full max-w-[760px] px-3 py-4 sm:px-5">
@@ -33,22 +31,6 @@ export function AccountPage() {
           Your page in the team
         </Link>
       </p>
-      {teams.length > 1 && (
-        <div className="flex flex-wrap items-center gap-2 pt-3">
-          Your teams:
-          {teams.map(({ teamId, name }) => (
-            <button
-              key={teamId}
-              type="button"
-              className="action"
-              disabled={teamId === team?.teamId}
-              onClick={() => chooseTeam({ teamChoice: { teamId } })}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
-      )}
       <h2 className="stitched mt-6 pb-1.5 text-xl">Signed in</h2>
       <div className="flex flex-wrap gap-2 pt-3">
         <button type="button" className="action-main" onClick={() => signOut()}>

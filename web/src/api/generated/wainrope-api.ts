@@ -21,13 +21,6 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.demoSignIn,
       }),
     }),
-    chooseTeam: build.mutation<ChooseTeamApiResponse, ChooseTeamApiArg>({
-      query: (queryArg) => ({
-        url: `/api/v1/session/team`,
-        method: "PUT",
-        body: queryArg.teamChoice,
-      }),
-    }),
     signOutEverywhere: build.mutation<
       SignOutEverywhereApiResponse,
       SignOutEverywhereApiArg
@@ -443,10 +436,6 @@ export type SignInToDemoApiResponse = /** status 201  */ SessionView;
 export type SignInToDemoApiArg = {
   demoSignIn: DemoSignIn;
 };
-export type ChooseTeamApiResponse = /** status 200  */ SessionView;
-export type ChooseTeamApiArg = {
-  teamChoice: TeamChoice;
-};
 export type SignOutEverywhereApiResponse = unknown;
 export type SignOutEverywhereApiArg = void;
 export type ChangePasswordApiResponse = unknown;
@@ -768,7 +757,6 @@ export type SessionView = {
   needsSetUp: boolean;
   person?: SessionPerson;
   team?: SessionTeam;
-  teams: SessionTeam[];
   demo?: string;
   demoPeople: SessionPerson[];
 };
@@ -778,9 +766,6 @@ export type SignIn = {
 };
 export type DemoSignIn = {
   personId: string;
-};
-export type TeamChoice = {
-  teamId: string;
 };
 export type PasswordChange = {
   current: string;
@@ -1708,7 +1693,6 @@ export const {
   useSignInMutation,
   useSignOutMutation,
   useSignInToDemoMutation,
-  useChooseTeamMutation,
   useSignOutEverywhereMutation,
   useChangePasswordMutation,
   useLookAtInvitationMutation,
