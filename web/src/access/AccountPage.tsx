@@ -10,6 +10,7 @@ import {
   useSignOutEverywhereMutation,
   useSignOutMutation,
 } from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -94,7 +95,7 @@ function PasswordForm() {
     <form className="max-w-[420px] space-y-3" onSubmit={submit} noValidate>
       <h2 className="stitched mt-6 pb-1.5 text-xl">Change the password</h2>
       {isSuccess && <p role="status">The password is changed; your other devices are signed out.</p>}
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['current', 'next']} />
       <Labelled label="Password you use now" fault={faults.current}>
         <input {...register('current')} type="password" autoComplete="current-password" />
       </Labelled>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { problemOf, useAcceptInvitationMutation, useLookAtInvitationMutation } from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -38,7 +39,7 @@ export function JoinPage() {
               You are {invitation.personName}, {roleWords[invitation.role]} of {invitation.teamName}.
             </p>
           )}
-          {problem && Object.keys(faults).length === 0 && <ProblemNote error={accepted.error} />}
+          <FormProblem error={accepted.error} shown={['login', 'password', 'teamName', 'personName']} />
           {invitation.foundsTeam && (
             <>
               <p>You will be its coordinator and can invite the others.</p>

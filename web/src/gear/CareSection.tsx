@@ -13,6 +13,7 @@ import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddExposureMutation, useGetCareQuery, useQuarantineMutation, useRetireMutation } from '../api/wainrope-api.ts';
 import { exposureWords, kindWords } from '../inspections/inspection-words.ts';
 import { moment } from '../shell/days.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -155,16 +156,38 @@ interface FormProps {
   readonly done: () => void;
 }
 
-function Buttons({ words, busy, done }: { readonly words: string; readonly busy: boolean; readonly done: () => void }) {
+interface ActFormProps {
+  readonly words: string;
+  readonly busy: boolean;
+  readonly error: unknown;
+  /** Paths whose faults the fields show themselves. */
+  readonly shown: readonly string[];
+  readonly act: () => Promise<{ readonly data?: unknown }>;
+  readonly done: () => void;
+  readonly children: ReactNode;
+}
+
+/** A form for one act on the piece: it closes once the act is done, and says why where it is not. */
+function ActForm({ words, busy, error, shown, act, done, children }: ActFormProps) {
   return (
-    <div className="flex gap-2">
-      <button type="submit" className="action-main" disabled={busy}>
-        {words}
-      </button>
-      <button type="button" className="action" onClick={done}>
-        Cancel
-      </button>
-    </div>
+    <form
+      className="max-w-xl space-y-3 pt-3"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if ((await act()).data) done();
+      }}
+    >
+      {children}
+      <FormProblem error={error} shown={shown} />
+      <div className="flex gap-2">
+        <button type="submit" className="action-main" disabled={busy}>
+          {words}
+        </button>
+        <button type="button" className="action" onClick={done}>
+          Cancel
+        </button>
+      </div>
+    </form>
   );
 }
 
@@ -174,13 +197,13 @@ function ExposureForm({ gear, today, done }: FormProps & { readonly today: strin
   const [on, setOn] = useState(today);
   const faults = faultsByPath(error && problemOf(error));
   return (
-    <form
-      className="grid max-w-xl gap-3 pt-3 sm:grid-cols-2"
-      onSubmit={async (event) => {
-        event.preventDefault();
-        const answer = await add({ gearId: gear.gearId, exposureCreate: { exposureId: crypto.randomUUID(), kind, on } });
-        if (answer.data) done();
-      }}
+    <ActForm
+      words="Note it"
+      busy={isLoading}
+      error={error}
+      shown={['kind', 'on']}
+      done={done}
+      act={() => add({ gearId: gear.gearId, exposureCreate: { exposureId: crypto.randomUUID(), kind, on } })}
     >
       <Labelled label="What it met" fault={faults.kind}>
         <select value={kind} onChange={(event) => setKind(event.target.value as ExposureView['kind'])}>
@@ -194,8 +217,7 @@ function ExposureForm({ gear, today, done }: FormProps & { readonly today: strin
       <Labelled label="On" fault={faults.on}>
         <input type="date" max={today} value={on} onChange={(event) => setOn(event.target.value)} />
       </Labelled>
-      <Buttons words="Note it" busy={isLoading} done={done} />
-    </form>
+    </ActForm>
   );
 }
 
@@ -204,19 +226,18 @@ function QuarantineForm({ gear, done }: FormProps) {
   const [reason, setReason] = useState('');
   const faults = faultsByPath(error && problemOf(error));
   return (
-    <form
-      className="max-w-xl space-y-3 pt-3"
-      onSubmit={async (event) => {
-        event.preventDefault();
-        const answer = await quarantine({ gearId: gear.gearId, quarantineRequest: { reason } });
-        if (answer.data) done();
-      }}
+    <ActForm
+      words="Put into quarantine"
+      busy={isLoading}
+      error={error}
+      shown={['reason']}
+      done={done}
+      act={() => quarantine({ gearId: gear.gearId, quarantineRequest: { reason } })}
     >
       <Labelled label="Why does it go into quarantine?" fault={faults.reason}>
         <input value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
       </Labelled>
-      <Buttons words="Put into quarantine" busy={isLoading} done={done} />
-    </form>
+    </ActForm>
   );
 }
 
@@ -226,13 +247,13 @@ function RetireForm({ gear, done }: FormProps) {
   const [destroyed, setDestroyed] = useState('');
   const faults = faultsByPath(error && problemOf(error));
   return (
-    <form
-      className="max-w-xl space-y-3 pt-3"
-      onSubmit={async (event) => {
-        event.preventDefault();
-        const answer = await retire({ gearId: gear.gearId, retireRequest: { reason, destroyed } });
-        if (answer.data) done();
-      }}
+    <ActForm
+      words="Retire it"
+      busy={isLoading}
+      error={error}
+      shown={['reason', 'destroyed']}
+      done={done}
+      act={() => retire({ gearId: gear.gearId, retireRequest: { reason, destroyed } })}
     >
       <p>{gear.tag} goes out of use for good. Its record stays.</p>
       <Labelled label="Why is it retired?" fault={faults.reason}>
@@ -241,7 +262,6 @@ function RetireForm({ gear, done }: FormProps) {
       <Labelled label="How was it destroyed?" fault={faults.destroyed}>
         <input value={destroyed} onChange={(event) => setDestroyed(event.target.value)} placeholder="cut into short lengths" />
       </Labelled>
-      <Buttons words="Retire it" busy={isLoading} done={done} />
-    </form>
+    </ActForm>
   );
 }

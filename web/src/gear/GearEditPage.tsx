@@ -3,6 +3,7 @@ import { type Field, gearClasses, gearClassNames, gearStates } from '@wainrope/c
 import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
+import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
@@ -214,8 +215,7 @@ function Conflict({ mine, theirs, takeTheirs, keepMine }: ConflictProps) {
   const [was, now] = [formOf(mine), formOf(theirs)];
   const changed = (Object.keys(now) as (keyof GearFormValues)[]).filter((key) => JSON.stringify(was[key]) !== JSON.stringify(now[key]));
   return (
-    <div role="alert" className="mt-3 border-l-4 border-signal bg-amber-wash px-4 py-3">
-      <p className="font-semibold">Somebody saved {theirs.tag} while you worked on it. Nothing of yours is lost.</p>
+    <ConflictNote what={theirs.tag} takeTheirs={takeTheirs} keepMine={keepMine}>
       <ul className="list-disc pl-5">
         {changed.map((key) => (
           <li key={key}>
@@ -223,14 +223,6 @@ function Conflict({ mine, theirs, takeTheirs, keepMine }: ConflictProps) {
           </li>
         ))}
       </ul>
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="action" onClick={takeTheirs}>
-          Take theirs into the form
-        </button>
-        <button type="button" className="action" onClick={keepMine}>
-          Keep mine; the next Save replaces theirs
-        </button>
-      </div>
-    </div>
+    </ConflictNote>
   );
 }

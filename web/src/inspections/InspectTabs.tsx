@@ -1,4 +1,4 @@
-import { NavLink } from 'react-router';
+import { PageTabs } from '../shell/PageTabs.tsx';
 
 const tabs = [
   { to: '/inspect', label: 'Bench' },
@@ -6,23 +6,4 @@ const tabs = [
   { to: '/defects', label: 'Defects' },
 ];
 
-/** The pages about inspecting, side by side. */
-export function InspectTabs({ title }: { readonly title: string }) {
-  return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b-2 border-ink pb-2">
-      <h1 className="text-[28px]">{title}</h1>
-      <nav aria-label="Inspecting" className="flex flex-wrap gap-x-4">
-        {tabs.map(({ to, label }) => (
-          <NavLink
-            key={to}
-            to={to}
-            end
-            className="py-1 underline-offset-4 hover:underline aria-[current=page]:font-semibold aria-[current=page]:underline"
-          >
-            {label}
-          </NavLink>
-        ))}
-      </nav>
-    </div>
-  );
-}
+export const InspectTabs = ({ title }: { readonly title: string }) => <PageTabs title={title} about="Inspecting" tabs={tabs} />;

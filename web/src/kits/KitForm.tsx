@@ -5,9 +5,10 @@ import { useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
 import { useTeam } from '../gear/use-register.ts';
+import { ConflictNote } from '../shell/ConflictNote.tsx';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { terrainWords } from './kit-words.ts';
 
 interface FormLine {
@@ -74,6 +75,11 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
   const { fields, append, remove, replace } = useFieldArray({ control, name: 'lines' });
   const problem = error && problemOf(error);
   const faults = faultsByPath(problem);
+  /** From here on the form stands on what somebody else saved. */
+  const settle = () => {
+    if (conflict) setBase(conflict);
+    setConflict(undefined);
+  };
   const submit = handleSubmit(async ({ name, terrain, vehicleId, note, lines }) => {
     const read = readLines(lines, team?.decimalMark ?? '.');
     setFault(read.ok ? undefined : read.message);
@@ -87,35 +93,18 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
   return (
     <form className="border-b-2 border-ink py-4" onSubmit={submit} noValidate>
       {conflict && (
-        <div role="alert" className="mb-3 border-l-4 border-signal bg-amber-wash px-4 py-3">
-          <p className="font-semibold">Somebody saved this kit while you worked on it. Nothing of yours is lost.</p>
+        <ConflictNote
+          what={conflict.name}
+          takeTheirs={() => {
+            reset(formOf(conflict));
+            settle();
+          }}
+          keepMine={settle}
+        >
           <p>
             Theirs: {conflict.name}, {conflict.wanted.length} lines. Yours: {getValues('name')}, {getValues('lines').length} lines.
           </p>
-          <div className="mt-2 flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="action"
-              onClick={() => {
-                reset(formOf(conflict));
-                setBase(conflict);
-                setConflict(undefined);
-              }}
-            >
-              Take theirs into the form
-            </button>
-            <button
-              type="button"
-              className="action"
-              onClick={() => {
-                setBase(conflict);
-                setConflict(undefined);
-              }}
-            >
-              Keep mine; the next Save replaces theirs
-            </button>
-          </div>
-        </div>
+        </ConflictNote>
       )}
       <div className="grid gap-3 sm:grid-cols-4">
         <Labelled label="Name" fault={faults.name}>
@@ -184,7 +173,7 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
           {fault}
         </p>
       )}
-      {problem && problem.status !== 409 && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      {problem?.status !== 409 && <FormProblem error={error} shown={['name']} />}
       <div className="flex gap-2 pt-3">
         <button type="button" className="action" onClick={() => append({ kind: 'soft-shackle', count: '1', least: '' })}>
           <Plus size={16} aria-hidden="true" /> Add a line

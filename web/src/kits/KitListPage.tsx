@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddKitMutation } from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -80,7 +81,7 @@ function AddKit() {
       <button type="submit" className="action-main sm:mt-[1.35rem]" disabled={isLoading}>
         <Plus size={17} aria-hidden="true" /> Make a kit
       </button>
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['name']} />
     </form>
   );
 }

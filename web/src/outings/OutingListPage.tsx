@@ -7,6 +7,7 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { TagEntry } from '../inspections/TagEntry.tsx';
 import { KitTabs } from '../kits/KitTabs.tsx';
 import { moment } from '../shell/days.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -149,7 +150,7 @@ function CheckOut() {
             .join(' ')}
         </p>
       )}
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['name', 'holderId', 'holderName', 'dueBackOn', 'gearIds']} />
       <button type="button" className="action-main mt-3" disabled={isLoading || gearIds.length === 0} onClick={submit}>
         Check out {gearIds.length} {gearIds.length === 1 ? 'piece' : 'pieces'}
       </button>

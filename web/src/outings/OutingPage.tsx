@@ -7,6 +7,7 @@ import { problemOf, useCloseOutingMutation, useCountBackMutation, useGetOutingQu
 import { useTeam } from '../gear/use-register.ts';
 import { TagEntry } from '../inspections/TagEntry.tsx';
 import { moment } from '../shell/days.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -121,7 +122,7 @@ function Close({ outing, away }: { readonly outing: OutingView; readonly away: O
           </Labelled>
         </>
       )}
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['missingNote']} />
       <button type="submit" className={away.length === 0 ? 'action-main' : 'action'} disabled={isLoading}>
         {away.length === 0 ? 'All back: close it' : `Close with ${away.length} missing`}
       </button>

@@ -12,6 +12,7 @@ import {
   useInvitePersonMutation,
   useListPeopleQuery,
 } from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -160,7 +161,7 @@ function AddPerson() {
       <p className="pt-1 text-[15px] text-quiet">
         A {roleWords[role]}: {roleLines[role]}.
       </p>
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['name', 'role']} />
     </form>
   );
 }

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { roleWords } from '../access/role-words.ts';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddPracticeMutation, useGetPersonQuery, useListPeopleQuery } from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -118,6 +119,9 @@ function AddPractice({ personId }: { readonly personId: string }) {
       <Labelled label="Note">
         <input {...register('note')} />
       </Labelled>
+      <div className="col-span-2 empty:hidden">
+        <FormProblem error={error} shown={['layout', 'on', 'seenBy']} />
+      </div>
       <span>
         <button type="submit" className="action" disabled={isLoading}>
           Note the practice

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { problemOf, useWriteHookUpMutation } from '../api/wainrope-api.ts';
 import { useTeam } from '../gear/use-register.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { hookUpWords } from './HookUpList.tsx';
 
 interface Values {
@@ -89,7 +89,7 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
           </button>
         )}
       </div>
-      {error && Object.keys(faults).length === 0 && <ProblemNote error={error} />}
+      <FormProblem error={error} shown={['model', 'place', 'loadN']} />
     </form>
   );
 }

@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { problemOf, useAddVehicleMutation, useChangeVehicleMutation } from '../api/wainrope-api.ts';
 import { useTeam } from '../gear/use-register.ts';
+import { ConflictNote } from '../shell/ConflictNote.tsx';
+import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { ProblemNote } from '../shell/ProblemNote.tsx';
 
 const FIELDS = [
   { key: 'massKg', label: 'Mass with its usual load', dimension: 'mass', example: '2 600 kg' },
@@ -16,6 +17,17 @@ const FIELDS = [
 
 type Values = { readonly name: string; readonly model: string } & { readonly [K in (typeof FIELDS)[number]['key']]: string };
 
+const formOf = (vehicle: VehicleDetail | undefined): Values =>
+  vehicle
+    ? {
+        name: vehicle.name,
+        model: vehicle.model,
+        massKg: `${vehicle.massKg} kg`,
+        lengthM: `${vehicle.lengthM} m`,
+        widthM: `${vehicle.widthM} m`,
+      }
+    : { name: '', model: '', massKg: '', lengthM: '', widthM: '' };
+
 /** Adds or changes a vehicle; sizes are typed with their units. */
 export function VehicleForm({ before, done }: { readonly before?: VehicleDetail; readonly done: () => void }) {
   const { team } = useTeam();
@@ -23,17 +35,13 @@ export function VehicleForm({ before, done }: { readonly before?: VehicleDetail;
   const [change, changing] = useChangeVehicleMutation();
   const [typed, setTyped] = useState<{ readonly [path: string]: string }>({});
   const [base, setBase] = useState(before);
-  const { register, handleSubmit } = useForm<Values>({
-    defaultValues: before
-      ? {
-          name: before.name,
-          model: before.model,
-          massKg: `${before.massKg} kg`,
-          lengthM: `${before.lengthM} m`,
-          widthM: `${before.widthM} m`,
-        }
-      : { name: '', model: '', massKg: '', lengthM: '', widthM: '' },
-  });
+  const [conflict, setConflict] = useState<VehicleDetail>();
+  const { register, handleSubmit, reset } = useForm<Values>({ defaultValues: formOf(before) });
+  /** From here on the form stands on what somebody else saved. */
+  const settle = () => {
+    setBase(conflict);
+    setConflict(undefined);
+  };
   const error = adding.error ?? changing.error;
   const problem = error && problemOf(error);
   const faults = { ...faultsByPath(problem), ...typed };
@@ -59,7 +67,7 @@ export function VehicleForm({ before, done }: { readonly before?: VehicleDetail;
       : await add({ vehicleCreate: { ...content, vehicleId: crypto.randomUUID() } });
     if (answer.data) return done();
     const refused = problemOf(answer.error);
-    if (refused.status === 409) setBase(refused.current as VehicleDetail);
+    if (refused.status === 409) setConflict(refused.current as VehicleDetail);
   });
   return (
     <form className="grid gap-3 py-3 sm:grid-cols-5" onSubmit={submit} noValidate>
@@ -74,13 +82,23 @@ export function VehicleForm({ before, done }: { readonly before?: VehicleDetail;
           <input {...register(key)} placeholder={example} />
         </Labelled>
       ))}
-      {problem?.status === 409 && base && (
-        <p role="alert" className="border-l-4 border-signal bg-amber-wash px-4 py-2 sm:col-span-5">
-          Somebody saved {base.name} meanwhile: {base.model}, {base.massKg} kg, {base.lengthM} × {base.widthM} m. Yours still stands in the
-          fields; Save puts it in the place of theirs, Cancel keeps theirs.
-        </p>
-      )}
-      {problem && problem.status !== 409 && Object.keys(faultsByPath(problem)).length === 0 && <ProblemNote error={error} />}
+      <div className="sm:col-span-5">
+        {conflict && (
+          <ConflictNote
+            what={conflict.name}
+            takeTheirs={() => {
+              reset(formOf(conflict));
+              settle();
+            }}
+            keepMine={settle}
+          >
+            <p>
+              Theirs: {conflict.model}, {conflict.massKg} kg, {conflict.lengthM} × {conflict.widthM} m. Yours stands in the fields.
+            </p>
+          </ConflictNote>
+        )}
+        {problem?.status !== 409 && <FormProblem error={error} shown={['name', 'model', ...FIELDS.map(({ key }) => key)]} />}
+      </div>
       <div className="flex gap-2 sm:col-span-5">
         <button type="submit" className="action-main" disabled={adding.isLoading || changing.isLoading}>
           Save
