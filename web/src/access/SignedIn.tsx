@@ -16,7 +16,7 @@ export function SignedIn() {
     if (signedIn) setEntered(true);
   }, [signedIn]);
   useLiveEvents(signedIn);
-  useOutbox(signedIn);
+  useOutbox(data?.person?.personId);
   if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : 'Loading…'}</div>;
   if (!signedIn && !entered) return <SignInForm session={data} />;
   return (

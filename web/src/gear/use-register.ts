@@ -1,5 +1,5 @@
 import { type GearView, gearFactsOf } from '@wainrope/contract';
-import { type GearFacts, type LimitContext, type PieceLimit, type Policy, pieceLimit, policyCodec, read, usualUse } from '@wainrope/core';
+import { type GearFacts, type LimitContext, type PieceLimit, type Policy, pieceLimit, readPolicy, usualUse } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useGetTeamQuery, useWholeRegisterQuery } from '../api/wainrope-api.ts';
 
@@ -13,8 +13,9 @@ export interface RegisterPiece {
   readonly vehicle: string;
 }
 
-function policyOf(content: object): Policy {
-  const result = read(policyCodec, content);
+/** The team's policy as core reads it. */
+export function policyOf(content: object): Policy {
+  const result = readPolicy(content);
   if (!result.ok) throw new Error(`The team’s policy is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
   return result.value;
 }

@@ -1,9 +1,10 @@
-import { type GearView, isUseCheck } from '@wainrope/contract';
+import { type GearView, isUseCheck, type TeamView } from '@wainrope/contract';
 import { gearClasses, grades } from '@wainrope/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { usePerson } from '../access/use-session.ts';
 import { useGetCareQuery } from '../api/wainrope-api.ts';
-import { useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -23,21 +24,40 @@ export function BenchPage() {
   const { round, drafts } = useRound(roundId);
   const { pieces, team, error, refetch } = useRegister();
   const { sheets, error: sheetError } = useSheets();
+  const person = usePerson();
+  if (round === null) return <NoRound title="This round is not on this device" words="It was put away, or begun on another one." />;
+  // Without a signal, what was read before is enough to go on with.
+  if (!round || !drafts || !pieces || !sheets || !team || !person)
+    return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
+  if (round.personId !== person.personId)
+    return <NoRound title="Somebody else’s round" words="It was begun on this device by another person, who alone may go on with it." />;
+  return <Round round={round} drafts={drafts} pieces={pieces} sheets={sheets} team={team} />;
+}
+
+function NoRound({ title, words }: { readonly title: string; readonly words: string }) {
+  return (
+    <div className="p-5">
+      <h1 className="text-2xl">{title}</h1>
+      <p>{words}</p>
+      <Link className="action mt-3" to="/inspect">
+        Begin a round
+      </Link>
+    </div>
+  );
+}
+
+interface RoundProps {
+  readonly round: BenchRound;
+  readonly drafts: readonly BenchDraft[];
+  readonly pieces: readonly RegisterPiece[];
+  readonly sheets: ReadonlyMap<GearView['kind'], SheetInForce>;
+  readonly team: TeamView;
+}
+
+function Round({ round, drafts, pieces, sheets, team }: RoundProps) {
+  const { roundId } = round;
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
-  if (round === null)
-    return (
-      <div className="p-5">
-        <h1 className="text-2xl">This round is not on this device</h1>
-        <p>It was put away, or begun on another one.</p>
-        <Link className="action mt-3" to="/inspect">
-          Begin a round
-        </Link>
-      </div>
-    );
-  // Without a signal, what was read before is enough to go on with.
-  if (!round || !drafts || !pieces || !sheets || !team)
-    return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
   const gearOf = new Map(pieces.map(({ gear }) => [gear.gearId, gear]));
   const done = new Set(drafts.filter(({ status }) => status === 'queued' || status === 'sent').map(({ gearId }) => gearId));
   const order = round.gearIds.filter((id) => gearOf.has(id));
@@ -72,7 +92,7 @@ export function BenchPage() {
             {round.title}, {kindWords[round.kind].toLowerCase()}
           </p>
           <p aria-live="polite" className="text-quiet" data-progress>
-            {done.size} of {order.length} confirmed
+            {done.size} of {order.length} confirmed{round.corrects && '; corrects an earlier inspection'}
           </p>
         </div>
         <TagEntry label="Tag of a piece" entered={openTag} simulated={simulated} />
@@ -157,7 +177,8 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   const confirm = async () => {
     await change((now) => {
       const latest = draftOutcome(now, sheet, piece, decimal);
-      return latest.open.length > 0 ? {} : { status: 'queued', request: requestOf(now, sheet, latest) };
+      if (latest.open.length > 0) return {};
+      return { status: 'queued', request: requestOf({ draft: now, inForce, outcome: latest, corrects: parts.round.corrects }) };
     });
     next();
   };

@@ -54,7 +54,8 @@ export function BenchSummary() {
         </div>
       </div>
       <p className="pt-3 text-lg">
-        {confirmed} of {rows.length} pieces confirmed on {team.today} by {person?.name}.{' '}
+        {confirmed} of {rows.length} pieces confirmed on {team.today}
+        {person?.personId === round.personId && ` by ${person.name}`}.{' '}
         {failed > 0 ? <strong className="text-rust">{failed} out of use.</strong> : 'None failed.'}
       </p>
       <table className="mt-3 w-full border-collapse text-left">

@@ -18,12 +18,17 @@ interface DuePiece {
   readonly due: PieceDue;
 }
 
-/** What wants inspecting, soonest first, by kit or by owner. */
+/** Whose a piece is, and who has it now. */
+const peopleOf = ({ gear }: RegisterPiece): readonly string[] => [
+  ...new Set([gear.owner, gear.away?.holder].filter((name) => name !== undefined)),
+];
+
+/** What wants inspecting, soonest first, by kit or by person. */
 export function DuePage() {
   const { pieces, team, error, refetch } = useRegister();
   const [params, setParams] = useSearchParams();
   const kit = params.get('kit') ?? '';
-  const owner = params.get('owner') ?? '';
+  const person = params.get('person') ?? '';
   const set = (key: string, value: string) =>
     setParams(
       (before) => {
@@ -35,18 +40,18 @@ export function DuePage() {
     );
   const wanted = (pieces ?? []).filter(({ gear }) => gear.state !== 'retired');
   const due = wanted
-    .filter((piece) => (!kit || piece.kit === kit) && (!owner || piece.gear.owner === owner))
+    .filter((piece) => (!kit || piece.kit === kit) && (!person || peopleOf(piece).includes(person)))
     .map((piece): DuePiece => ({ piece, due: dueOf(piece, team?.today ?? '') }))
     .sort((a, b) => (a.due.on ?? '').localeCompare(b.due.on ?? ''));
   const kits = [...new Set(wanted.map((piece) => piece.kit).filter(Boolean))].sort();
-  const owners = [...new Set(wanted.map(({ gear }) => gear.owner ?? '').filter(Boolean))].sort();
+  const people = [...new Set(wanted.flatMap(peopleOf))].sort();
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <InspectTabs title="Due" />
       <ProblemNote error={error} retry={refetch} />
       <div className="no-print flex flex-wrap gap-3 py-3">
         <Filter label="Kit" value={kit} options={kits} set={(value) => set('kit', value)} />
-        <Filter label="Owner" value={owner} options={owners} set={(value) => set('owner', value)} />
+        <Filter label="Person" value={person} options={people} set={(value) => set('person', value)} />
       </div>
       {GROUPS.map(({ times, title }) => (
         <Group
@@ -102,7 +107,7 @@ function Group({ title, entries, urgent }: { readonly title: string; readonly en
               <Tag code={piece.gear.tag} />
             </Link>
             <span>{piece.gear.name}</span>
-            <span className="text-quiet">{[piece.kit, piece.gear.owner].filter(Boolean).join(', ')}</span>
+            <span className="text-quiet">{[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}</span>
             <span className={urgent ? 'font-semibold text-rust' : ''}>
               {due.on} <span className="font-normal text-quiet">{due.why}</span>
             </span>

@@ -43,9 +43,13 @@ export function InspectPage() {
   const title = choice.startsWith('piece:')
     ? `${chosen[0]?.gear.tag ?? ''}`
     : (options.find(([value]) => value === choice)?.[1] ?? 'All due');
+  const corrects = params.get('corrects');
   const begin = async () => {
+    if (!person) return;
     const gearIds = chosen.map(({ gear }) => gear.gearId);
-    navigate(`/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person?.personId ?? '' })}`);
+    navigate(
+      `/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person.personId, ...(corrects && { corrects }) })}`,
+    );
   };
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
@@ -54,7 +58,8 @@ export function InspectPage() {
       {rounds && rounds.length > 0 && <OpenRounds rounds={rounds} />}
       {may('inspection.use-check') && (
         <section className="pt-5">
-          <h2 className="stitched pb-1.5 text-xl">Begin at the bench</h2>
+          <h2 className="stitched pb-1.5 text-xl">{corrects ? `Put right an inspection of ${title}` : 'Begin at the bench'}</h2>
+          {corrects && <p className="pt-2">Inspect it anew. The earlier one stays on record, and this one takes its place.</p>}
           <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
             <Labelled label="Which pieces">
               <select value={choice} onChange={(event) => setParams({ of: event.target.value }, { replace: true })}>
@@ -109,30 +114,52 @@ function OpenRounds({ rounds }: { readonly rounds: readonly RoundProgress[] }) {
     <section className="pt-4">
       <h2 className="stitched pb-1.5 text-xl">On this device</h2>
       <ul>
-        {rounds.map(({ round, confirmed, waiting, refused }) => (
-          <li key={round.roundId} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
-            <span>
-              <strong>{round.title}</strong>, {kindWords[round.kind].toLowerCase()}
-              <span className="block text-[15px] text-quiet">
-                begun {moment(round.begunAt)}; {confirmed} of {round.gearIds.length} confirmed
-                {waiting > 0 && `, ${waiting} waiting to be sent`}
-                {refused > 0 && <span className="text-rust">, {refused} refused</span>}
-              </span>
-            </span>
-            <span className="ml-auto flex gap-2">
-              <button type="button" className="action" disabled={waiting > 0} onClick={() => putRoundAway(round.roundId)}>
-                Put away
-              </button>
-              <Link className="action" to={`/inspect/${round.roundId}/summary`}>
-                Summary
-              </Link>
-              <Link className="action-main" to={`/inspect/${round.roundId}`}>
-                Go on
-              </Link>
-            </span>
-          </li>
+        {rounds.map((progress) => (
+          <RoundRow key={progress.round.roundId} progress={progress} />
         ))}
       </ul>
     </section>
+  );
+}
+
+function RoundRow({ progress: { round, confirmed, waiting, refused, unconfirmed } }: { readonly progress: RoundProgress }) {
+  const person = usePerson();
+  const [asked, setAsked] = useState(false);
+  const own = round.personId === person?.personId;
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
+      <span>
+        <strong>{round.title}</strong>, {kindWords[round.kind].toLowerCase()}
+        <span className="block text-[15px] text-quiet">
+          begun {moment(round.begunAt)}; {confirmed} of {round.gearIds.length} confirmed
+          {waiting > 0 && `, ${waiting} waiting to be sent`}
+          {refused > 0 && <span className="text-rust">, {refused} refused</span>}
+        </span>
+        {!own && <span className="block text-amber-ink">Somebody else’s: it is sent and gone on with when they sign in here.</span>}
+        {asked && (
+          <span className="block text-rust">
+            {unconfirmed} begun and not confirmed {unconfirmed === 1 ? 'is' : 'are'} dropped with it.
+          </span>
+        )}
+      </span>
+      {own && (
+        <span className="ml-auto flex gap-2">
+          <button
+            type="button"
+            className="action"
+            disabled={waiting > 0}
+            onClick={() => (unconfirmed > 0 && !asked ? setAsked(true) : putRoundAway(round.roundId))}
+          >
+            {asked ? 'Put away all the same' : 'Put away'}
+          </button>
+          <Link className="action" to={`/inspect/${round.roundId}/summary`}>
+            Summary
+          </Link>
+          <Link className="action-main" to={`/inspect/${round.roundId}`}>
+            Go on
+          </Link>
+        </span>
+      )}
+    </li>
   );
 }

@@ -1,7 +1,8 @@
-import type { InspectionView } from '@wainrope/contract';
+import { type InspectionView, isUseCheck } from '@wainrope/contract';
 import type { InspectionAnswers, InspectionSheet } from '@wainrope/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
+import { useMay } from '../access/use-session.ts';
 import { useGetInspectionQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -21,6 +22,7 @@ export function InspectionPage() {
 }
 
 function Record({ view }: { readonly view: InspectionView }) {
+  const may = useMay();
   const sheet = view.sheet as InspectionSheet | undefined;
   const answers = view.answers as InspectionAnswers | undefined;
   return (
@@ -30,7 +32,12 @@ function Record({ view }: { readonly view: InspectionView }) {
           <Tag code={view.tag} large />
         </Link>
         <h1 className="text-[28px]">{view.name}</h1>
-        <button type="button" className="action no-print ml-auto" onClick={() => window.print()}>
+        {may('inspection.full') && view.kind !== 'on-record' && !isUseCheck(view.kind) && (
+          <Link className="action no-print ml-auto" to={`/inspect?of=piece:${view.gearId}&kind=${view.kind}&corrects=${view.inspectionId}`}>
+            Put it right
+          </Link>
+        )}
+        <button type="button" className="action no-print" onClick={() => window.print()}>
           <Printer size={17} aria-hidden="true" /> Print
         </button>
       </div>
@@ -63,7 +70,7 @@ function Record({ view }: { readonly view: InspectionView }) {
               <tr key={id} className="border-b border-rule align-top">
                 <td className="py-1 pr-3">{look}</td>
                 <td className={`pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
-                  {answerWords[answers.points[id] ?? 'ok']}
+                  {answers.points[id] ? answerWords[answers.points[id]] : 'not answered'}
                 </td>
                 <td className="text-quiet">{answers.notes[id]}</td>
               </tr>

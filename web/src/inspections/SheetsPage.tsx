@@ -9,11 +9,12 @@ import {
   standardSheets,
 } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useListSheetsQuery, useSaveSheetMutation } from '../api/wainrope-api.ts';
+import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -44,13 +45,14 @@ export function SheetsPage() {
         </label>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
-      {view && <SheetEditor key={`${kind}${view.version}`} kind={kind} view={view} />}
+      {view && <SheetEditor key={kind} kind={kind} newest={view} />}
     </div>
   );
 }
 
-function SheetEditor({ kind, view }: { readonly kind: GearClass; readonly view: SheetView }) {
+function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newest: SheetView }) {
   const may = useMay();
+  const [view, setView] = useState(newest);
   const editable = may('template.write');
   const [save, { error, isLoading }] = useSaveSheetMutation();
   const [fault, setFault] = useState<string>();
@@ -60,14 +62,35 @@ function SheetEditor({ kind, view }: { readonly kind: GearClass; readonly view: 
   const points = useFieldArray({ control, name: 'points' });
   const measures = useFieldArray({ control, name: 'measures' });
   const problem = error && problemOf(error);
+  const takeNewest = (saved: SheetView) => {
+    setView(saved);
+    reset(typedSheet(saved.sheet as InspectionSheet));
+  };
+  const moved = newest.version !== view.version;
+  useEffect(() => {
+    // What is not being changed here follows what others save.
+    if (moved && !formState.isDirty) takeNewest(newest);
+  });
   const submit = handleSubmit(async (typed) => {
     const read = sheetOf(typed, view.sheet as InspectionSheet);
     setFault(read.ok ? undefined : read.message);
     if (!read.ok) return;
-    await save({ gearClass: kind, sheetSave: { baseVersion: view.version, sheet: read.sheet as never, reason: typed.reason } });
+    const answer = await save({
+      gearClass: kind,
+      sheetSave: { baseVersion: view.version, sheet: read.sheet as never, reason: typed.reason },
+    });
+    if (answer.data) takeNewest(answer.data as SheetView);
   });
   return (
     <form onSubmit={submit} noValidate>
+      {moved && formState.isDirty && (
+        <ConflictNote what="this sheet" takeTheirs={() => takeNewest(newest)} keepMine={() => setView(newest)}>
+          <p>
+            Version {newest.version} by {newest.savedBy}: “{newest.reason}”. It has {(newest.sheet as InspectionSheet).points.length} points
+            and {(newest.sheet as InspectionSheet).measures.length} measures.
+          </p>
+        </ConflictNote>
+      )}
       <p className="pt-3 text-quiet">
         {view.version === 0
           ? 'The standard sheet.'
@@ -157,13 +180,7 @@ function SheetEditor({ kind, view }: { readonly kind: GearClass; readonly view: 
               {fault}
             </p>
           )}
-          {problem?.status === 409 ? (
-            <p role="alert" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
-              {problem.detail} Yours still stands here; load theirs to go on from it.
-            </p>
-          ) : (
-            <ProblemNote error={error} />
-          )}
+          {problem?.status !== 409 && <ProblemNote error={error} />}
           <div className="flex flex-wrap gap-2">
             <button type="submit" className="action-main" disabled={isLoading || !formState.isDirty}>
               Save version {view.version + 1}

@@ -10,7 +10,10 @@ export interface BenchRound {
   /** In the order in which they are worked through. */
   readonly gearIds: readonly string[];
   readonly begunAt: string;
+  /** Who inspects: only this person's sign-in sends what was confirmed. */
   readonly personId: string;
+  /** The inspection that this one puts right. */
+  readonly corrects?: string;
 }
 
 /** `draft`: being worked on; `queued`: confirmed, waiting for the server; `sent`: the server has it; `refused`: the server says why not. */
@@ -23,7 +26,6 @@ export interface BenchDraft {
   readonly gearId: string;
   readonly kind: BenchRound['kind'];
   readonly on: string;
-  readonly sheetVersion: number;
   readonly points: { readonly [id: string]: PointAnswer };
   /** As typed, with its unit; read when it is confirmed. */
   readonly measures: { readonly [id: string]: { readonly typed: string; readonly typedNew: string } };

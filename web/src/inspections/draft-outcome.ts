@@ -11,6 +11,7 @@ import {
 } from '@wainrope/core';
 import type { BenchDraft } from './bench-store.ts';
 import { readMeasure } from './read-measure.ts';
+import type { SheetInForce } from './use-sheets.ts';
 
 export interface DraftOutcome {
   readonly answers: InspectionAnswers;
@@ -37,13 +38,20 @@ export function draftOutcome(draft: BenchDraft, sheet: InspectionSheet, piece: G
       return [[id, { value: value.value, ...(whenNew.kind === 'value' && whenNew.value > 0 && { whenNew: whenNew.value }) }]];
     }),
   );
-  const notes = Object.fromEntries(Object.entries(draft.notes).filter(([, words]) => words.trim() !== ''));
-  const answers: InspectionAnswers = { points: draft.points, measures, notes };
+  // What an earlier version of the sheet asked stays on the device; only what this one asks is answered.
+  const points = Object.fromEntries(sheet.points.flatMap(({ id }) => (draft.points[id] ? [[id, draft.points[id]]] : [])));
+  const notes = Object.fromEntries(
+    Object.entries(draft.notes).flatMap(([id, words]) => (points[id] && words.trim() ? [[id, words.trim()]] : [])),
+  );
+  const answers: InspectionAnswers = { points, measures, notes };
   const proposed = proposeGrade(sheet, answers, piece.attributes as { readonly [key: string]: unknown });
   const grade = proposed.grade === 'D' ? 'D' : (draft.grade ?? proposed.grade);
   const unanswered = openPoints(sheet, answers).length;
+  const labelOf = new Map(sheet.measures.map(({ id, label }) => [id, label]));
   const open = [
     ...faults,
+    ...proposed.unweighed.map((id) => `${labelOf.get(id)}: say what it measured when new, or leave the measure out.`),
+    ...(pullsOf(draft) === 'fault' ? [`“${draft.pullsUsed}” is not a whole number of pulls.`] : []),
     ...(unanswered > 0 ? [`${unanswered} ${unanswered === 1 ? 'point has' : 'points have'} no answer yet.`] : []),
     ...(!isUseCheck(draft.kind) && grade < proposed.grade && draft.note.trim() === ''
       ? [`The findings speak for ${proposed.grade}. For ${grade}, say why in the remark.`]
@@ -52,27 +60,43 @@ export function draftOutcome(draft: BenchDraft, sheet: InspectionSheet, piece: G
   return { answers, proposed, grade, open };
 }
 
+/** Pulls used as typed; nothing where the field was left empty. */
+function pullsOf({ pullsUsed }: BenchDraft): number | undefined | 'fault' {
+  if (pullsUsed.trim() === '') return undefined;
+  const pulls = Number(pullsUsed);
+  return Number.isInteger(pulls) && pulls >= 0 && pulls <= MOST_PULLS ? pulls : 'fault';
+}
+const MOST_PULLS = 10_000;
+
 /** The next inspection by the sheet; a piece graded C is looked at again in half the time. */
 export function proposedDue(on: string, sheet: InspectionSheet, grade: Grade): string {
   return addMonths(on, grade >= HALF_FROM ? Math.max(1, Math.floor(sheet.everyMonths / 2)) : sheet.everyMonths);
 }
 
-/** The request that keeps the inspection. */
-export function requestOf(draft: BenchDraft, sheet: InspectionSheet, { answers, grade }: DraftOutcome): object {
+interface RequestParts {
+  readonly draft: BenchDraft;
+  readonly inForce: SheetInForce;
+  readonly outcome: DraftOutcome;
+  readonly corrects?: string | undefined;
+}
+
+/** The request that keeps the inspection, by the sheet that was on the bench. */
+export function requestOf({ draft, inForce: { sheet, version }, outcome: { answers, grade }, corrects }: RequestParts): object {
   const check = isUseCheck(draft.kind);
-  const pulls = Number(draft.pullsUsed);
+  const pulls = pullsOf(draft);
   return {
     inspectionId: draft.inspectionId,
     gearId: draft.gearId,
     kind: draft.kind,
     on: draft.on,
-    sheetVersion: draft.sheetVersion,
+    sheetVersion: version,
     answers,
     ...(!check && { grade }),
     ...(!check && grade !== 'D' && { nextDue: draft.nextDue || proposedDue(draft.on, sheet, grade) }),
     ...(draft.note.trim() && { note: draft.note.trim() }),
     ...(draft.returnsToUse && grade !== 'D' && { returnsToUse: true }),
     ...(draft.spoolState && { spoolState: draft.spoolState }),
-    ...(draft.pullsUsed.trim() !== '' && Number.isInteger(pulls) && pulls >= 0 && { pullsUsed: pulls }),
+    ...(typeof pulls === 'number' && { pullsUsed: pulls }),
+    ...(corrects !== undefined && { corrects }),
   };
 }

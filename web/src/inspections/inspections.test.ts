@@ -62,7 +62,6 @@ describe('a draft at the bench', () => {
     gearId: 'g',
     kind: 'calendar',
     on: '2026-01-31',
-    sheetVersion: 0,
     points: ok,
     measures: {},
     notes: {},
@@ -75,6 +74,9 @@ describe('a draft at the bench', () => {
     changedAt: 0,
   };
   const outcome = (change: Partial<BenchDraft>) => draftOutcome({ ...draft, ...change }, sheet, piece, '.');
+
+  const asked = (changed: BenchDraft, corrects?: string) =>
+    requestOf({ draft: changed, inForce: { sheet, version: 3 }, outcome: draftOutcome(changed, sheet, piece, '.'), corrects });
 
   it('says what is still open, and nothing once all is answered', () => {
     expect(outcome({ points: {} }).open[0]).toBe('8 points have no answer yet.');
@@ -92,9 +94,21 @@ describe('a draft at the bench', () => {
   });
   it('sends a failing one without a due day, and a check before use without a grade', () => {
     const failing = { ...draft, points: { ...ok, cracks: 'fails' as const } };
-    expect(requestOf(failing, sheet, draftOutcome(failing, sheet, piece, '.'))).toMatchObject({ grade: 'D' });
-    expect(requestOf(failing, sheet, draftOutcome(failing, sheet, piece, '.'))).not.toHaveProperty('nextDue');
+    expect(asked(failing)).toMatchObject({ grade: 'D' });
+    expect(asked(failing)).not.toHaveProperty('nextDue');
     const check = { ...draft, kind: 'before-use' as const };
-    expect(requestOf(check, sheet, draftOutcome(check, sheet, piece, '.'))).not.toHaveProperty('grade');
+    expect(asked(check)).not.toHaveProperty('grade');
+  });
+  it('waits for the value when new of what was measured, and for pulls that are a number', () => {
+    const measured = { 'pin-diameter-where-worn-most': { typed: '21', typedNew: '' } };
+    expect(outcome({ measures: measured }).open[0]).toContain('say what it measured when new');
+    expect(outcome({ pullsUsed: 'many' }).open[0]).toContain('“many”');
+  });
+  it('goes by the sheet on the bench: what an earlier version asked is not sent', () => {
+    const request = asked(
+      { ...draft, points: { ...ok, 'no-longer-asked': 'fails' }, notes: { 'no-longer-asked': 'x', cracks: ' fine ' } },
+      'earlier',
+    );
+    expect(request).toMatchObject({ sheetVersion: 3, corrects: 'earlier', grade: 'A', answers: { points: ok, notes: { cracks: 'fine' } } });
   });
 });

@@ -2,7 +2,6 @@ import type { GearView } from '@wainrope/contract';
 import { useCallback, useState } from 'react';
 import { type BenchDraft, type BenchRound, benchStore } from './bench-store.ts';
 import { useLive } from './use-live.ts';
-import type { SheetInForce } from './use-sheets.ts';
 
 /** The round and every draft in it, as they stand on this device. */
 export function useRound(roundId: string) {
@@ -14,17 +13,15 @@ export function useRound(roundId: string) {
 interface NewDraft {
   readonly round: BenchRound;
   readonly piece: GearView;
-  readonly inForce: SheetInForce;
   readonly today: string;
 }
 
-const emptyDraft = ({ round, piece, inForce, today }: NewDraft): BenchDraft => ({
+const emptyDraft = ({ round, piece, today }: NewDraft): BenchDraft => ({
   inspectionId: crypto.randomUUID(),
   roundId: round.roundId,
   gearId: piece.gearId,
   kind: round.kind,
   on: today,
-  sheetVersion: inForce.version,
   points: {},
   measures: {},
   notes: {},

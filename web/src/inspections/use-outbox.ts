@@ -5,21 +5,23 @@ import { useLive } from './use-live.ts';
 
 const RETRY_MS = 8000;
 
-/** Sends what was confirmed on this device, in order, for as long as it takes. Sending twice keeps it once. */
-export function useOutbox(signedIn: boolean): void {
+/**
+ * Sends what this person confirmed on this device, in order, for as long as it takes. Sending twice keeps it once. What somebody
+ * else confirmed waits until they sign in: an inspection is never kept under another's name.
+ */
+export function useOutbox(personId: string | undefined): void {
   const [addInspection] = useAddInspectionMutation();
   const [addPhoto] = useAddPhotoMutation();
   const busy = useRef(false);
-  const waiting = useLive(() => benchStore.drafts.where('status').equals('queued').count(), 'outbox') ?? 0;
-  const photos = useLive(() => benchStore.photos.where('status').equals('kept').count(), 'outbox') ?? 0;
+  const waiting = useLive(async () => (await queuedBy(personId)).length + (await photosBy(personId)).length, personId ?? '') ?? 0;
   useEffect(() => {
-    if (!signedIn || waiting + photos === 0) return;
+    if (personId === undefined || waiting === 0) return;
     const send = async () => {
       if (busy.current) return;
       busy.current = true;
       try {
-        await sendDrafts((inspectionCreate) => addInspection({ inspectionCreate: inspectionCreate as never }));
-        await sendPhotos((photoCreate) => addPhoto({ photoCreate }));
+        await sendDrafts(personId, (inspectionCreate) => addInspection({ inspectionCreate: inspectionCreate as never }));
+        await sendPhotos(personId, (photoCreate) => addPhoto({ photoCreate }));
       } finally {
         busy.current = false;
       }
@@ -31,14 +33,31 @@ export function useOutbox(signedIn: boolean): void {
       clearInterval(timer);
       window.removeEventListener('online', send);
     };
-  }, [signedIn, waiting, photos, addInspection, addPhoto]);
+  }, [personId, waiting, addInspection, addPhoto]);
 }
 
 type Sent = { readonly data?: unknown; readonly error?: unknown };
 
-async function sendDrafts(post: (request: object) => Promise<Sent>): Promise<void> {
-  const queued = await benchStore.drafts.where('status').equals('queued').sortBy('changedAt');
-  for (const draft of queued) {
+async function roundsOf(personId: string | undefined): Promise<ReadonlySet<string>> {
+  const rounds = await benchStore.rounds.toArray();
+  return new Set(rounds.filter((round) => round.personId === personId).map(({ roundId }) => roundId));
+}
+
+async function queuedBy(personId: string | undefined): Promise<readonly BenchDraft[]> {
+  const own = await roundsOf(personId);
+  return (await benchStore.drafts.where('status').equals('queued').sortBy('changedAt')).filter(({ roundId }) => own.has(roundId));
+}
+
+/** Photos of inspections that the server has and that are this person's. */
+async function photosBy(personId: string | undefined): Promise<readonly BenchPhoto[]> {
+  const own = await roundsOf(personId);
+  const sent = (await benchStore.drafts.where('status').equals('sent').toArray()).filter(({ roundId }) => own.has(roundId));
+  const ids = new Set(sent.map(({ inspectionId }) => inspectionId));
+  return (await benchStore.photos.where('status').equals('kept').toArray()).filter(({ inspectionId }) => ids.has(inspectionId));
+}
+
+async function sendDrafts(personId: string, post: (request: object) => Promise<Sent>): Promise<void> {
+  for (const draft of await queuedBy(personId)) {
     if (!draft.request) continue;
     const { error } = await post(draft.request);
     if (!(await settleDraft(draft, error))) return;
@@ -58,6 +77,7 @@ async function settleDraft({ inspectionId }: BenchDraft, error: unknown): Promis
 }
 
 async function sendPhotos(
+  personId: string,
   post: (photo: {
     photoId: string;
     subjectId: string;
@@ -66,8 +86,7 @@ async function sendPhotos(
     thumbnailBase64: string;
   }) => Promise<Sent>,
 ): Promise<void> {
-  for (const photo of await benchStore.photos.where('status').equals('kept').toArray()) {
-    if ((await benchStore.drafts.get(photo.inspectionId))?.status !== 'sent') continue;
+  for (const photo of await photosBy(personId)) {
     const { photoId, inspectionId, contentBase64, thumbnailBase64 } = photo;
     const { error } = await post({ photoId, subjectId: inspectionId, subjectKind: 'inspection', contentBase64, thumbnailBase64 });
     if (error !== undefined && mayPass(problemOf(error).status)) return;

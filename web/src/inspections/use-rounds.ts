@@ -1,26 +1,39 @@
-import { type BenchRound, benchStore } from './bench-store.ts';
+import { type BenchDraft, type BenchRound, benchStore } from './bench-store.ts';
 import { useLive } from './use-live.ts';
 
 export interface RoundProgress {
   readonly round: BenchRound;
   readonly confirmed: number;
+  /** Inspections and photos that the server does not have yet. */
   readonly waiting: number;
   readonly refused: number;
+  /** Begun or refused, and not confirmed: what putting the round away would drop. */
+  readonly unconfirmed: number;
 }
 
-/** Rounds on this device that somebody may go on with, newest first. */
+/** Rounds on this device, newest first. */
 export function useRounds(): readonly RoundProgress[] | undefined {
   return useLive(async () => {
     const rounds = await benchStore.rounds.toArray();
-    const drafts = await benchStore.drafts.toArray();
-    return rounds
-      .map((round) => {
-        const own = drafts.filter(({ roundId }) => roundId === round.roundId);
-        const of = (status: string) => own.filter((draft) => draft.status === status).length;
-        return { round, confirmed: of('queued') + of('sent'), waiting: of('queued'), refused: of('refused') };
-      })
-      .sort((a, b) => b.round.begunAt.localeCompare(a.round.begunAt));
+    const progress = await Promise.all(rounds.map(progressOf));
+    return progress.sort((a, b) => b.round.begunAt.localeCompare(a.round.begunAt));
   }, 'rounds');
+}
+
+async function progressOf(round: BenchRound): Promise<RoundProgress> {
+  const drafts = await benchStore.drafts.where('roundId').equals(round.roundId).toArray();
+  const of = (status: BenchDraft['status']) => drafts.filter((draft) => draft.status === status);
+  const photos = await benchStore.photos
+    .where('inspectionId')
+    .anyOf([...of('queued'), ...of('sent')].map(({ inspectionId }) => inspectionId))
+    .toArray();
+  return {
+    round,
+    confirmed: of('queued').length + of('sent').length,
+    waiting: of('queued').length + photos.filter(({ status }) => status === 'kept').length,
+    refused: of('refused').length,
+    unconfirmed: of('draft').length + of('refused').length,
+  };
 }
 
 export async function beginRound(round: Omit<BenchRound, 'roundId' | 'begunAt'>): Promise<string> {
@@ -29,20 +42,12 @@ export async function beginRound(round: Omit<BenchRound, 'roundId' | 'begunAt'>)
   return roundId;
 }
 
-/** Puts a round away: what the server has stays there, what was not confirmed is dropped. Queued inspections are never dropped. */
+/** Puts a round away: what the server has stays there, what was not confirmed is dropped. What waits to be sent is never dropped. */
 export async function putRoundAway(roundId: string): Promise<void> {
   await benchStore.transaction('rw', benchStore.rounds, benchStore.drafts, benchStore.photos, async () => {
-    const drafts = await benchStore.drafts.where('roundId').equals(roundId).toArray();
-    if (drafts.some(({ status }) => status === 'queued')) return;
-    const ids = drafts.map(({ inspectionId }) => inspectionId);
-    const unsent = await benchStore.photos.where('inspectionId').anyOf(ids).toArray();
-    if (
-      unsent.some(
-        ({ status, inspectionId }) =>
-          status === 'kept' && drafts.some((draft) => draft.inspectionId === inspectionId && draft.status === 'sent'),
-      )
-    )
-      return;
+    const round = await benchStore.rounds.get(roundId);
+    if (!round || (await progressOf(round)).waiting > 0) return;
+    const ids = (await benchStore.drafts.where('roundId').equals(roundId).toArray()).map(({ inspectionId }) => inspectionId);
     await benchStore.photos.where('inspectionId').anyOf(ids).delete();
     await benchStore.drafts.bulkDelete(ids);
     await benchStore.rounds.delete(roundId);

@@ -1,9 +1,11 @@
 import type { PolicyHistory, PolicyPreview } from '@wainrope/contract';
-import { type Policy, policyDifferences, policyPresets, readPolicy, teamStandard, type Verdict } from '@wainrope/core';
-import { useMemo, useState } from 'react';
+import { type Policy, policyDifferences, policyPresets, teamStandard, type Verdict } from '@wainrope/core';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useGetPolicyQuery, usePreviewPolicyMutation, useSavePolicyMutation } from '../api/wainrope-api.ts';
+import { policyOf } from '../gear/use-register.ts';
+import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -22,30 +24,36 @@ export function PolicyPage() {
     <div className="mx-auto w-full max-w-[1180px] px-3 pb-28 pt-4 sm:px-5">
       <TeamTabs title="Settings" />
       <ProblemNote error={error} retry={refetch} />
-      {history && <Editor key={history.contentHash} history={history} />}
+      {history && <Editor history={history} />}
     </div>
   );
 }
 
-function policyOf(content: object): Policy {
-  const result = readPolicy(content);
-  if (!result.ok) throw new Error(`The team’s policy is not readable: ${result.faults[0]?.path}`);
-  return result.value;
-}
-
 function Editor({ history }: { readonly history: PolicyHistory }) {
-  const inForce = useMemo(() => policyOf(history.content), [history]);
+  const [base, setBase] = useState(history);
+  const inForce = useMemo(() => policyOf(base.content), [base]);
   const [draft, setDraft] = useState(inForce);
+  const [unread, setUnread] = useState<ReadonlySet<string>>(new Set());
   /** Fields are filled anew whenever the whole draft is put in place of another. */
   const [filling, setFilling] = useState(0);
   const begin = (policy: Policy) => {
     setDraft(policy);
+    setUnread(new Set());
     setFilling((count) => count + 1);
   };
+  const moved = history.contentHash !== base.contentHash;
+  const takeTheirs = () => {
+    setBase(history);
+    begin(policyOf(history.content));
+  };
+  const changes = policyDifferences(inForce, draft);
+  useEffect(() => {
+    // What is not being changed here follows what others put in force.
+    if (moved && changes.length === 0 && unread.size === 0) takeTheirs();
+  });
   const [search, setSearch] = useState('');
   const may = useMay();
   const editable = may('policy.write');
-  const changes = policyDifferences(inForce, draft);
   const leaves = policyLeaves(draft);
   const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
   const groups = Object.keys(groupWords).map((group) => ({
@@ -57,6 +65,20 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
       <p className="pt-3">
         In force: <strong>{inForce.name}</strong>. {differsFrom(inForce)}
       </p>
+      {moved && (changes.length > 0 || unread.size > 0) && (
+        <ConflictNote what="the settings" takeTheirs={takeTheirs} keepMine={() => setBase(history)}>
+          <p>
+            “{history.versions[0]?.reason}”, {history.versions[0]?.by}. Theirs differs from where you began in:
+          </p>
+          <ul className="list-disc pl-5">
+            {policyDifferences(inForce, policyOf(history.content)).map(({ path, from, to }) => (
+              <li key={path}>
+                {path}: <span className="line-through">{String(from)}</span> → {String(to)}
+              </li>
+            ))}
+          </ul>
+        </ConflictNote>
+      )}
       <div className="no-print flex flex-wrap items-end gap-3 py-3">
         <label className="w-64">
           <span className="sr-only">Search the settings</span>
@@ -81,6 +103,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
                 leaf={leaf}
                 standard={standard.get(leaf.path) ?? ''}
                 editable={editable}
+                unread={(is) => setUnread((before) => withOrWithout(before, leaf.path, is))}
                 changed={(value) => setDraft((now) => withLeaf(now, leaf.path, value, 'the team’s own'))}
               />
             ))}
@@ -88,11 +111,16 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
         ))}
       {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
       <Versions history={history} />
-      {editable && changes.length > 0 && (
-        <SaveBar draft={draft} changes={changes.length} history={history} discard={() => begin(inForce)} />
+      {editable && (changes.length > 0 || unread.size > 0) && (
+        <SaveBar draft={draft} changes={changes.length} unread={unread.size} baseHash={base.contentHash} discard={() => begin(inForce)} />
       )}
     </>
   );
+}
+
+function withOrWithout(set: ReadonlySet<string>, entry: string, is: boolean): ReadonlySet<string> {
+  if (set.has(entry) === is) return set;
+  return is ? new Set([...set, entry]) : new Set([...set].filter((other) => other !== entry));
 }
 
 function fits(path: string, search: string): boolean {
@@ -110,12 +138,14 @@ function differsFrom(policy: Policy): string {
 interface SaveBarProps {
   readonly draft: Policy;
   readonly changes: number;
-  readonly history: PolicyHistory;
+  /** Fields whose text is not understood. */
+  readonly unread: number;
+  readonly baseHash: string;
   readonly discard: () => void;
 }
 
 /** What the change would do to plans, asked before it is made. */
-function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
+function SaveBar({ draft, changes, unread, baseHash, discard }: SaveBarProps) {
   const [preview, previewed] = usePreviewPolicyMutation();
   const [save, saving] = useSavePolicyMutation();
   const [reason, setReason] = useState('');
@@ -132,11 +162,6 @@ function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
     >
       <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
         <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />
-        {stale && (
-          <p role="alert" className="border-l-4 border-signal bg-amber-wash px-4 py-2">
-            Somebody else saved new settings meanwhile. Look at theirs (they are shown once you discard yours), then make your change again.
-          </p>
-        )}
         {fresh && (
           <div className="py-1" data-policy-preview>
             <p>
@@ -158,6 +183,7 @@ function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
         <div className="flex flex-wrap items-end gap-3">
           <p className="pb-2">
             {changes} {changes === 1 ? 'change' : 'changes'}
+            {unread > 0 && <span className="text-rust">, {unread} not understood</span>}
           </p>
           <button type="button" className="action" onClick={discard}>
             Discard
@@ -172,8 +198,8 @@ function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
               <button
                 type="button"
                 className="action-main"
-                disabled={saving.isLoading || reason.trim().length < 3}
-                onClick={() => save({ policySave: { baseHash: history.contentHash, content: draft as never, reason: reason.trim() } })}
+                disabled={saving.isLoading || unread > 0 || reason.trim().length < 3}
+                onClick={() => save({ policySave: { baseHash, content: draft as never, reason: reason.trim() } })}
               >
                 Put in force
               </button>
@@ -182,7 +208,7 @@ function SaveBar({ draft, changes, history, discard }: SaveBarProps) {
             <button
               type="button"
               className="action-main"
-              disabled={previewed.isLoading}
+              disabled={previewed.isLoading || unread > 0 || changes === 0}
               onClick={async () => {
                 await preview({ policyPreviewRequest: { content: draft as never } });
                 setShownFor(draft);

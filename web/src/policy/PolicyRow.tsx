@@ -7,6 +7,8 @@ interface PolicyRowProps {
   /** The careful reading, as it would be typed. */
   readonly standard: string;
   readonly editable: boolean;
+  /** Whether what stands in the field is not understood. */
+  readonly unread: (is: boolean) => void;
   readonly changed: (value: PolicyLeaf['value']) => void;
 }
 
@@ -19,7 +21,7 @@ const SCHOOLS: { readonly [path: string]: readonly (readonly [string, string])[]
 };
 
 /** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
-export function PolicyRow({ leaf, standard, editable, changed }: PolicyRowProps) {
+export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyRowProps) {
   const { path, value, source } = leaf;
   const { label, unit } = leafWords(path);
   const [typed, setTyped] = useState(typedLeaf(value));
@@ -29,6 +31,7 @@ export function PolicyRow({ leaf, standard, editable, changed }: PolicyRowProps)
     setTyped(text);
     const read = readLeaf(value, text);
     setFault(read.ok ? undefined : read.message);
+    unread(!read.ok);
     if (read.ok) changed(read.value);
   };
   const options =
