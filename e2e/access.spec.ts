@@ -54,7 +54,7 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
       await page.goto('/inspect?of=class:snatch-block');
       await page.getByRole('button', { name: /^Begin/ }).click();
       await page.getByRole('button', { name: /All in order/ }).click();
-      await page.locator('[data-point="bearing-seized-or-rough"]').getByRole('button', { name: 'Worn' }).click();
+      await page.locator('[data-point="bearing-runs-freely"]').getByRole('button', { name: 'Worn' }).click();
       await expect(page.getByText('speaks for B')).toBeVisible();
     },
   ],
@@ -72,6 +72,7 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
   ['out and back', shows('/outings', 'Marking out the practice ground')],
   ['vehicles', shows('/vehicles', 'Last resort')],
   ['settings', shows('/settings', 'Design factors')],
+  ['inspection sheets', shows('/sheets', 'Look for')],
   ['people', shows('/people', 'signs in as')],
   [
     'a person',

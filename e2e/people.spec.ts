@@ -108,6 +108,43 @@ test('a change of settings says which plans it turns before it is made', async (
   await expect(preview).toBeHidden();
 });
 
+test('settings and a kit that somebody else saved meanwhile: nothing typed is lost, and the choice is offered', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/settings');
+  const mine = page.locator('[data-policy="designFactors.chain"] input');
+  await mine.fill('5');
+  const { contentHash, content } = await (await request.get('/api/v1/policy')).json();
+  const theirs = { ...content, designFactors: { ...content.designFactors, stretch: { value: 3, source: 'for a trial' } } };
+  const saved = await (
+    await request.post('/api/v1/policy', { data: { baseHash: contentHash, content: theirs, reason: 'Stretch, for a trial' } })
+  ).json();
+  const note = page.getByRole('alert').filter({ hasText: 'Somebody saved the settings' });
+  await expect(note).toContainText('Design factors, stretch: 2 → 3');
+  await expect(mine).toHaveValue('5');
+  await note.getByRole('button', { name: 'Take theirs into the form' }).click();
+  await expect(mine).toHaveValue('4');
+  await expect(page.locator('[data-policy="designFactors.stretch"] input')).toHaveValue('3');
+  await mine.fill('four');
+  await expect(page.getByText('1 not understood')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What would it change?' })).toBeDisabled();
+  await request.post('/api/v1/policy', { data: { baseHash: saved.contentHash, content, reason: 'Back to the standard' } });
+
+  await page.goto('/kits');
+  await page.getByRole('link', { name: /Light bag/ }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByLabel('Note').fill('Mine');
+  const { items } = await (await request.get('/api/v1/kits')).json();
+  const { kitId, ...kit } = items.find(({ name }: { name: string }) => name === 'Light bag');
+  await request.put(`/api/v1/kits/${kitId}`, { data: { ...kit, note: 'Theirs' } });
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert')).toContainText('Somebody saved Light bag while you worked');
+  await page.getByRole('button', { name: /Keep mine/ }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('travels on Plover · Mine')).toBeVisible();
+});
+
 test('what is written in the hook-up book stands beside the plan of that vehicle', async ({ page }) => {
   await page.goto('/vehicles');
   const sheet = page.getByRole('region', { name: 'Otter' });

@@ -31,7 +31,7 @@ test('pictures of the main views', async ({ page }) => {
   await page.goto('/inspect?of=class:steel-shackle');
   await page.getByRole('button', { name: /^Begin/ }).click();
   await page.getByRole('button', { name: /All in order/ }).click();
-  await page.locator('[data-point="rust-pitting"]').getByRole('button', { name: 'Worn' }).click();
+  await page.locator('[data-point="no-rust-pitting"]').getByRole('button', { name: 'Worn' }).click();
   await shoot(page, 'bench');
   await page.goto('/gear');
   await shoot(page, 'gear-list');

@@ -2,6 +2,7 @@ import { type APIRequestContext, test as base } from '@playwright/test';
 
 /** Signs a browser or a request context in as the demo's first person of a role. */
 export async function signInAs(request: APIRequestContext, role = 'coordinator'): Promise<void> {
+  await request.delete('/api/v1/session');
   const { demoPeople } = await (await request.get('/api/v1/session')).json();
   const person = demoPeople.find((entry: { role: string }) => entry.role === role);
   const answer = await request.post('/api/v1/session/demo', { data: { personId: person.personId } });

@@ -21,7 +21,7 @@ test('two people edit one piece: the second sees both versions and chooses', asy
   await expect(first.getByRole('heading', { name: /Chain/ })).toBeVisible();
   await second.getByLabel('Note').fill('measured again');
   await second.getByRole('button', { name: 'Save' }).click();
-  await expect(second.getByRole('alert')).toContainText('Somebody saved CH-01 while you worked on it');
+  await expect(second.getByRole('alert')).toContainText('Somebody saved CH-01 while you worked');
   await expect(second.getByRole('alert')).toContainText('Mirren Quaile');
   await second.getByRole('button', { name: /Keep mine/ }).click();
   await second.getByRole('button', { name: 'Save' }).click();

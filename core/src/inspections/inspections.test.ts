@@ -64,9 +64,9 @@ describe('the proposed grade', () => {
     proposeGrade(shackle, { points, measures, notes: {} }, { bowDiameterM: 0.019 }).grade;
   it('is A where nothing was found', () => expect(grade({})).toBe('A'));
   it('is B from one worn point, C from three or from one that is ground to stop', () => {
-    expect(grade({ 'rust-pitting': 'worn' })).toBe('B');
-    expect(grade({ 'rust-pitting': 'worn', 'nicks-and-gouges': 'worn', 'marks-can-be-read': 'worn' })).toBe('C');
-    expect(grade({ cracks: 'worn' })).toBe('C');
+    expect(grade({ 'no-rust-pitting': 'worn' })).toBe('B');
+    expect(grade({ 'no-rust-pitting': 'worn', 'no-nicks-or-gouges': 'worn', 'marks-can-be-read': 'worn' })).toBe('C');
+    expect(grade({ 'no-cracks': 'worn' })).toBe('C');
   });
   it('is D where any point fails or a measure is over', () => {
     expect(grade({ 'marks-can-be-read': 'fails' })).toBe('D');
@@ -99,7 +99,7 @@ describe('the proposed grade', () => {
     );
   });
   it('knows which points are still open', () => {
-    expect(openPoints(shackle, { ...nothing, points: { cracks: 'ok' } })).toHaveLength(shackle.points.length - 1);
+    expect(openPoints(shackle, { ...nothing, points: { 'no-cracks': 'ok' } })).toHaveLength(shackle.points.length - 1);
   });
 });
 

@@ -8,7 +8,7 @@ const slugOf = (words: string): string =>
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
-/** To look at; a fault is weighed with the rest. */
+/** To look at, said as it should be, so that “in order” and “fails” read true; a fault is weighed with the rest. */
 const look = (words: string): SheetPoint => ({ id: slugOf(words), look: words, immediate: false });
 /** To look at; a fault takes the piece out of use at once. */
 const stop = (words: string): SheetPoint => ({ id: slugOf(words), look: words, immediate: true });
@@ -35,38 +35,44 @@ const sheet = (everyMonths: number, points: readonly SheetPoint[], measures: rea
 
 const legible = look('Marks can be read');
 const synthetic = [
-  stop('Cut strands'),
-  look('Broken filaments, fluff'),
-  look('Flattened lengths'),
-  stop('Glazed or melted by heat'),
-  look('Stiff lengths, grit inside'),
-  stop('Splices slipped'),
-  look('Faded by sun'),
+  stop('No strand cut'),
+  look('Filaments whole, no fluff'),
+  look('No flattened lengths'),
+  stop('Not glazed or melted by heat'),
+  look('Supple, no grit inside'),
+  stop('Splices have not slipped'),
+  look('Not faded by sun'),
 ];
 const webbing = [
-  stop('Cuts in the edge or the face'),
-  stop('Stitching pulled or broken'),
-  look('Eyes worn'),
-  stop('Melted or hard spots'),
-  look('Grit in the weave'),
+  stop('Edge and face without cuts'),
+  stop('Stitching whole'),
+  look('Eyes not worn'),
+  stop('No melted or hard spots'),
+  look('No grit in the weave'),
   look('Label there and legible'),
 ];
 const webbingMeasures = [measure('Edge cut, share of the width', 'share', atMost(0.05)), measure('Stitch rows broken', 'count', atMost(0))];
 const present = sheet(12, [look('There, and the count is right'), look('Whole and working')]);
-const steelFitting = [stop('Cracks'), stop('Bent, twisted or stretched'), look('Nicks and gouges'), look('Rust pitting'), legible];
-const stretched = [...webbing, stop('Core showing'), look('Eye coating worn'), look('Stiff or glazed sections')];
+const steelFitting = [
+  stop('No cracks'),
+  stop('Not bent, twisted or stretched'),
+  look('No nicks or gouges'),
+  look('No rust pitting'),
+  legible,
+];
+const stretched = [...webbing, stop('Core does not show'), look('Eye coating whole'), look('No stiff or glazed sections')];
 
 /** What every class is looked over for, by the careful reading of the trade; a team may change it by new versions. */
 export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   'steel-shackle': sheet(
     12,
     [
-      stop('Cracks'),
-      stop('Bent pin'),
-      stop('Bow stretched or spread'),
-      look('Nicks and gouges'),
+      stop('No cracks'),
+      stop('Pin straight'),
+      stop('Bow not stretched or spread'),
+      look('No nicks or gouges'),
       stop('Pin belongs to this shackle'),
-      look('Rust pitting'),
+      look('No rust pitting'),
       legible,
       look('Pin seats fully by hand'),
     ],
@@ -79,14 +85,14 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   'soft-shackle': sheet(
     6,
     [
-      stop('Cut strands'),
-      look('Fluffed strands'),
-      look('Glazed or flat lengths'),
-      stop('Melted fibre'),
-      stop('Knot drawn in or rolled'),
-      look('Noose worn'),
-      look('Grit inside'),
-      look('Faded by sun'),
+      stop('No strand cut'),
+      look('No fluffed strands'),
+      look('No glazed or flat lengths'),
+      stop('No melted fibre'),
+      stop('Knot not drawn in or rolled'),
+      look('Noose not worn'),
+      look('No grit inside'),
+      look('Not faded by sun'),
     ],
     [measure('Strands cut', 'count', atMost(0)), measure('Abrasion, share of the strands', 'share', atMost(0.25))],
   ),
@@ -97,7 +103,13 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   ]),
   'winch-line-steel': sheet(
     12,
-    [stop('Kinks or birdcage'), stop('Crushed lengths'), look('Burrs'), look('Rust'), stop('End fitting moved or cracked')],
+    [
+      stop('No kink or birdcage'),
+      stop('No crushed lengths'),
+      look('No burrs'),
+      look('No rust'),
+      stop('End fitting has not moved or cracked'),
+    ],
     [
       measure('Rope diameter where thinnest', 'small-length', loss(0.07), 'ropeDiameterM'),
       measure('Broken wires in one lay', 'count', atMost(6)),
@@ -106,7 +118,7 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   ),
   'line-extension': sheet(
     6,
-    [...synthetic, stop('End thimbles loose or cracked')],
+    [...synthetic, stop('End thimbles tight and whole')],
     [
       measure('Rope diameter where thinnest', 'small-length', loss(0.1), 'ropeDiameterM'),
       measure('Strands cut', 'count', atMost(0)),
@@ -116,20 +128,20 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   'snatch-block': sheet(
     12,
     [
-      stop('Cheeks bent or not closing'),
-      look('Sheave wobbles'),
-      stop('Sharp edge in the groove'),
-      stop('Pin worn or loose'),
-      look('Bearing seized or rough'),
+      stop('Cheeks straight and closing'),
+      look('Sheave runs true'),
+      stop('Groove without sharp edges'),
+      stop('Pin tight, not worn'),
+      look('Bearing runs freely'),
       legible,
     ],
     [measure('Groove wear, share of the rope diameter', 'share', atMost(0.05))],
   ),
   'recovery-ring': sheet(12, [
-    stop('Burr that catches a glove, in bore or groove'),
-    look('Nicks'),
-    look('Coating worn'),
-    stop('Lips that keep the line in are missing'),
+    stop('No burr in bore or groove that catches a glove'),
+    look('No nicks'),
+    look('Coating not worn'),
+    stop('Lips that keep the line in are whole'),
     legible,
   ]),
   'tree-strap': sheet(6, webbing, webbingMeasures),
@@ -139,7 +151,7 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   bridle: sheet(6, webbing, webbingMeasures),
   chain: sheet(
     12,
-    [stop('Stretched links'), stop('Gouged or twisted links'), stop('Cracks'), look('Rust pitting'), legible],
+    [stop('No stretched links'), stop('No gouged or twisted links'), stop('No cracks'), look('No rust pitting'), legible],
     [
       measure('Link diameter where worn most', 'small-length', loss(0.1), 'linkDiameterM'),
       measure('Length', 'length', growth(0.03), 'lengthM'),
@@ -147,60 +159,60 @@ export const standardSheets: { readonly [K in GearClass]: InspectionSheet } = {
   ),
   'winch-hook': sheet(
     12,
-    [stop('Cracks'), stop('Latch does not close or spring back'), stop('Lock pin missing'), look('Nicks and gouges'), legible],
+    [stop('No cracks'), stop('Latch closes and springs back'), stop('Lock pin there'), look('No nicks or gouges'), legible],
     [measure('Throat', 'small-length', growth(0.05), 'throatM'), measure('Twist', 'angle-deg', atMost(10))],
   ),
   'closed-link': sheet(
     12,
-    [...steelFitting, stop('Pin missing or loose')],
+    [...steelFitting, stop('Pin there and tight')],
     [measure('Bore', 'small-length', growth(0.05), 'boreDiameterM'), measure('Twist', 'angle-deg', atMost(10))],
   ),
   'rope-lock-plate': sheet(
     12,
-    [...steelFitting, stop('Sharp edge where the rope lies'), stop('Lock pin missing')],
+    [...steelFitting, stop('No sharp edge where the rope lies'), stop('Lock pin there')],
     [measure('Bore', 'small-length', growth(0.05), 'boreDiameterM')],
   ),
   'line-fitting': present,
   carabiner: sheet(
     12,
-    [stop('Cracks'), stop('Gate does not close by itself'), stop('Lock does not hold'), look('Nicks'), legible],
+    [stop('No cracks'), stop('Gate closes by itself'), stop('Lock holds'), look('No nicks'), legible],
     [measure('Groove worn by rope', 'small-length', atMost(0.001))],
   ),
   'prusik-loop': sheet(
     6,
-    [stop('Cut strands'), look('Fluff'), stop('Glazed'), look('Stiff knots')],
+    [stop('No strand cut'), look('No fluff'), stop('Not glazed'), look('Knots supple')],
     [measure('Strands cut', 'count', atMost(0)), measure('Abrasion, share of the strands', 'share', atMost(0.25))],
   ),
   'safety-lanyard': sheet(6, [
-    stop('Has stopped flying metal since it was last inspected'),
-    stop('Cut strands'),
-    look('Fluff and glaze'),
-    stop('Loops worn or slipped'),
+    stop('Has stopped no flying metal since it was last inspected'),
+    stop('No strand cut'),
+    look('No fluff or glaze'),
+    stop('Loops not worn or slipped'),
   ]),
-  'ground-anchor': sheet(12, [stop('Bent flukes or plates'), stop('Pins bent or missing'), stop('Cracks at the welds'), legible]),
+  'ground-anchor': sheet(12, [stop('Flukes and plates straight'), stop('Pins straight and there'), stop('Welds without cracks'), legible]),
   'receiver-mount': sheet(
     12,
-    [stop('Cracks'), stop('Pin does not fit or clip'), look('Wear in the hole')],
+    [stop('No cracks'), stop('Pin fits and clips'), look('Hole not worn')],
     [measure('Cross-pin diameter where worn most', 'small-length', loss(0.1), 'pinDiameterM')],
   ),
   'recovery-point': sheet(12, [
-    stop('Bolts loose'),
-    stop('Cracks at the welds'),
+    stop('Bolts tight'),
+    stop('Welds without cracks'),
     look('Gussets whole'),
-    stop('Plate bent'),
+    stop('Plate straight'),
     look('Edge smooth where fibre lies'),
   ]),
   winch: sheet(6, [
-    stop('Clutch does not engage fully'),
-    stop('Brake does not hold'),
-    stop('Fixing bolts loose'),
+    stop('Clutch engages fully'),
+    stop('Brake holds'),
+    stop('Fixing bolts tight'),
     look('Lugs clean and tight'),
-    stop('Isolator does not cut off'),
+    stop('Isolator cuts off'),
     look('Plug, remote and its batteries'),
-    look('Burrs on the fairlead'),
+    look('Fairlead without burrs'),
     look('Line spooled in even layers'),
   ]),
-  'lifting-jack': sheet(12, [look('Runs full length'), stop('Climbing pins do not spring'), look('Handle'), stop('Bar bent')]),
+  'lifting-jack': sheet(12, [look('Runs full length'), stop('Climbing pins spring'), look('Handle whole'), stop('Bar straight')]),
   damper: sheet(12, [look('There and whole'), look('Pockets can be filled')]),
   chocks: present,
   gloves: present,

@@ -16,7 +16,7 @@ afterAll(() => server.stop());
 
 const sheet: InspectionSheet = standardSheets['tree-strap'];
 const allOk = Object.fromEntries(sheet.points.map(({ id }) => [id, 'ok']));
-const FAILING = { ...allOk, 'cuts-in-the-edge-or-the-face': 'fails' };
+const FAILING = { ...allOk, 'edge-and-face-without-cuts': 'fails' };
 
 async function strap(): Promise<string> {
   const piece = newPiece();
@@ -38,7 +38,7 @@ function inspection(gearId: string, change: object = {}) {
   };
 }
 const failing = {
-  answers: { points: FAILING, measures: {}, notes: { 'cuts-in-the-edge-or-the-face': 'a finger wide' } },
+  answers: { points: FAILING, measures: {}, notes: { 'edge-and-face-without-cuts': 'a finger wide' } },
   grade: 'D',
   nextDue: undefined,
 };
@@ -72,17 +72,17 @@ describe('an inspection', () => {
 
   it('refuses what is not answered, not known or not yet come, naming each', async () => {
     const gearId = await strap();
-    const { 'grit-in-the-weave': _open, ...rest } = allOk;
+    const { 'no-grit-in-the-weave': _open, ...rest } = allOk;
     const sent = inspection(gearId, {
       on: '2026-01-16',
       nextDue: '2026-01-10',
       grade: undefined,
-      answers: { points: { ...rest, rust: 'ok' }, measures: {}, notes: {} },
+      answers: { points: { ...rest, 'no-rust': 'ok' }, measures: {}, notes: {} },
     });
     const { body } = await keeper.post('/api/v1/inspections').send(sent).expect(422);
     expect(body.faults.map(({ path }: { path: string }) => path).sort()).toEqual([
-      'answers.points.grit-in-the-weave',
-      'answers.points.rust',
+      'answers.points.no-grit-in-the-weave',
+      'answers.points.no-rust',
       'grade',
       'nextDue',
       'on',
@@ -92,7 +92,7 @@ describe('an inspection', () => {
 
   it('cannot be graded milder than its findings without a reason, and never where a point fails', async () => {
     const gearId = await strap();
-    const worn = { points: { ...allOk, 'eyes-worn': 'worn' }, measures: {}, notes: {} };
+    const worn = { points: { ...allOk, 'eyes-not-worn': 'worn' }, measures: {}, notes: {} };
     await keeper
       .post('/api/v1/inspections')
       .send(inspection(gearId, { answers: worn, grade: 'A' }))
@@ -120,7 +120,7 @@ describe('an inspection', () => {
     expect(now.fresh.outOfDate).toEqual([`${used.tag}: was in-use, is quarantined.`]);
     expect(now.fresh.report.verdict).toBe('stop');
     const care = await careOf(used.gearId);
-    expect(care.defects[0]).toMatchObject({ failed: true, words: 'Cuts in the edge or the face: fails (a finger wide)' });
+    expect(care.defects[0]).toMatchObject({ failed: true, words: 'Edge and face without cuts: fails (a finger wide)' });
     expect(care.states[0]).toMatchObject({ from: 'in-use', to: 'quarantined', by: 'Tomas Aldbrook' });
     expect((await server.http.get('/api/v1/defects')).body.items.some(({ tag }: { tag: string }) => tag === used.tag)).toBe(true);
     const back = inspection(used.gearId, { kind: 'after-repair', returnsToUse: true, note: 'Another strap under the same tag' });

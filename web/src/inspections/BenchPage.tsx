@@ -25,6 +25,10 @@ export function BenchPage() {
   const { pieces, team, error, refetch } = useRegister();
   const { sheets, error: sheetError } = useSheets();
   const person = usePerson();
+  useEffect(() => {
+    // The summary must open without a signal: its page is fetched while there is one. Where that fails, opening it says so.
+    import('./BenchSummary.tsx').catch(() => undefined);
+  }, []);
   if (round === null) return <NoRound title="This round is not on this device" words="It was put away, or begun on another one." />;
   // Without a signal, what was read before is enough to go on with.
   if (!round || !drafts || !pieces || !sheets || !team || !person)

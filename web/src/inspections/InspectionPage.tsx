@@ -69,10 +69,10 @@ function Record({ view }: { readonly view: InspectionView }) {
             {sheet.points.map(({ id, look }) => (
               <tr key={id} className="border-b border-rule align-top">
                 <td className="py-1 pr-3">{look}</td>
-                <td className={`pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
+                <td className={`py-1 pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
                   {answers.points[id] ? answerWords[answers.points[id]] : 'not answered'}
                 </td>
-                <td className="text-quiet">{answers.notes[id]}</td>
+                <td className="py-1 text-quiet">{answers.notes[id]}</td>
               </tr>
             ))}
             {sheet.measures.map(({ id, label, quantity }) => {
@@ -80,7 +80,7 @@ function Record({ view }: { readonly view: InspectionView }) {
               return (
                 <tr key={id} className="border-b border-rule align-top">
                   <td className="py-1 pr-3">{label}</td>
-                  <td className="pr-3 font-mono whitespace-nowrap">{taken ? measuredWords(quantity, taken.value) : 'not measured'}</td>
+                  <td className="py-1 pr-3 font-mono whitespace-nowrap">{taken ? measuredWords(quantity, taken.value) : 'not measured'}</td>
                   <td />
                 </tr>
               );

@@ -45,6 +45,7 @@ export function SheetsPage() {
         </label>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
+      {!view && !error && <p className="py-6">Loading…</p>}
       {view && <SheetEditor key={kind} kind={kind} newest={view} />}
     </div>
   );
@@ -66,7 +67,7 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
     setView(saved);
     reset(typedSheet(saved.sheet as InspectionSheet));
   };
-  const moved = newest.version !== view.version;
+  const moved = newest.version > view.version;
   useEffect(() => {
     // What is not being changed here follows what others save.
     if (moved && !formState.isDirty) takeNewest(newest);

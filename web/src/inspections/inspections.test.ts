@@ -14,7 +14,7 @@ describe('a sheet in its form', () => {
     const typed = typedSheet(standardSheets['tree-strap']);
     expect(sheetOf({ ...typed, everyMonths: 'often' }, standardSheets['tree-strap'])).toMatchObject({ ok: false });
     expect(
-      sheetOf({ ...typed, points: [...typed.points, { id: '', look: 'Eyes worn', immediate: false }] }, standardSheets['tree-strap']),
+      sheetOf({ ...typed, points: [...typed.points, { id: '', look: 'Eyes not worn', immediate: false }] }, standardSheets['tree-strap']),
     ).toMatchObject({
       ok: false,
       message: expect.stringContaining('stands twice'),
@@ -83,17 +83,17 @@ describe('a draft at the bench', () => {
     expect(outcome({}).open).toEqual([]);
   });
   it('asks for a reason where the person is milder than the findings, and lets nobody pass a failing point', () => {
-    const worn = { points: { ...ok, 'rust-pitting': 'worn' as const }, grade: 'A' as const };
+    const worn = { points: { ...ok, 'no-rust-pitting': 'worn' as const }, grade: 'A' as const };
     expect(outcome(worn).open[0]).toContain('say why');
     expect(outcome({ ...worn, note: 'surface only' }).open).toEqual([]);
-    expect(outcome({ points: { ...ok, cracks: 'fails' }, grade: 'A' }).grade).toBe('D');
+    expect(outcome({ points: { ...ok, 'no-cracks': 'fails' }, grade: 'A' }).grade).toBe('D');
   });
   it('comes due by the sheet, for a worn piece in half the time', () => {
     expect(proposedDue('2026-01-31', sheet, 'A')).toBe('2027-01-31');
     expect(proposedDue('2026-08-31', sheet, 'C')).toBe('2027-02-28');
   });
   it('sends a failing one without a due day, and a check before use without a grade', () => {
-    const failing = { ...draft, points: { ...ok, cracks: 'fails' as const } };
+    const failing = { ...draft, points: { ...ok, 'no-cracks': 'fails' as const } };
     expect(asked(failing)).toMatchObject({ grade: 'D' });
     expect(asked(failing)).not.toHaveProperty('nextDue');
     const check = { ...draft, kind: 'before-use' as const };
@@ -106,9 +106,14 @@ describe('a draft at the bench', () => {
   });
   it('goes by the sheet on the bench: what an earlier version asked is not sent', () => {
     const request = asked(
-      { ...draft, points: { ...ok, 'no-longer-asked': 'fails' }, notes: { 'no-longer-asked': 'x', cracks: ' fine ' } },
+      { ...draft, points: { ...ok, 'no-longer-asked': 'fails' }, notes: { 'no-longer-asked': 'x', 'no-cracks': ' fine ' } },
       'earlier',
     );
-    expect(request).toMatchObject({ sheetVersion: 3, corrects: 'earlier', grade: 'A', answers: { points: ok, notes: { cracks: 'fine' } } });
+    expect(request).toMatchObject({
+      sheetVersion: 3,
+      corrects: 'earlier',
+      grade: 'A',
+      answers: { points: ok, notes: { 'no-cracks': 'fine' } },
+    });
   });
 });

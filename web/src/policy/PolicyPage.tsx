@@ -13,7 +13,7 @@ import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { PolicyRow } from './PolicyRow.tsx';
 import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
-import { groupWords, leafWords } from './policy-words.ts';
+import { changeWords, groupWords, leafWords } from './policy-words.ts';
 import { SeverityRows } from './SeverityRows.tsx';
 
 /** The team's tables and schools: what is in force, how it differs from the careful reading, and what a change would do. */
@@ -24,6 +24,7 @@ export function PolicyPage() {
     <div className="mx-auto w-full max-w-[1180px] px-3 pb-28 pt-4 sm:px-5">
       <TeamTabs title="Settings" />
       <ProblemNote error={error} retry={refetch} />
+      {!history && !error && <p className="py-6">Loading…</p>}
       {history && <Editor history={history} />}
     </div>
   );
@@ -41,11 +42,13 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
     setUnread(new Set());
     setFilling((count) => count + 1);
   };
-  const moved = history.contentHash !== base.contentHash;
-  const takeTheirs = () => {
-    setBase(history);
-    begin(policyOf(history.content));
+  // Versions are only ever added: more of them than at the beginning means that somebody saved.
+  const moved = history.versions.length > base.versions.length;
+  const taken = (newest: PolicyHistory) => {
+    setBase(newest);
+    begin(policyOf(newest.content));
   };
+  const takeTheirs = () => taken(history);
   const changes = policyDifferences(inForce, draft);
   useEffect(() => {
     // What is not being changed here follows what others put in force.
@@ -73,7 +76,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
           <ul className="list-disc pl-5">
             {policyDifferences(inForce, policyOf(history.content)).map(({ path, from, to }) => (
               <li key={path}>
-                {path}: <span className="line-through">{String(from)}</span> → {String(to)}
+                {changeWords(path)}: <span className="line-through">{String(from)}</span> → {String(to)}
               </li>
             ))}
           </ul>
@@ -112,7 +115,14 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
       {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
       <Versions history={history} />
       {editable && (changes.length > 0 || unread.size > 0) && (
-        <SaveBar draft={draft} changes={changes.length} unread={unread.size} baseHash={base.contentHash} discard={() => begin(inForce)} />
+        <SaveBar
+          draft={draft}
+          changes={changes.length}
+          unread={unread.size}
+          baseHash={base.contentHash}
+          discard={() => begin(inForce)}
+          saved={taken}
+        />
       )}
     </>
   );
@@ -142,10 +152,11 @@ interface SaveBarProps {
   readonly unread: number;
   readonly baseHash: string;
   readonly discard: () => void;
+  readonly saved: (newest: PolicyHistory) => void;
 }
 
 /** What the change would do to plans, asked before it is made. */
-function SaveBar({ draft, changes, unread, baseHash, discard }: SaveBarProps) {
+function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarProps) {
   const [preview, previewed] = usePreviewPolicyMutation();
   const [save, saving] = useSavePolicyMutation();
   const [reason, setReason] = useState('');
@@ -199,7 +210,10 @@ function SaveBar({ draft, changes, unread, baseHash, discard }: SaveBarProps) {
                 type="button"
                 className="action-main"
                 disabled={saving.isLoading || unread > 0 || reason.trim().length < 3}
-                onClick={() => save({ policySave: { baseHash, content: draft as never, reason: reason.trim() } })}
+                onClick={async () => {
+                  const answer = await save({ policySave: { baseHash, content: draft as never, reason: reason.trim() } });
+                  if (answer.data) saved(answer.data as PolicyHistory);
+                }}
               >
                 Put in force
               </button>

@@ -1,7 +1,7 @@
 import { policyDifferences, policyPresets, readPolicy, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { policyLeaves, readLeaf, typedLeaf, withLeaf } from './policy-leaves.ts';
-import { groupWords, leafWords } from './policy-words.ts';
+import { changeWords, groupWords, leafWords } from './policy-words.ts';
 
 describe('the leaves of a policy', () => {
   it.each(policyPresets)('of “$name” can each be typed back without changing anything that is judged', (preset) => {
@@ -50,5 +50,10 @@ describe('the leaves of a policy', () => {
     ['wetPolyamide', 'value', ''],
   ])('are named: %s is “%s” in %s', (path, label, unit) => {
     expect(leafWords(path)).toEqual({ label, unit });
+  });
+
+  it('are named by group and row where they differ', () => {
+    expect(changeWords('designFactors.stretch.value')).toBe('Design factors, stretch');
+    expect(changeWords('wetPolyamide.value')).toBe('Wet polyamide');
   });
 });

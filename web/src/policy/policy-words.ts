@@ -61,3 +61,10 @@ export function leafWords(path: string): { readonly label: string; readonly unit
   );
   return { label: words.join(', ') || 'value', unit };
 }
+
+/** A difference by its path, as the page names it: group, then row. */
+export function changeWords(path: string): string {
+  const leaf = path.replace(/\.value$/, '');
+  const group = groupWords[leaf.split('.')[0] ?? '']?.title ?? leaf;
+  return leaf.includes('.') ? `${group}, ${leafWords(leaf).label}` : group;
+}

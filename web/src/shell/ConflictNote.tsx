@@ -13,7 +13,7 @@ interface ConflictNoteProps {
 export function ConflictNote({ what, children, takeTheirs, keepMine }: ConflictNoteProps) {
   return (
     <div role="alert" className="my-3 border-l-4 border-signal bg-amber-wash px-4 py-3">
-      <p className="font-semibold">Somebody saved {what} while you worked on it. Nothing of yours is lost.</p>
+      <p className="font-semibold">Somebody saved {what} while you worked. Nothing of yours is lost.</p>
       {children}
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="action" onClick={takeTheirs}>

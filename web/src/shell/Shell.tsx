@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { PageBoundary } from './PageBoundary.tsx';
 import { useNarrow } from './use-media.ts';
 
 /** In the order of the work. */
@@ -47,6 +48,7 @@ export function Shell() {
   const { data: team } = useGetTeamQuery();
   const { theme } = useAppSelector((state) => state.settings);
   const narrow = useNarrow();
+  const { pathname } = useLocation();
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
   }, [theme]);
@@ -78,7 +80,9 @@ export function Shell() {
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
       <main id="main" className="flex min-h-0 flex-1 flex-col max-[820px]:pb-14">
-        <Outlet />
+        <PageBoundary address={pathname}>
+          <Outlet />
+        </PageBoundary>
       </main>
       {narrow && <Places narrow />}
     </div>

@@ -17,8 +17,9 @@ const LOOKS = {
 } as const;
 
 /** Entries of the hook-up book: what is refused stands first. */
-export function HookUpList({ entries, photos = true }: { readonly entries: readonly HookUpView[]; readonly photos?: boolean }) {
+export function HookUpList({ entries, photos = true }: { readonly entries: readonly HookUpView[] | undefined; readonly photos?: boolean }) {
   const { figure } = useFigures();
+  if (!entries) return <p className="text-quiet">Loading…</p>;
   if (entries.length === 0) return <p className="text-quiet">Nothing is written of this model yet.</p>;
   return (
     <ul>

@@ -24,9 +24,9 @@ export function VehiclesPage() {
   const may = useMay();
   const [adding, setAdding] = useState(false);
   const vehicles = (data?.items ?? []) as readonly VehicleDetail[];
-  const entries = (book?.items ?? []) as readonly HookUpView[];
+  const entries = book?.items as readonly HookUpView[] | undefined;
   const shown = vehicleId ? vehicles.filter((vehicle) => vehicle.vehicleId === vehicleId) : vehicles;
-  const others = [...new Set(entries.map(({ model }) => model))].filter(
+  const others = [...new Set((entries ?? []).map(({ model }) => model))].filter(
     (model) => !vehicles.some((vehicle) => sameModel(vehicle.model, model)),
   );
   return (
@@ -44,8 +44,8 @@ export function VehiclesPage() {
         <VehicleSheet
           key={vehicle.vehicleId}
           vehicle={vehicle}
-          pieces={pieces ?? []}
-          entries={entries.filter(({ model }) => sameModel(model, vehicle.model))}
+          pieces={pieces}
+          entries={entries?.filter(({ model }) => sameModel(model, vehicle.model))}
         />
       ))}
       {vehicleId && (
@@ -64,7 +64,7 @@ export function VehiclesPage() {
           {others.map((model) => (
             <div key={model} className="pt-3">
               <h3 className="text-lg">{model}</h3>
-              <HookUpList entries={entries.filter((entry) => entry.model === model)} />
+              <HookUpList entries={entries?.filter((entry) => entry.model === model)} />
             </div>
           ))}
           {may('hook-up.write') && <HookUpForm />}
@@ -78,15 +78,16 @@ const sameModel = (a: string, b: string): boolean => a.trim().toLowerCase() === 
 
 interface VehicleSheetProps {
   readonly vehicle: VehicleDetail;
-  readonly pieces: readonly RegisterPiece[];
-  readonly entries: readonly HookUpView[];
+  /** Not there until they are read: then nothing is said of them. */
+  readonly pieces: readonly RegisterPiece[] | undefined;
+  readonly entries: readonly HookUpView[] | undefined;
 }
 
 function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
   const may = useMay();
   const { figure } = useFigures();
   const [doing, setDoing] = useState<'edit' | 'hook-up'>();
-  const on = pieces.filter(({ gear }) => gear.vehicleId === vehicle.vehicleId && gear.state !== 'retired');
+  const on = pieces?.filter(({ gear }) => gear.vehicleId === vehicle.vehicleId && gear.state !== 'retired');
   return (
     <section className="border-b-2 border-ink py-4" aria-label={vehicle.name}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -118,13 +119,13 @@ function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
       <div className="grid gap-x-12 gap-y-3 pt-2 lg:grid-cols-2">
         <div>
           <h3 className="text-lg">On it</h3>
-          {on.length === 0 && (
+          {on?.length === 0 && (
             <p className="text-quiet">
               No winch, line or recovery point is noted on it. Add them to the register and say which vehicle they are on.
             </p>
           )}
           <ul>
-            {on.map(({ gear, limit }) => (
+            {on?.map(({ gear, limit }) => (
               <li key={gear.gearId} className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
                 <Link to={`/gear/${gear.gearId}`} aria-label={`${gear.tag} ${gear.name}`}>
                   <Tag code={gear.tag} />
