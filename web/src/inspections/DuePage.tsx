@@ -109,7 +109,7 @@ function Group({ title, entries, urgent }: { readonly title: string; readonly en
             <span>{piece.gear.name}</span>
             <span className="text-quiet">{[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}</span>
             <span className={urgent ? 'font-semibold text-rust' : ''}>
-              {due.on} <span className="font-normal text-quiet">{due.why}</span>
+              {due.on} <span className={due.on ? 'font-normal text-quiet' : ''}>{due.why}</span>
             </span>
             <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
               Inspect

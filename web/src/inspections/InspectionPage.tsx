@@ -1,12 +1,13 @@
 import { type InspectionView, isUseCheck } from '@wainrope/contract';
-import type { InspectionAnswers, InspectionSheet } from '@wainrope/core';
+import { type InspectionAnswers, type InspectionSheet, measuredShare, newValueOf, type SheetMeasure } from '@wainrope/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
-import { useGetInspectionQuery } from '../api/wainrope-api.ts';
+import { useGetGearQuery, useGetInspectionQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { answerWords, kindWords } from './inspection-words.ts';
+import { limitWords, shareWords, valueWords } from './measure-words.ts';
 
 /** One inspection as it was made, with the sheet it was made by. */
 export function InspectionPage() {
@@ -23,6 +24,8 @@ export function InspectionPage() {
 
 function Record({ view }: { readonly view: InspectionView }) {
   const may = useMay();
+  const { data: gear } = useGetGearQuery({ gearId: view.gearId });
+  const attributes = (gear?.attributes ?? {}) as { readonly [key: string]: unknown };
   const sheet = view.sheet as InspectionSheet | undefined;
   const answers = view.answers as InspectionAnswers | undefined;
   return (
@@ -75,16 +78,9 @@ function Record({ view }: { readonly view: InspectionView }) {
                 <td className="py-1 text-quiet">{answers.notes[id]}</td>
               </tr>
             ))}
-            {sheet.measures.map(({ id, label, quantity }) => {
-              const taken = answers.measures[id];
-              return (
-                <tr key={id} className="border-b border-rule align-top">
-                  <td className="py-1 pr-3">{label}</td>
-                  <td className="py-1 pr-3 font-mono whitespace-nowrap">{taken ? measuredWords(quantity, taken.value) : 'not measured'}</td>
-                  <td />
-                </tr>
-              );
-            })}
+            {sheet.measures.map((measure) => (
+              <MeasureLine key={measure.id} measure={measure} answers={answers} attributes={attributes} />
+            ))}
           </tbody>
         </table>
       )}
@@ -108,10 +104,25 @@ function Record({ view }: { readonly view: InspectionView }) {
   );
 }
 
-function measuredWords(quantity: InspectionSheet['measures'][number]['quantity'], value: number): string {
-  const rounded = (factor: number) => String(Math.round(value * factor * 100) / 100);
-  if (quantity === 'length') return `${rounded(1)} m`;
-  if (quantity === 'small-length') return `${rounded(1000)} mm`;
-  if (quantity === 'share') return `${rounded(100)} %`;
-  return quantity === 'angle-deg' ? `${rounded(1)}°` : rounded(1);
+interface MeasureLineProps {
+  readonly measure: SheetMeasure;
+  readonly answers: InspectionAnswers;
+  readonly attributes: { readonly [key: string]: unknown };
+}
+
+/** A value that was measured, with what it was when new and what is allowed. */
+function MeasureLine({ measure, answers, attributes }: MeasureLineProps) {
+  const taken = answers.measures[measure.id];
+  const whenNew = newValueOf(measure, attributes, answers);
+  const share = taken && measuredShare(measure, taken.value, whenNew);
+  return (
+    <tr className="border-b border-rule align-top">
+      <td className="py-1 pr-3">{measure.label}</td>
+      <td className="py-1 pr-3 font-mono whitespace-nowrap">{taken ? valueWords(measure.quantity, taken.value) : 'not measured'}</td>
+      <td className={`py-1 ${share?.over ? 'text-rust' : 'text-quiet'}`}>
+        {limitWords(measure, whenNew)}
+        {share && `; ${shareWords(measure, share)}`}
+      </td>
+    </tr>
+  );
 }

@@ -3,6 +3,7 @@ import { gearClassNames, standardSheets } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import type { BenchDraft } from './bench-store.ts';
 import { draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
+import { limitWords, shareWords, valueWords } from './measure-words.ts';
 import { readMeasure } from './read-measure.ts';
 import { sheetOf, typedSheet } from './typed-sheet.ts';
 
@@ -44,6 +45,18 @@ describe('a measured value as typed', () => {
     expect(read.kind === 'fault' && read.message).toContain(typed);
   });
   it('may be left empty', () => expect(readMeasure('length', ' ', '.')).toEqual({ kind: 'empty' }));
+});
+
+describe('a measure in words', () => {
+  const [bow] = standardSheets['steel-shackle'].measures;
+  if (!bow) throw new Error('no measure');
+  it('does not round wear away', () => {
+    expect(valueWords('small-length', 0.02472)).toBe('24.72 mm');
+    expect(limitWords(bow, 0.0254)).toBe('new 25.4 mm; may lose 10 %, that is down to 22.86 mm');
+    expect(limitWords(bow, undefined)).toBe('may lose 10 %');
+    expect(shareWords(bow, { change: 0.027, used: 0.27, over: false })).toBe('lost 2.7 %: 27 % of what is allowed.');
+    expect(shareWords(bow, { change: 0.2, used: 2, over: true })).toBe('lost 20 %: over the limit, out of use.');
+  });
 });
 
 describe('a draft at the bench', () => {
