@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
 import { policyCodec, policyPresets, readPolicy, rigFileCodec, rules } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
+import { bundleCodec } from '../server/src/bundle/bundle-tables.ts';
 
 const docs = (name: string) => readFileSync(resolve(import.meta.dirname, '../docs', name), 'utf8');
 
@@ -22,6 +23,9 @@ describe('documents made from the code are as the code is (else: npm run generat
       const read = readPolicy(JSON.parse(docs(`../demo/policies/${preset.id}.json`)));
       expect(read).toEqual({ ok: true, value: preset });
     }
+  });
+  it('the schema of whole teams', () => {
+    expect(JSON.parse(docs('formats/wainrope.team.schema.json'))).toMatchObject(JSON.parse(JSON.stringify(bundleCodec.schema)));
   });
   it('the schema of the register', () => {
     expect(Object.keys(JSON.parse(docs('formats/register.schema.json')).properties)).toEqual(exportColumns.map(({ key }) => key));

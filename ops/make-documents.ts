@@ -4,6 +4,8 @@ import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
 import { gearClasses, gearClassNames, policyCodec, policyPresets, rigFileCodec, rules } from '@wainrope/core';
 
+import { bundleCodec } from '../server/src/bundle/bundle-tables.ts';
+
 const docs = resolve(import.meta.dirname, '../docs');
 mkdirSync(resolve(docs, 'formats'), { recursive: true });
 
@@ -39,6 +41,11 @@ writeFileSync(
 const policies = resolve(docs, '../demo/policies');
 mkdirSync(policies, { recursive: true });
 for (const policy of policyPresets) writeFileSync(resolve(policies, `${policy.id}.json`), `${JSON.stringify(policy, null, 1)}\n`);
+
+writeFileSync(
+  resolve(docs, 'formats/wainrope.team.schema.json'),
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.team, version 1', ...bundleCodec.schema }, null, 1)}\n`,
+);
 
 const columns = Object.fromEntries(
   exportColumns.map(({ key, label, attribute }) => [

@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 
 export {
+  BundleAccept,
   DemoSignIn,
   InvitationAccept,
   InvitationLink,

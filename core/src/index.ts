@@ -2,8 +2,9 @@
 
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
-export { type Fault, type JsonSchema, type ReadResult, read } from './codec/codec.ts';
-export { isDay } from './codec/scalars.ts';
+export { type Codec, type Fault, type JsonSchema, type ReadResult, read, type TypeOf } from './codec/codec.ts';
+export { choice, day, flag, isDay, numeric, text } from './codec/scalars.ts';
+export { list, optional, record } from './codec/structures.ts';
 export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts';
 export { type Effort, type EffortOutcome, estimatePull, type MethodId, type StuckVehicle } from './effort/estimate-pull.ts';
 export { type PlannedPull, planPull } from './effort/plan-pull.ts';

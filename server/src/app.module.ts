@@ -10,6 +10,9 @@ import { AuditRepository } from './audit/audit.repository.ts';
 import { AuditTrail } from './audit/audit-trail.ts';
 import { BoardController } from './board/board.controller.ts';
 import { BoardService } from './board/board.service.ts';
+import { BundleController } from './bundle/bundle.controller.ts';
+import { BundleRepository } from './bundle/bundle.repository.ts';
+import { BundleService } from './bundle/bundle.service.ts';
 import { CalendarController } from './calendar/calendar.controller.ts';
 import { CalendarRepository } from './calendar/calendar.repository.ts';
 import { CalendarService } from './calendar/calendar.service.ts';
@@ -67,6 +70,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     KitController,
     OutingController,
     BoardController,
+    BundleController,
     CalendarController,
     InspectionController,
     DefectController,
@@ -102,6 +106,8 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     OutingRepository,
     OutingService,
     BoardService,
+    BundleRepository,
+    BundleService,
     CalendarRepository,
     CalendarService,
     PlanRepository,

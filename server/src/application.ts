@@ -4,6 +4,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { AccessService } from './access/access.service.ts';
 import { sameOriginOnly } from './access/same-origin.ts';
 import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
@@ -61,6 +62,14 @@ function neverKept(_request: Request, response: Response, next: NextFunction): v
   next();
 }
 
+/** A whole team’s file is taken only by a server that has no team yet; any other reads no more than usual. */
+function wholeTeams(access: AccessService) {
+  const large = express.json({ limit: '100mb' });
+  return (request: Request, response: Response, next: NextFunction) => {
+    access.view(undefined).then(({ needsSetUp }) => (needsSetUp ? large(request, response, next) : next()), next);
+  };
+}
+
 /** Whose word counts about the caller's address: only that of the proxies named, none by default. */
 function trustProxy(app: NestExpressApplication): void {
   const proxies = process.env.WAINROPE_TRUST_PROXY;
@@ -90,6 +99,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
     request.path.startsWith('/health/') ? next() : handler(request, response, next),
   );
   app.use('/api/v1/gear/import', express.json({ limit: '9mb' }));
+  app.use('/api/v1/invitations/bundle', wholeTeams(app.get(AccessService)));
   app.use('/api/v1/photos', express.json({ limit: '3mb' }));
   app.use('/api/v1', express.json({ limit: '1mb' }));
   for (const handler of webFiles(webFolder)) app.use(handler);

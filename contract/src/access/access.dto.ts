@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsIn, IsOptional, IsString, IsUUID, Length, Matches, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsObject, IsOptional, IsString, IsUUID, Length, Matches, ValidateNested } from 'class-validator';
 import { type PersonRole, personRoles } from './capabilities.ts';
 
 const LOGIN = /^[a-z0-9][a-z0-9._-]{1,38}[a-z0-9]$/i;
@@ -71,6 +71,18 @@ export class InvitationAccept {
   /** For founding a team. */
   @IsOptional() @IsString() @Length(1, 80, { message: 'The team’s name must have 1 to 80 characters.' }) teamName?: string;
   @IsOptional() @IsString() @Length(1, 80, { message: 'Your name must have 1 to 80 characters.' }) personName?: string;
+}
+
+/** Brings a whole team into a server that has none yet, and opens the account of one of its coordinators. */
+export class BundleAccept {
+  @IsString() @Length(20, 100) token!: string;
+  @IsString()
+  @Matches(LOGIN, { message: 'The sign-in name must have 3 to 40 letters, digits, dots, dashes or underscores.' })
+  login!: string;
+  @IsString() @Length(PASSWORD_MIN, PASSWORD_MAX, passwordWords) password!: string;
+  @IsUUID(undefined, { message: 'Choose who of the team you are.' }) personId!: string;
+  /** The file as it was taken out. */
+  @IsObject({ message: 'Choose the file of the team.' }) bundle!: object;
 }
 
 /** A one-time link to copy; it is shown once and kept only as a hash. */

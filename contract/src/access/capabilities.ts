@@ -28,7 +28,6 @@ export const capabilities = {
   'policy.write': COORDINATOR,
   'people.write': COORDINATOR,
   'bundle.read': COORDINATOR,
-  'bundle.write': COORDINATOR,
 } as const satisfies { readonly [capability: string]: readonly PersonRole[] };
 export type Capability = keyof typeof capabilities;
 

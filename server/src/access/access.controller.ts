@@ -1,6 +1,15 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse } from '@nestjs/swagger';
-import { DemoSignIn, InvitationAccept, InvitationLook, InvitationView, PasswordChange, SessionView, SignIn } from '@wainrope/contract';
+import {
+  BundleAccept,
+  DemoSignIn,
+  InvitationAccept,
+  InvitationLook,
+  InvitationView,
+  PasswordChange,
+  SessionView,
+  SignIn,
+} from '@wainrope/contract';
 import type { Request } from 'express';
 import { Needs, Open } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
@@ -71,6 +80,13 @@ export class AccessController {
   @ApiCreatedResponse({ type: SessionView })
   async acceptInvitation(@Req() request: Request, @Body() input: InvitationAccept): Promise<SessionView> {
     return this.begin(request, await this.service.accept(input));
+  }
+
+  @Post('invitations/bundle')
+  @Open()
+  @ApiCreatedResponse({ type: SessionView })
+  async acceptBundle(@Req() request: Request, @Body() input: BundleAccept): Promise<SessionView> {
+    return this.begin(request, await this.service.acceptBundle(input));
   }
 
   /** A fresh session: the name that was in the cookie before is worth nothing. */

@@ -1,8 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { InvitationAccept, InvitationView, PasswordChange, SessionPerson, SessionView, SignIn } from '@wainrope/contract';
+import type {
+  BundleAccept,
+  InvitationAccept,
+  InvitationView,
+  PasswordChange,
+  SessionPerson,
+  SessionView,
+  SignIn,
+} from '@wainrope/contract';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
+import { BundleService } from '../bundle/bundle.service.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { type FieldFault, invalid, ProblemException } from '../http/problem.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -36,6 +45,7 @@ export class AccessService {
     private readonly teams: TeamRepository,
     private readonly founding: TeamService,
     private readonly audit: AuditTrail,
+    private readonly bundles: BundleService,
   ) {}
 
   /** Who is signed in, and what the sign-in page offers where nobody is. */
@@ -226,6 +236,27 @@ export class AccessService {
     ];
     if (!teamName || !personName || faults.length > 0) throw invalid(faults);
     return this.founding.found({ name: teamName, decimalMark: '.', people: [{ name: personName, role: 'coordinator' }] });
+  }
+
+  /** Brings a whole team into an empty server. The team’s records stay exactly as they were: an account is no part of them. */
+  async acceptBundle({ token, login, password, personId, bundle: file }: BundleAccept): Promise<SignedIn> {
+    const hash = tokenHash(token);
+    const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
+    if (!row || row.team_id !== null) throw noInvitation();
+    const bundle = this.bundles.read(file);
+    const passwordHash = await hashPassword(password);
+    const teamId = (bundle.team as { readonly team_id: string }).team_id;
+    return this.database.inTeam(teamId, async (trx) => {
+      if (!(await this.repository.openInvitation(trx, hash))) throw noInvitation();
+      await this.bundles.bring(trx, bundle);
+      const person = await this.teams.person(trx, personId);
+      if (person?.role !== 'coordinator' || person.left_on !== null)
+        throw invalid([{ path: 'personId', message: 'Choose one of the team’s coordinators: the others are invited by them.' }]);
+      const input = { token, login, password };
+      const accountId = await this.openAccount(trx, { input, membership: { teamId, personId }, passwordHash });
+      await this.repository.useInvitation(trx, hash);
+      return { accountId, teamId };
+    });
   }
 
   /** The person’s account with its new password; made where there is none yet. */

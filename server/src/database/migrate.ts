@@ -5,6 +5,7 @@ import * as people from './migrations/0002-people.ts';
 import * as inspections from './migrations/0003-inspections.ts';
 import * as kitsAndOutings from './migrations/0004-kits-and-outings.ts';
 import * as vehicles from './migrations/0005-vehicles.ts';
+import * as moments from './migrations/0006-moments.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 const migrations = {
@@ -13,6 +14,7 @@ const migrations = {
   '0003-inspections': inspections,
   '0004-kits-and-outings': kitsAndOutings,
   '0005-vehicles': vehicles,
+  '0006-moments': moments,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -1,6 +1,7 @@
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Kysely, PostgresDialect, sql, type Transaction } from 'kysely';
 import pg from 'pg';
+import { Clock } from '../clock/clock.ts';
 import type { Database } from './schema.ts';
 
 /** Days as text, never as moments in some time zone. */
@@ -17,7 +18,7 @@ export class TeamDatabase implements OnApplicationShutdown {
 
   private readonly closing: (() => void)[] = [];
 
-  constructor() {
+  constructor(private readonly clock: Clock) {
     // One that breaks in the midst of a transaction fails its query; without a listener of its own it would end the process too.
     this.pool.on('connect', (client) => client.on('error', () => undefined));
     // An idle connection that the database closes is replaced on next use; without a listener it would end the process.
@@ -26,10 +27,20 @@ export class TeamDatabase implements OnApplicationShutdown {
 
   /** Runs `work` in one transaction that sees only `teamId`'s rows. */
   async inTeam<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    return this.db.transaction().execute(async (trx) => {
-      await sql`select set_config('wainrope.team_id', ${teamId}, true)`.execute(trx);
-      return work(trx);
-    });
+    return this.db.transaction().execute((trx) => this.named(trx, teamId, work));
+  }
+
+  /** The same, with every query seeing the same moment. */
+  async inTeamAtOneMoment<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    const transaction = this.db.transaction().setIsolationLevel('repeatable read');
+    return transaction.execute((trx) => this.named(trx, teamId, work));
+  }
+
+  private async named<T>(trx: TeamTransaction, teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    await sql`select set_config('wainrope.team_id', ${teamId}, true)`.execute(trx);
+    const told = this.clock.told();
+    if (told) await sql`select set_config('wainrope.now', ${told.toISOString()}, true)`.execute(trx);
+    return work(trx);
   }
 
   /** Tables outside every team, listed by name in the migrations: accounts, memberships, sessions, invitations, attempts, calendar links. */

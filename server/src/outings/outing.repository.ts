@@ -105,7 +105,7 @@ export class OutingRepository {
   async countBack(trx: TeamTransaction, outingId: string, by: string, gearIds: readonly string[]): Promise<void> {
     await trx
       .updateTable('outing_piece')
-      .set({ back_at: new Date(), back_by: by })
+      .set({ back_at: sql<Date>`wainrope_now()`, back_by: by })
       .where('outing_id', '=', outingId)
       .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
       .where('back_at', 'is', null)
@@ -115,7 +115,7 @@ export class OutingRepository {
   async close(trx: TeamTransaction, outingId: string, by: string, missingNote: string | null): Promise<void> {
     await trx
       .updateTable('outing')
-      .set({ closed_at: new Date(), closed_by: by, missing_note: missingNote })
+      .set({ closed_at: sql<Date>`wainrope_now()`, closed_by: by, missing_note: missingNote })
       .where('outing_id', '=', outingId)
       .execute();
     await trx.updateTable('outing_piece').set({ settled: true }).where('outing_id', '=', outingId).where('back_at', 'is', null).execute();

@@ -1,187 +1,166 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import type { GearView, InspectionCreate, OutingCreate, PersonRole } from '@wainrope/contract';
-import { addDays, addMonths, type GearClass, type InspectionSheet, type PointAnswer, standardSheets } from '@wainrope/core';
+import { type ExposureCreate, type GearView, type InspectionKind, may, type OutingCreate, type RegisterRow } from '@wainrope/contract';
+import { addDays, addMonths, standardSheets } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
-import { TeamDatabase } from '../database/team-database.ts';
 import { GearService } from '../gear/gear.service.ts';
 import { InspectionService } from '../inspections/inspection.service.ts';
 import { PieceCareService } from '../inspections/piece-care.service.ts';
 import { OutingService } from '../outings/outing.service.ts';
 import { PeopleService } from '../team/people.service.ts';
-import { TeamRepository } from '../team/team.repository.ts';
+import type { DemoRegister } from './demo-register.ts';
+import { daysBefore, HISTORY_MONTHS, pastInspection, pointsOf } from './past-inspections.ts';
 
-const YEARS_MONTHS = 36;
-/** Every so many pieces one has something worth a remark. */
-const WORN_EVERY = 4;
-
-interface History {
-  readonly app: INestApplicationContext;
-  readonly people: ReadonlyMap<string, Actor>;
-  readonly pieces: ReadonlyMap<string, GearView>;
-  readonly today: string;
+/** The demo's past in `demo/history.json`; days and months count back from the day of seeding. */
+export interface HistoryFile {
+  readonly practice: readonly { readonly who: string; readonly layout: string; readonly monthsAgo: number; readonly seenBy: string }[];
+  readonly outings: readonly {
+    readonly name: string;
+    readonly to: string;
+    readonly tags: readonly string[];
+    readonly by: string;
+    readonly daysAgo: number;
+    /** Counted back after so many days; without, it is out still. */
+    readonly days?: number;
+    readonly dueInDays?: number;
+  }[];
+  readonly care: readonly {
+    readonly tag: string;
+    readonly kind: ExposureCreate['kind'];
+    readonly daysAgo: number;
+    readonly note: string;
+  }[];
+  readonly checks: readonly {
+    readonly tag: string;
+    readonly by: string;
+    readonly daysAgo: number;
+    readonly kind: InspectionKind;
+    readonly fails?: string;
+    readonly returns?: boolean;
+    readonly note?: string;
+  }[];
 }
 
-/** Three years behind the demo: inspections with wear that grows, outings, exposure, practice; all through the services that people use. */
-export async function seedDemoHistory(app: INestApplicationContext, actor: Actor): Promise<void> {
-  const { items } = await app.get(GearService).page(actor, { limit: 1000 });
-  const history: History = {
-    app,
-    people: await peopleOf(app, actor.teamId),
-    pieces: new Map(items.map((piece) => [piece.tag, piece])),
-    today: app.get(Clock).today(),
-  };
-  for (const [index, piece] of items.entries()) await inspectPast(history, piece, index);
-  await seedPractice(history);
-  await seedOutings(history);
-  await seedCare(history);
-}
-
-async function peopleOf(app: INestApplicationContext, teamId: string): Promise<ReadonlyMap<string, Actor>> {
-  const rows = await app.get(TeamDatabase).inTeam(teamId, (trx) => app.get(TeamRepository).people(trx));
-  return new Map(
-    rows.map(({ person_id, name, role }) => [name.split(' ')[0] ?? name, { teamId, personId: person_id, name, role: role as PersonRole }]),
-  );
-}
-
-function person({ people }: History, name: string): Actor {
-  const found = people.get(name);
-  if (!found) throw new Error(`The demo has no person called ${name}`);
-  return found;
-}
-
-/** Yearly or half-yearly inspections up to the one that the register brings along. */
-async function inspectPast(history: History, piece: GearView, index: number): Promise<void> {
-  const last = piece.inspection?.on;
-  if (last === undefined || piece.overloadsSinceInspection > 0 || piece.state !== 'in-use') return;
-  const sheet = standardSheets[piece.kind];
-  const step = Math.max(sheet.everyMonths, 12);
-  const born = piece.firstUsedOn ?? addMonths(history.today, -YEARS_MONTHS);
-  const days = Array.from({ length: Math.floor(YEARS_MONTHS / step) }, (_, count) => (count + 1) * step).reverse();
-  for (const back of days) {
-    const on = addMonths(last, -back);
-    if (on <= born) continue;
-    const input = pastInspection(piece, sheet, { on, step, age: YEARS_MONTHS - back, index });
-    await history.app.get(InspectionService).add(person(history, index % 3 === 0 ? 'Isla' : 'Tomas'), input);
-  }
-}
-
-interface Moment {
+/** Something that was done on a day of the past. */
+export interface PastDeed {
   readonly on: string;
-  readonly step: number;
-  readonly age: number;
-  readonly index: number;
+  readonly does: () => Promise<unknown>;
 }
 
-function pastInspection(piece: GearView, sheet: InspectionSheet, { on, step, age, index }: Moment): InspectionCreate {
-  const worn = index % WORN_EVERY === 0 && age > YEARS_MONTHS / 3;
-  const soft = sheet.points.find(({ immediate }) => !immediate);
-  const points = Object.fromEntries(sheet.points.map(({ id }) => [id, (worn && id === soft?.id ? 'worn' : 'ok') as PointAnswer]));
-  const attributes = piece.attributes as { readonly [key: string]: unknown };
-  const measures = Object.fromEntries(
-    sheet.measures.flatMap(({ id, limit, newFrom }) => {
-      const whenNew = newFrom === undefined ? undefined : attributes[newFrom];
-      if (typeof whenNew !== 'number') return [];
-      const share = limit.value * 0.4 * (age / YEARS_MONTHS) * ((index % 5) / 4);
-      const value = limit.kind === 'loss' ? whenNew * (1 - share) : whenNew * (1 + share);
-      return [[id, { value: Math.round(value * 1e5) / 1e5 }]];
-    }),
-  );
-  return {
-    inspectionId: randomUUID(),
-    gearId: piece.gearId,
-    kind: 'calendar',
-    on,
-    sheetVersion: 0,
-    answers: { points, measures, notes: worn && soft ? { [soft.id]: 'a little, to be watched' } : {} },
-    grade: worn ? 'B' : 'A',
-    nextDue: addMonths(on, step),
-  };
+interface Past {
+  readonly app: INestApplicationContext;
+  readonly today: string;
+  readonly person: (name: string) => Actor;
+  readonly register: DemoRegister;
 }
 
-const PRACTISED: readonly (readonly [name: string, layout: string, months: number, seenBy: string])[] = [
-  ['Isla', 'Double line, self-recovery', 4, 'Tomas'],
-  ['Isla', 'Compound by winch', 14, 'Tomas'],
-  ['Isla', 'Redirect plus double', 9, 'Mirren'],
-  ['Tomas', 'Double line to another vehicle', 4, 'Isla'],
-  ['Tomas', 'Back-anchored vehicle', 16, 'Isla'],
-  ['Mirren', 'Single line to an anchor', 3, 'Isla'],
-  ['Mirren', 'Double line, self-recovery', 3, 'Isla'],
-  ['Mirren', 'Stretch-rope pull', 21, 'Tomas'],
-  ['Osric', 'Single line to an anchor', 28, 'Tomas'],
-];
-
-async function seedPractice(history: History): Promise<void> {
-  for (const [name, layout, months, seenBy] of PRACTISED) {
-    const input = { practiceId: randomUUID(), layout, on: addMonths(history.today, -months), seenBy: person(history, seenBy).personId };
-    await history.app.get(PeopleService).addPractice(person(history, 'Isla'), person(history, name).personId, input);
+/** Does what was done, in the order in which it was done, each at its own day, through the services that people use. */
+export async function liveThrough(app: INestApplicationContext, deeds: readonly PastDeed[]): Promise<void> {
+  const inOrder = [...deeds].sort((a, b) => a.on.localeCompare(b.on));
+  for (const [index, { on, does }] of inOrder.entries()) {
+    const minutes = 8 * 60 + (index % 540);
+    const at = new Date(`${on}T${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}:00Z`);
+    await app.get(Clock).during(at, does);
   }
 }
 
-/** What went out; all of it came back, but for what is out now. */
-const OUTINGS: readonly {
-  readonly name: string;
-  readonly to: string;
-  readonly tags: readonly string[];
-  readonly by: string;
-  readonly dueInDays?: number;
-}[] = [
-  { name: 'Night at the ford', to: 'Mirren', tags: ['SS-01', 'SS-02', 'TS-01'], by: 'Mirren' },
-  { name: 'Practice on the quarry track', to: 'Osric', tags: ['SH-01', 'SH-03', 'KR-01'], by: 'Osric' },
-  { name: 'Forest road, tree down', to: 'Tomas', tags: ['TS-03', 'SB-01'], by: 'Tomas' },
-  { name: 'Marking out the practice ground', to: 'Osric', tags: ['SH-05', 'SS-08'], by: 'Osric', dueInDays: -5 },
-];
+export function pastDeeds(past: Past, file: HistoryFile): readonly PastDeed[] {
+  return [
+    ...past.register.rows.flatMap((row, index) => inspectionDeeds(past, row, index)),
+    ...file.practice.map((entry) => practiceDeed(past, entry)),
+    ...file.outings.flatMap((entry) => outingDeeds(past, entry)),
+    ...file.care.map(({ tag, kind, daysAgo, note }) => {
+      const on = addDays(past.today, -daysAgo);
+      const does = async () => {
+        const { gearId } = await pieceOf(past, tag);
+        return past.app.get(PieceCareService).expose(past.person('Mirren'), gearId, { exposureId: randomUUID(), kind, on, note });
+      };
+      return { on, does };
+    }),
+    ...file.checks.map((entry) => checkDeed(past, entry)),
+  ];
+}
 
-async function seedOutings({ app, pieces, people, today }: History): Promise<void> {
-  const service = app.get(OutingService);
-  for (const { name, to, tags, by, dueInDays } of OUTINGS) {
-    const [holder, actor] = [people.get(to), people.get(by)];
-    const gearIds = tags.flatMap((tag) => pieces.get(tag)?.gearId ?? []);
-    if (!holder || !actor || gearIds.length === 0) continue;
+async function pieceOf({ app, person, register }: Past, tag: string): Promise<GearView> {
+  return app.get(GearService).get(person('Isla'), await register.idOf(tag));
+}
+
+/** The yearly inspections, the last one as the register says; one by somebody without the right to grade is taken over from the list. */
+function inspectionDeeds(past: Past, row: RegisterRow, index: number): readonly PastDeed[] {
+  const { inspection, tag } = row;
+  if (!inspection) return [];
+  const { everyMonths } = standardSheets[row.kind];
+  const began = addMonths(past.today, -HISTORY_MONTHS);
+  const born = row.firstUsedOn !== undefined && row.firstUsedOn > began ? row.firstUsedOn : began;
+  const earlier = daysBefore(inspection.on, everyMonths, born);
+  const byTurns = past.person(index % 3 === 0 ? 'Isla' : 'Tomas');
+  const add = async (actor: Actor, input: Parameters<typeof pastInspection>[1]) =>
+    past.app.get(InspectionService).add(actor, pastInspection(await pieceOf(past, tag), input));
+  const deeds = earlier.map(({ on, age }) => ({
+    on,
+    does: () => add(byTurns, { on, age, index, nextDue: addMonths(on, Math.max(everyMonths, 12)) }),
+  }));
+  const { on, grade, nextDue, by } = inspection;
+  const inspector = past.person(by?.split(' ')[0] ?? 'Isla');
+  if (!may(inspector.role, 'inspection.full') || nextDue === undefined) return [...deeds, { on, does: () => past.register.bring([tag]) }];
+  const note = grade === 'D' && row.note !== undefined ? { note: row.note } : {};
+  return [...deeds, { on, does: () => add(inspector, { on, age: HISTORY_MONTHS, index, nextDue, grade, ...note }) }];
+}
+
+function practiceDeed(past: Past, { who, layout, monthsAgo, seenBy }: HistoryFile['practice'][number]): PastDeed {
+  const on = addMonths(past.today, -monthsAgo);
+  const does = async () => {
+    const input = { practiceId: randomUUID(), layout, on, seenBy: past.person(seenBy).personId };
+    return past.app.get(PeopleService).addPractice(past.person('Isla'), past.person(who).personId, input);
+  };
+  return { on, does };
+}
+
+function outingDeeds(past: Past, { name, to, tags, by, daysAgo, days, dueInDays }: HistoryFile['outings'][number]): readonly PastDeed[] {
+  const service = past.app.get(OutingService);
+  const outingId = randomUUID();
+  const on = addDays(past.today, -daysAgo);
+  const ids = () => Promise.all(tags.map((tag) => past.register.idOf(tag)));
+  const goes = async () => {
     const input: OutingCreate = {
-      outingId: randomUUID(),
+      outingId,
       name,
       holderKind: 'person',
-      holderId: holder.personId,
-      gearIds,
-      ...(dueInDays !== undefined && { dueBackOn: addDays(today, dueInDays) }),
+      holderId: past.person(to).personId,
+      gearIds: await ids(),
+      ...(dueInDays !== undefined && { dueBackOn: addDays(past.today, dueInDays) }),
     };
-    await service.begin(actor, input);
-    if (dueInDays !== undefined) continue;
-    await service.countBack(actor, input.outingId, { gearIds });
-    await service.close(actor, input.outingId, {});
-  }
+    await service.begin(past.person(by), input);
+  };
+  const comesBack = async () => {
+    await service.countBack(past.person(by), outingId, { gearIds: await ids() });
+    await service.close(past.person(by), outingId, {});
+  };
+  return [{ on, does: goes }, ...(days === undefined ? [] : [{ on: addDays(on, days), does: comesBack }])];
 }
 
-/** Mud noted and washed off, and a piece that a member found cut. */
-async function seedCare({ app, pieces, people, today }: History): Promise<void> {
-  const [tomas, mirren] = [people.get('Tomas'), people.get('Mirren')];
-  if (!tomas || !mirren) return;
-  const care = app.get(PieceCareService);
-  const note = async (tag: string, kind: 'mud' | 'washed', days: number, words: string) => {
-    const piece = pieces.get(tag);
-    if (piece) await care.expose(mirren, piece.gearId, { exposureId: randomUUID(), kind, on: addDays(today, days), note: words });
+function checkDeed(past: Past, { tag, by, daysAgo, kind, fails, returns, note }: HistoryFile['checks'][number]): PastDeed {
+  const on = addDays(past.today, -daysAgo);
+  const does = async () => {
+    const piece = await pieceOf(past, tag);
+    const sheet = standardSheets[piece.kind];
+    const points = pointsOf(sheet, (id) => (id === fails ? 'fails' : 'ok'));
+    const full = kind === 'after-repair' && {
+      grade: 'A' as const,
+      nextDue: addMonths(on, sheet.everyMonths),
+      returnsToUse: returns === true,
+    };
+    return past.app.get(InspectionService).add(past.person(by), {
+      inspectionId: randomUUID(),
+      gearId: piece.gearId,
+      kind,
+      on,
+      sheetVersion: 0,
+      answers: { points, measures: {}, notes: {} },
+      ...(note !== undefined && { note }),
+      ...full,
+    });
   };
-  await note('TS-05', 'mud', -40, 'Bog below the quarry, up to the eyes');
-  await note('TS-05', 'washed', -39, 'Rinsed and hung up');
-  const cut = [...pieces.values()].find(
-    ({ kind, kitId, state }) => kind === ('repair-strap' satisfies GearClass) && kitId !== undefined && state === 'in-use',
-  );
-  if (!cut) return;
-  const { points } = standardSheets[cut.kind];
-  const answers = {
-    points: Object.fromEntries(points.map(({ id }, index) => [id, index === points.length - 1 ? 'fails' : 'ok'])),
-    measures: {},
-    notes: {},
-  };
-  await app.get(InspectionService).add(tomas, {
-    inspectionId: randomUUID(),
-    gearId: cut.gearId,
-    kind: 'after-use',
-    on: addDays(today, -12),
-    sheetVersion: 0,
-    answers,
-    note: 'The ratchet does not hold',
-  });
+  return { on, does };
 }

@@ -3,24 +3,27 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
 import type { HookUpCreate, KitCreate, VehicleCreate } from '@wainrope/contract';
-import { addDays, daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
+import { addDays, addMonths, daysBetween, isDay, type Rig, readRigFile } from '@wainrope/core';
 import { AccessRepository } from '../access/access.repository.ts';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearService } from '../gear/gear.service.ts';
-import { RegisterImportService } from '../gear/register-import.service.ts';
 import { KitService } from '../kits/kit.service.ts';
 import { PlanService } from '../plans/plan.service.ts';
+import { PeopleService } from '../team/people.service.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { TeamService } from '../team/team.service.ts';
 import { VehicleService } from '../vehicles/vehicle.service.ts';
-import { seedDemoHistory } from './demo-history.ts';
+import { type HistoryFile, liveThrough, type PastDeed, pastDeeds } from './demo-history.ts';
+import { DemoRegister } from './demo-register.ts';
+import { HISTORY_MONTHS } from './past-inspections.ts';
 
 interface DemoFile {
   readonly baseDate: string;
   readonly team: { readonly name: string; readonly decimalMark: '.' | ',' };
-  readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
+  /** People who came after the founding say how long ago. */
+  readonly people: readonly { readonly name: string; readonly role: Actor['role']; readonly joinedMonthsAgo?: number }[];
   readonly kits: readonly (Omit<KitCreate, 'kitId' | 'vehicleId'> & { readonly vehicle?: string })[];
   readonly vehicles: readonly Omit<VehicleCreate, 'vehicleId'>[];
   readonly hookUps: readonly Omit<HookUpCreate, 'entryId'>[];
@@ -32,14 +35,50 @@ export function shiftDays(text: string, days: number): string {
   return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) => (isDay(day) ? addDays(day, days) : day));
 }
 
-/** Loads the demo team from its open files through the same services that people use. */
+/** Loads the demo team from its open files through the same services that people use, and lives through its three years. */
 export async function seedDemoTeam(app: INestApplicationContext, folder: string): Promise<void> {
-  const demo = JSON.parse(await readFile(join(folder, 'team.json'), 'utf8')) as DemoFile;
-  const days = daysBetween(demo.baseDate, app.get(Clock).today());
-  const actor = await app
-    .get(TeamService)
-    .found({ ...demo.team, people: demo.people, demo: 'Everything here is invented: the team, its people, its gear and its country.' });
+  const text = (name: string) => readFile(join(folder, name), 'utf8');
+  const demo = JSON.parse(await text('team.json')) as DemoFile;
+  const today = app.get(Clock).today();
+  const began = addMonths(today, -HISTORY_MONTHS);
+  const csv = shiftDays(await text('register.csv'), daysBetween(demo.baseDate, today));
+  const actor = await app.get(Clock).during(new Date(`${began}T07:00:00Z`), () => found(app, demo));
+  const register = new DemoRegister(app, actor, csv);
+  const joining = demo.people.filter(({ joinedMonthsAgo }) => joinedMonthsAgo !== undefined);
+  const later = joining.map(({ name, role, joinedMonthsAgo = 0 }) => ({
+    teamId: actor.teamId,
+    personId: randomUUID(),
+    name,
+    role,
+    joinedMonthsAgo,
+  }));
+  const people = new Map([...(await peopleOf(app, actor.teamId)), ...later].map((known) => [known.name.split(' ')[0], known]));
+  const person = (name: string) => {
+    const known = people.get(name);
+    if (!known) throw new Error(`The demo has no person called ${name}`);
+    return known;
+  };
+  const deeds = [
+    ...later.map(({ joinedMonthsAgo, ...newcomer }) => ({
+      on: addMonths(today, -joinedMonthsAgo),
+      does: () => app.get(PeopleService).add(actor, newcomer),
+    })),
+    ...arrivals(register, began),
+    ...pastDeeds({ app, today, person, register }, JSON.parse(await text('history.json')) as HistoryFile),
+  ];
+  await liveThrough(app, deeds);
+  await register.bring(register.rows.map(({ tag }) => tag));
   await openDemoAccounts(app, actor.teamId);
+  const idOfName = await idsByName(app, actor);
+  for (const name of demo.plans) await addPlan(app, actor, await text(join('plans', name)), idOfName);
+}
+/** The team with whoever was there from the beginning, its vehicles, hook-up book and kits. */
+async function found(app: INestApplicationContext, demo: DemoFile): Promise<Actor> {
+  const actor = await app.get(TeamService).found({
+    ...demo.team,
+    people: demo.people.filter(({ joinedMonthsAgo }) => joinedMonthsAgo === undefined),
+    demo: 'Everything here is invented: the team, its people, its gear and its country.',
+  });
   for (const vehicle of demo.vehicles) await app.get(VehicleService).add(actor, { ...vehicle, vehicleId: randomUUID() });
   for (const entry of demo.hookUps) await app.get(VehicleService).write(actor, { ...entry, entryId: randomUUID() });
   const { vehicles } = await app.get(TeamService).view(actor);
@@ -47,10 +86,23 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
     const vehicleId = vehicles.find(({ name }) => name === vehicle)?.vehicleId;
     await app.get(KitService).add(actor, { ...kit, kitId: randomUUID(), ...(vehicleId && { vehicleId }) });
   }
-  await importRegister(app, actor, shiftDays(await readFile(join(folder, 'register.csv'), 'utf8'), days));
-  const idOfName = await idsByName(app, actor);
-  await seedDemoHistory(app, actor);
-  for (const file of demo.plans) await addPlan(app, actor, await readFile(join(folder, 'plans', file), 'utf8'), idOfName);
+  return actor;
+}
+
+async function peopleOf(app: INestApplicationContext, teamId: string): Promise<readonly Actor[]> {
+  const rows = await app.get(TeamDatabase).inTeam(teamId, (trx) => app.get(TeamRepository).people(trx));
+  return rows.map(({ person_id, name, role }) => ({ teamId, personId: person_id, name, role }));
+}
+
+/** Pieces come when they were bought or first used; what was there before the history comes with it. */
+function arrivals(register: DemoRegister, began: string): readonly PastDeed[] {
+  const tagsOfDay = new Map<string, string[]>();
+  for (const { tag, boughtOn, firstUsedOn, madeOn } of register.rows) {
+    const came = boughtOn ?? firstUsedOn ?? madeOn ?? began;
+    const on = came > began ? came : began;
+    tagsOfDay.set(on, [...(tagsOfDay.get(on) ?? []), tag]);
+  }
+  return [...tagsOfDay].map(([on, tags]) => ({ on, does: () => register.take(tags) }));
 }
 
 /** The demo's people have accounts that no password opens; the sign-in page offers them by name. */
@@ -63,15 +115,6 @@ async function openDemoAccounts(app: INestApplicationContext, teamId: string): P
       await app.get(AccessRepository).addMembership(trx, accountId, { teamId, personId: person_id });
     }
   });
-}
-
-async function importRegister(app: INestApplicationContext, actor: Actor, csv: string): Promise<void> {
-  const service = app.get(RegisterImportService);
-  const request = { fileName: 'register.csv', contentBase64: Buffer.from(csv).toString('base64') };
-  const { rows } = await service.preview(actor, request);
-  const faulty = rows.filter(({ outcome }) => outcome === 'faulty');
-  if (faulty.length > 0) throw new Error(`The demo register has faults: ${JSON.stringify(faulty)}`);
-  await service.commit(actor, { ...request, rows: rows.filter(({ outcome }) => outcome !== 'empty').map(({ row }) => row) });
 }
 
 /** Ids of pieces by tag and of vehicles by name. */

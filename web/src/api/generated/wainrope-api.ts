@@ -57,6 +57,13 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.invitationAccept,
       }),
     }),
+    acceptBundle: build.mutation<AcceptBundleApiResponse, AcceptBundleApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/invitations/bundle`,
+        method: "POST",
+        body: queryArg.bundleAccept,
+      }),
+    }),
     streamEvents: build.query<StreamEventsApiResponse, StreamEventsApiArg>({
       query: () => ({ url: `/api/v1/events` }),
     }),
@@ -256,6 +263,9 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.visitSeen,
       }),
     }),
+    getBundle: build.query<GetBundleApiResponse, GetBundleApiArg>({
+      query: () => ({ url: `/api/v1/bundle` }),
+    }),
     getCalendarLink: build.query<
       GetCalendarLinkApiResponse,
       GetCalendarLinkApiArg
@@ -450,6 +460,10 @@ export type AcceptInvitationApiResponse = /** status 201  */ SessionView;
 export type AcceptInvitationApiArg = {
   invitationAccept: InvitationAccept;
 };
+export type AcceptBundleApiResponse = /** status 201  */ SessionView;
+export type AcceptBundleApiArg = {
+  bundleAccept: BundleAccept;
+};
 export type StreamEventsApiResponse = unknown;
 export type StreamEventsApiArg = void;
 export type GetTeamApiResponse = /** status 200  */ TeamView;
@@ -611,6 +625,8 @@ export type MarkSeenApiResponse = /** status 200  */ SinceVisit;
 export type MarkSeenApiArg = {
   visitSeen: VisitSeen;
 };
+export type GetBundleApiResponse = /** status 200  */ object;
+export type GetBundleApiArg = void;
 export type GetCalendarLinkApiResponse = /** status 200  */ CalendarLink;
 export type GetCalendarLinkApiArg = void;
 export type MakeCalendarLinkApiResponse = /** status 201  */ CalendarLink;
@@ -788,6 +804,15 @@ export type InvitationAccept = {
   password: string;
   teamName?: string;
   personName?: string;
+};
+export type BundleAccept = {
+  token: string;
+  login: string;
+  password: string;
+  personId: string;
+  bundle: {
+    [key: string]: unknown;
+  };
 };
 export type PersonView = {
   personId: string;
@@ -1697,6 +1722,7 @@ export const {
   useChangePasswordMutation,
   useLookAtInvitationMutation,
   useAcceptInvitationMutation,
+  useAcceptBundleMutation,
   useStreamEventsQuery,
   useGetTeamQuery,
   useListPeopleQuery,
@@ -1730,6 +1756,7 @@ export const {
   useCloseOutingMutation,
   useGetSinceVisitQuery,
   useMarkSeenMutation,
+  useGetBundleQuery,
   useGetCalendarLinkQuery,
   useMakeCalendarLinkMutation,
   useRevokeCalendarLinkMutation,

@@ -1,0 +1,360 @@
+import { inspectionKinds, personRoles } from '@wainrope/contract';
+import {
+  type Codec,
+  choice,
+  day,
+  exposureKinds,
+  type Fault,
+  flag,
+  gearClassNames,
+  gearStates,
+  grades,
+  inspectionSheetCodec,
+  list,
+  markBases,
+  markSources,
+  numeric,
+  optional,
+  record,
+  text,
+} from '@wainrope/core';
+
+const ROWS_MAX = 1_000_000;
+
+const pattern = (expression: string, what: string): Codec<string> => {
+  const matches = new RegExp(expression);
+  return {
+    schema: { type: 'string', pattern: expression },
+    visit: (value, path, faults) => {
+      if (typeof value === 'string' && matches.test(value)) return value;
+      faults.push({ path, message: `${what} is expected here` });
+      return undefined;
+    },
+  };
+};
+
+const uuid = pattern('^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$', 'an id of 32 hexadecimal digits in five groups');
+/** To the millionth of a second, so that nothing is lost on the way out and in. */
+const moment = pattern('^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,6})?\\+00:00$', 'a moment such as 2026-05-31T14:05:00+00:00');
+const base64 = pattern('^[A-Za-z0-9+/]*={0,2}$', 'base64');
+const words = text({ maxLength: 20_000 });
+const maybeEmpty = text({ minLength: 0, maxLength: 20_000 });
+const count = numeric({ integer: true, min: 0 });
+const real = numeric();
+/** Kept as it stands; read by its own reader where it has one. */
+const document: Codec<unknown> = { schema: {}, visit: (value) => value };
+
+/** A row: known columns alone; a column without a value is left out. */
+function row<const F extends { readonly [column: string]: Codec<unknown> }>(fields: F): Codec<object> {
+  const inner = record(fields);
+  const { properties, ...schema } = inner.schema as { readonly properties: { readonly ext?: unknown } };
+  const { ext: _, ...columns } = properties;
+  return {
+    schema: { ...schema, properties: columns },
+    visit: (value, path, faults: Fault[]) => {
+      if (typeof value === 'object' && value !== null && 'ext' in value)
+        faults.push({ path: `${path}.ext`, message: 'rows hold no extensions' });
+      return inner.visit(value, path, faults) as object | undefined;
+    },
+  };
+}
+
+export interface BundleTable {
+  readonly name: string;
+  /** Columns that order the rows, so that the same team always gives the same file. */
+  readonly order: readonly string[];
+  readonly row: Codec<object>;
+  /** Columns of bytes, base64 in the file. */
+  readonly bytes?: readonly string[];
+  /** The number that the database gives to each row. */
+  readonly numbered?: string;
+}
+
+export const teamRow = row({
+  team_id: uuid,
+  name: words,
+  decimal_mark: choice(['.', ',']),
+  demo: optional(words),
+  created_at: moment,
+});
+
+/** Every table of a team but accounts and what belongs to them, those first that others point at. */
+export const bundleTables: readonly BundleTable[] = [
+  { name: 'person', order: ['person_id'], row: row({ person_id: uuid, name: words, role: choice(personRoles), left_on: optional(day) }) },
+  {
+    name: 'policy_version',
+    order: ['created_at', 'policy_version_id'],
+    row: row({ policy_version_id: uuid, content: document, content_hash: words, reason: maybeEmpty, created_by: uuid, created_at: moment }),
+  },
+  {
+    name: 'vehicle',
+    order: ['vehicle_id'],
+    row: row({ vehicle_id: uuid, name: words, model: maybeEmpty, mass_kg: real, length_m: real, width_m: real, row_version: count }),
+  },
+  {
+    name: 'hook_up',
+    order: ['noted_at', 'entry_id'],
+    row: row({
+      entry_id: uuid,
+      model: words,
+      kind: choice(['used', 'last-resort', 'refused']),
+      place: words,
+      forward_m: optional(real),
+      left_m: optional(real),
+      height_m: optional(real),
+      load_n: optional(real),
+      note: optional(maybeEmpty),
+      corrects: optional(uuid),
+      noted_by: uuid,
+      noted_on: day,
+      noted_at: moment,
+    }),
+  },
+  {
+    name: 'kit',
+    order: ['kit_id'],
+    row: row({
+      kit_id: uuid,
+      name: words,
+      terrain: optional(words),
+      vehicle_id: optional(uuid),
+      note: optional(maybeEmpty),
+      row_version: count,
+    }),
+  },
+  {
+    name: 'kit_wanted',
+    order: ['kit_id', 'line_no'],
+    row: row({ kit_id: uuid, line_no: count, kind: choice(gearClassNames), count, least_wll_n: optional(real) }),
+  },
+  {
+    name: 'gear',
+    order: ['gear_id'],
+    row: row({
+      gear_id: uuid,
+      tag: words,
+      kind: choice(gearClassNames),
+      name: words,
+      state: choice(gearStates),
+      maker: optional(maybeEmpty),
+      model: optional(maybeEmpty),
+      owner: optional(maybeEmpty),
+      kit_id: optional(uuid),
+      vehicle_id: optional(uuid),
+      made_on: optional(day),
+      bought_on: optional(day),
+      first_used_on: optional(day),
+      renewed_until: optional(day),
+      note: optional(maybeEmpty),
+      overloads_since_inspection: count,
+      attributes: document,
+      row_version: count,
+      facts_revision: count,
+      changed_by: uuid,
+    }),
+  },
+  {
+    name: 'gear_mark',
+    order: ['gear_id', 'mark_no'],
+    row: row({
+      gear_id: uuid,
+      mark_no: count,
+      as_written: words,
+      basis: choice(markBases),
+      source: choice(markSources),
+      setting_decided: flag,
+      confirmed_unit: optional(choice(['short ton', 'tonne', 'long ton'])),
+      readings: document,
+    }),
+  },
+  {
+    name: 'sheet_version',
+    order: ['kind', 'version_no'],
+    row: row({
+      kind: choice(gearClassNames),
+      version_no: count,
+      sheet: inspectionSheetCodec,
+      reason: maybeEmpty,
+      saved_by: uuid,
+      saved_at: moment,
+    }),
+  },
+  {
+    name: 'inspection',
+    order: ['recorded_no'],
+    numbered: 'recorded_no',
+    row: row({
+      inspection_id: uuid,
+      gear_id: uuid,
+      inspected_on: day,
+      grade: optional(choice(grades)),
+      next_due_on: optional(day),
+      inspector: optional(maybeEmpty),
+      recorded_by: uuid,
+      recorded_at: moment,
+      recorded_no: count,
+      kind: choice(inspectionKinds),
+      counts: flag,
+      sheet_version: optional(count),
+      sheet: optional(inspectionSheetCodec),
+      answers: optional(document),
+      proposed_grade: optional(choice(grades)),
+      note: optional(maybeEmpty),
+      corrects: optional(uuid),
+    }),
+  },
+  {
+    name: 'state_change',
+    order: ['change_no'],
+    numbered: 'change_no',
+    row: row({
+      change_no: count,
+      gear_id: uuid,
+      from_state: choice(gearStates),
+      to_state: choice(gearStates),
+      reason: maybeEmpty,
+      destroyed: optional(maybeEmpty),
+      inspection_id: optional(uuid),
+      changed_by: uuid,
+      at: moment,
+    }),
+  },
+  {
+    name: 'exposure',
+    order: ['noted_at', 'exposure_id'],
+    row: row({
+      exposure_id: uuid,
+      gear_id: uuid,
+      kind: choice([...exposureKinds, 'washed']),
+      met_on: day,
+      note: optional(maybeEmpty),
+      noted_by: uuid,
+      noted_at: moment,
+    }),
+  },
+  {
+    name: 'defect',
+    order: ['defect_id'],
+    row: row({
+      defect_id: uuid,
+      gear_id: uuid,
+      inspection_id: uuid,
+      point: words,
+      words,
+      failed: flag,
+      opened_on: day,
+      opened_by: uuid,
+    }),
+  },
+  {
+    name: 'defect_closing',
+    order: ['defect_id'],
+    row: row({ defect_id: uuid, closed_on: day, closed_by: uuid, how: maybeEmpty, inspection_id: optional(uuid) }),
+  },
+  {
+    name: 'photo',
+    order: ['photo_id'],
+    bytes: ['content', 'thumbnail'],
+    row: row({
+      photo_id: uuid,
+      subject_kind: words,
+      subject_id: uuid,
+      media_type: choice(['image/jpeg']),
+      content: base64,
+      thumbnail: base64,
+      taken_by: uuid,
+      taken_at: moment,
+    }),
+  },
+  {
+    name: 'practice',
+    order: ['recorded_at', 'practice_id'],
+    row: row({
+      practice_id: uuid,
+      person_id: uuid,
+      layout: words,
+      practised_on: day,
+      seen_by: uuid,
+      note: optional(maybeEmpty),
+      recorded_by: uuid,
+      recorded_at: moment,
+    }),
+  },
+  {
+    name: 'outing',
+    order: ['out_at', 'outing_id'],
+    row: row({
+      outing_id: uuid,
+      name: words,
+      holder_kind: choice(['person', 'vehicle', 'outside']),
+      holder_person: optional(uuid),
+      holder_vehicle: optional(uuid),
+      holder_name: optional(words),
+      out_at: moment,
+      out_by: uuid,
+      due_back_on: optional(day),
+      closed_at: optional(moment),
+      closed_by: optional(uuid),
+      missing_note: optional(maybeEmpty),
+    }),
+  },
+  {
+    name: 'outing_piece',
+    order: ['outing_id', 'gear_id'],
+    row: row({
+      outing_id: uuid,
+      gear_id: uuid,
+      out_at: moment,
+      out_by: uuid,
+      back_at: optional(moment),
+      back_by: optional(uuid),
+      settled: flag,
+    }),
+  },
+  { name: 'plan', order: ['plan_id'], row: row({ plan_id: uuid, name: words, version_no: count }) },
+  {
+    name: 'plan_version',
+    order: ['plan_id', 'version_no'],
+    row: row({
+      plan_id: uuid,
+      version_no: count,
+      name: words,
+      judged_case: document,
+      report: document,
+      policy_hash: words,
+      core_version: words,
+      as_of: day,
+      saved_by: uuid,
+      saved_at: moment,
+    }),
+  },
+  {
+    name: 'audit_entry',
+    order: ['entry_no'],
+    numbered: 'entry_no',
+    row: row({
+      entry_no: count,
+      at: moment,
+      person_id: uuid,
+      action: words,
+      subject_kind: words,
+      subject_id: uuid,
+      subject_name: maybeEmpty,
+      changes: document,
+      note: optional(maybeEmpty),
+      corrects: optional(count),
+    }),
+  },
+  { name: 'person_visit', order: ['person_id'], row: row({ person_id: uuid, seen_entry_no: count, seen_at: moment }) },
+];
+
+export const BUNDLE_FORMAT = 'wainrope.team';
+export const BUNDLE_VERSION = 1;
+
+/** A whole team in one file. */
+export const bundleCodec = record({
+  format: choice([BUNDLE_FORMAT]),
+  version: numeric({ min: BUNDLE_VERSION, max: BUNDLE_VERSION, integer: true }),
+  team: teamRow,
+  tables: record(Object.fromEntries(bundleTables.map((table) => [table.name, list(table.row, { max: ROWS_MAX })]))),
+});

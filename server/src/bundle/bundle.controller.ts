@@ -1,0 +1,20 @@
+import { Controller, Get, Header } from '@nestjs/common';
+import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
+import { Needs } from '../actor/actor.guard.ts';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { BundleService } from './bundle.service.ts';
+
+@Controller('bundle')
+export class BundleController {
+  constructor(private readonly service: BundleService) {}
+
+  /** The whole team in one file: everything but accounts, sessions and calendar links. */
+  @Get()
+  @Needs('bundle.read')
+  @ApiProduces('application/json')
+  @ApiOkResponse({ schema: { type: 'object' } })
+  @Header('Content-Disposition', 'attachment; filename="wainrope.team.json"')
+  getBundle(@CurrentActor() actor: Actor): Promise<object> {
+    return this.service.out(actor);
+  }
+}

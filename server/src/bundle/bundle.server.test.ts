@@ -1,0 +1,149 @@
+import { mkdtempSync } from 'node:fs';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import supertest from 'supertest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { startPostgres } from '../../../ops/postgres.mjs';
+import { AccessService } from '../access/access.service.ts';
+import { createApplication } from '../application.ts';
+import { migrate } from '../database/migrate.ts';
+import { newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
+
+type Rows = { readonly [column: string]: unknown }[];
+interface BundleFile {
+  team: { [column: string]: unknown };
+  tables: { [table: string]: Rows };
+}
+
+let server: TestServer;
+let fresh: Awaited<ReturnType<typeof startPostgres>>;
+let other: NestExpressApplication;
+let bundle: BundleFile;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  fresh = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-bundle-'), throwAway: true });
+  await migrate(fresh.ownerUrl);
+  process.env.WAINROPE_DATABASE_URL = fresh.appUrl;
+  other = await createApplication('');
+  process.env.WAINROPE_DATABASE_URL = inject('appUrl');
+  await other.listen(0, '127.0.0.1');
+  bundle = (await server.http.get('/api/v1/bundle').expect(200)).body as BundleFile;
+}, 120_000);
+afterAll(async () => {
+  await other.close();
+  await fresh.stop();
+  await server.stop();
+});
+
+const isla = () => bundle.tables.person?.find(({ role }) => role === 'coordinator')?.person_id;
+
+/** Brings a file into the empty server by the link that founds a team. */
+async function bring(file: object, change: object = {}) {
+  const { path } = await other.get(AccessService).setUpLink();
+  const agent = supertest.agent(other.getHttpServer());
+  const body = { token: path.split('#')[1], login: 'isla', password: 'peat and heather', personId: isla(), bundle: file, ...change };
+  return { agent, answer: await agent.post('/api/v1/invitations/bundle').send(body) };
+}
+
+/** The bundle with one row of a table changed. */
+function with_(table: string, index: number, change: object): BundleFile {
+  const rows = [...(bundle.tables[table] ?? [])];
+  rows[index] = { ...rows[index], ...change };
+  return { ...bundle, tables: { ...bundle.tables, [table]: rows } };
+}
+
+const faultsOf = ({ answer }: Awaited<ReturnType<typeof bring>>) => {
+  expect(answer.status).toBe(422);
+  return answer.body.faults as { path: string; message: string }[];
+};
+
+describe('a whole team in one file', () => {
+  it('is the same every time and holds every table of a team, but nothing of accounts', async () => {
+    const again = await server.http.get('/api/v1/bundle').expect(200);
+    expect(again.text).toBe((await server.http.get('/api/v1/bundle')).text);
+    const { rows } = await server.owner.query<{ name: string }>(
+      `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'team_id'`,
+    );
+    const outside = ['team', 'membership', 'invitation', 'calendar_link'];
+    expect(Object.keys(bundle.tables).sort()).toEqual(
+      rows
+        .map(({ name }) => name)
+        .filter((name) => !outside.includes(name))
+        .sort(),
+    );
+    await server.owner.query(`select set_config('wainrope.team_id', $1, false)`, [bundle.team.team_id]);
+    for (const [table, kept] of Object.entries(bundle.tables)) {
+      const { rows: counted } = await server.owner.query<{ count: string }>(`select count(*) from ${table} where team_id = $1`, [
+        bundle.team.team_id,
+      ]);
+      expect([table, kept.length]).toEqual([table, Number(counted[0]?.count)]);
+    }
+    expect(again.text).not.toContain('password');
+  });
+
+  it('is the coordinator’s to take', async () => {
+    await (await server.as('gear-keeper')).get('/api/v1/bundle').expect(403);
+  });
+});
+
+describe('what is not brought in, with nothing saved', () => {
+  it.each([
+    ['no bundle at all', () => ({ format: 'other' }), 'format'],
+    ['a column that is not known', () => with_('gear', 3, { colour: 'red' }), 'tables.gear[3].colour'],
+    [
+      'a size of the wrong kind',
+      () => with_('gear', 0, { attributes: { bowDiameterM: 'thick' } }),
+      'tables.gear[0].attributes.bowDiameterM',
+    ],
+    ['a day that does not exist', () => with_('inspection', 2, { inspected_on: '2025-02-30' }), 'tables.inspection[2].inspected_on'],
+    [
+      'a verdict that does not follow from its case',
+      () =>
+        with_('plan_version', 0, { report: { ...(bundle.tables.plan_version?.[0]?.report as object), verdict: 'clear', findings: [] } }),
+      'tables.plan_version[0].report',
+    ],
+    [
+      'settings under another hash',
+      () => with_('policy_version', 0, { content_hash: '0000000000000000' }),
+      'tables.policy_version[0].content_hash',
+    ],
+    [
+      'a mark on a piece that is not there',
+      () => with_('gear_mark', 0, { gear_id: '00000000-0000-4000-8000-000000000000' }),
+      'tables.gear_mark',
+    ],
+  ])('%s', async (_what, file, path) => {
+    const faults = faultsOf(await bring(file()));
+    expect(faults.map((fault) => fault.path)).toContain(path);
+    expect((await other.get(AccessService).view(undefined)).needsSetUp).toBe(true);
+  });
+
+  it('somebody who is no coordinator', async () => {
+    const mirren = bundle.tables.person?.find(({ role }) => role === 'member')?.person_id;
+    expect(faultsOf(await bring(bundle, { personId: mirren }))[0]?.message).toContain('coordinators');
+  });
+
+  it('a link that founds nothing', async () => {
+    await server.http
+      .post('/api/v1/invitations/bundle')
+      .send({ token: 'x'.repeat(32), login: 'isla', password: 'peat and heather', personId: isla(), bundle: {} })
+      .expect(404);
+  });
+});
+
+describe('into an empty server', () => {
+  it('comes out again identical, and work goes on from there', async () => {
+    const { agent, answer } = await bring(bundle);
+    expect(answer.body).toMatchObject({ signedIn: true, person: { role: 'coordinator' } });
+    const out = await agent.get('/api/v1/bundle').expect(200);
+    expect(out.body).toEqual(bundle);
+    expect(out.text).toBe(JSON.stringify(bundle));
+    const plans = await agent.get('/api/v1/plans').expect(200);
+    expect(plans.body).toEqual((await server.http.get('/api/v1/plans')).body);
+    const piece = await agent.post('/api/v1/gear').send(newPiece()).expect(201);
+    const trail = await agent.get(`/api/v1/audit/${piece.body.gearId}`).expect(200);
+    const greatest = Math.max(...(bundle.tables.audit_entry ?? []).map(({ entry_no }) => Number(entry_no)));
+    expect(Number(trail.body.items[0].entryNo)).toBeGreaterThan(greatest);
+    expect((await bring(bundle)).answer.body.faults).toMatchObject([{ path: 'team' }]);
+  });
+});

@@ -1,0 +1,69 @@
+import { attributeFaults } from '@wainrope/contract';
+import {
+  CORE_VERSION,
+  canonicalJson,
+  type Fault,
+  type GearClass,
+  inspectionAnswersCodec,
+  judge,
+  type Policy,
+  read,
+  readCase,
+  readPolicy,
+} from '@wainrope/core';
+import { pictureOnly } from '../inspections/photo-bytes.ts';
+import { policyHash } from '../team/team.service.ts';
+
+type Tables = { readonly [name: string]: readonly object[] };
+type Row = { readonly [column: string]: unknown };
+
+/**
+ * What the columns alone do not show: documents inside a row that cannot be read, and reports that do not follow from their case.
+ * A verdict is never taken from a file: every report by this core version is worked out again.
+ */
+export function contentFaults(tables: Tables): readonly Fault[] {
+  const each = (name: string, look: (row: Row) => readonly Fault[]) =>
+    (tables[name] ?? []).flatMap((row, index) =>
+      look(row as Row).map(({ path, message }) => ({ path: `tables.${name}[${index}].${path}`, message })),
+    );
+  return [
+    ...((tables.policy_version ?? []).length > 0
+      ? []
+      : [{ path: 'tables.policy_version', message: 'a team has at least one version of its settings' }]),
+    ...each('policy_version', policyFaults),
+    ...each('gear', ({ kind, attributes }) => attributeFaults(kind as GearClass, attributes as object)),
+    ...each('gear_mark', ({ readings }) => (Array.isArray(readings) ? [] : [{ path: 'readings', message: 'a list is expected' }])),
+    ...each('inspection', ({ answers }) => answersFaults(answers)),
+    ...each('photo', ({ content, thumbnail }) => [...photoFaults('content', content), ...photoFaults('thumbnail', thumbnail)]),
+    ...each('plan_version', planFaults),
+  ];
+}
+
+function policyFaults({ content, content_hash: hash }: Row): readonly Fault[] {
+  const policy = readPolicy(content);
+  if (!policy.ok) return policy.faults.map(({ path, message }) => ({ path: `content.${path}`, message }));
+  return policyHash(content as Policy) === hash
+    ? []
+    : [{ path: 'content_hash', message: 'The settings are not the ones that this hash names.' }];
+}
+
+function answersFaults(answers: unknown): readonly Fault[] {
+  if (answers === undefined) return [];
+  const result = read(inspectionAnswersCodec, answers, 'answers');
+  return result.ok ? [] : result.faults;
+}
+
+function photoFaults(path: string, bytes: unknown): readonly Fault[] {
+  const given = Buffer.from(String(bytes), 'base64');
+  const picture = pictureOnly(given);
+  if (!picture.ok) return [{ path, message: picture.message }];
+  return picture.bytes.equals(given) ? [] : [{ path, message: 'The photo holds more than its picture; take it out of the team anew.' }];
+}
+
+function planFaults({ judged_case: kept, report, core_version: version }: Row): readonly Fault[] {
+  const judged = readCase(kept);
+  if (!judged.ok) return judged.faults.map(({ path, message }) => ({ path: `judged_case.${path}`, message }));
+  if (version !== CORE_VERSION) return [];
+  const same = canonicalJson(JSON.parse(JSON.stringify(judge(judged.value)))) === canonicalJson(report);
+  return same ? [] : [{ path: 'report', message: 'The report does not follow from its case.' }];
+}

@@ -1,0 +1,63 @@
+import { randomUUID } from 'node:crypto';
+import type { GearView, InspectionCreate } from '@wainrope/contract';
+import { addMonths, type Grade, type InspectionSheet, type PointAnswer, standardSheets } from '@wainrope/core';
+
+export const HISTORY_MONTHS = 36;
+/** Every so many pieces one has something worth a remark. */
+const WORN_EVERY = 4;
+
+/** An inspection as it may have been found: wear grows with the months, by a pattern of the piece's place in the list. */
+export interface PastInspection {
+  readonly on: string;
+  /** Months since the history began. */
+  readonly age: number;
+  readonly index: number;
+  readonly nextDue: string;
+  /** What it was graded; without, as the findings speak. */
+  readonly grade?: Grade;
+  readonly note?: string;
+}
+
+/** Days of the yearly inspections before the last one, eldest first, none before the piece was first used. */
+export function daysBefore(last: string, everyMonths: number, born: string): readonly { readonly on: string; readonly age: number }[] {
+  const step = Math.max(everyMonths, 12);
+  const backs = Array.from({ length: Math.floor(HISTORY_MONTHS / step) }, (_, count) => (count + 1) * step).reverse();
+  return backs.map((back) => ({ on: addMonths(last, -back), age: HISTORY_MONTHS - back })).filter(({ on }) => on > born);
+}
+
+export function pastInspection(piece: GearView, past: PastInspection): InspectionCreate {
+  const { on, age, index, nextDue, grade, note } = past;
+  const sheet = standardSheets[piece.kind];
+  const worn = grade === undefined ? index % WORN_EVERY === 0 && age > HISTORY_MONTHS / 3 : grade !== 'A';
+  const soft = sheet.points.find(({ immediate }) => !immediate);
+  const points = pointsOf(sheet, (id, immediate) => {
+    if (grade === 'D' && immediate && id === sheet.points.find((point) => point.immediate && point.id.startsWith('pin'))?.id)
+      return 'fails';
+    return worn && grade !== 'D' && id === soft?.id ? 'worn' : 'ok';
+  });
+  const attributes = piece.attributes as { readonly [key: string]: unknown };
+  const measures = Object.fromEntries(
+    sheet.measures.flatMap(({ id, limit, newFrom }) => {
+      const whenNew = newFrom === undefined ? undefined : attributes[newFrom];
+      if (typeof whenNew !== 'number') return [];
+      const share = limit.value * 0.4 * (age / HISTORY_MONTHS) * ((index % 5) / 4);
+      const value = limit.kind === 'loss' ? whenNew * (1 - share) : whenNew * (1 + share);
+      return [[id, { value: Math.round(value * 1e5) / 1e5 }]];
+    }),
+  );
+  return {
+    inspectionId: randomUUID(),
+    gearId: piece.gearId,
+    kind: 'calendar',
+    on,
+    sheetVersion: 0,
+    answers: { points, measures, notes: worn && soft && grade !== 'D' ? { [soft.id]: 'a little, to be watched' } : {} },
+    grade: grade ?? (worn ? 'B' : 'A'),
+    nextDue,
+    ...(note !== undefined && { note }),
+  };
+}
+
+export function pointsOf(sheet: InspectionSheet, answer: (id: string, immediate: boolean) => PointAnswer): Record<string, PointAnswer> {
+  return Object.fromEntries(sheet.points.map(({ id, immediate }) => [id, answer(id, immediate)]));
+}
