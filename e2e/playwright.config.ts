@@ -23,6 +23,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args },
     screenshot: 'off',
+    // Only the tests about it let the page answer without the server.
+    serviceWorkers: 'block',
   },
   projects: [
     { name: 'tests', testMatch: /.*\.spec\.ts/ },

@@ -110,7 +110,7 @@ export type { Problem } from './problem.ts';
 export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';
 export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegisterRow } from './register/read-row.ts';
 export { writeAttribute, writeRegisterRow } from './register/write-row.ts';
-export { CalendarLink, SinceVisit, VisitSeen } from './team/board.dto.ts';
+export { CalendarLink, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
 export {
   HookUpBook,

@@ -17,6 +17,8 @@ const PeoplePage = lazy(async () => ({ default: (await import('./team/PeoplePage
 const PersonPage = lazy(async () => ({ default: (await import('./team/PersonPage.tsx')).PersonPage }));
 const TrailPage = lazy(async () => ({ default: (await import('./team/TrailPage.tsx')).TrailPage }));
 
+const TeamFilePage = lazy(async () => ({ default: (await import('./team/TeamFilePage.tsx')).TeamFilePage }));
+
 const InspectPage = lazy(async () => ({ default: (await import('./inspections/InspectPage.tsx')).InspectPage }));
 const BenchPage = lazy(async () => ({ default: (await import('./inspections/BenchPage.tsx')).BenchPage }));
 const BenchSummary = lazy(async () => ({ default: (await import('./inspections/BenchSummary.tsx')).BenchSummary }));
@@ -70,6 +72,7 @@ export function App() {
               <Route path="people" element={<PeoplePage />} />
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />
+              <Route path="team-file" element={<TeamFilePage />} />
               <Route path="account" element={<AccountPage />} />
               <Route path="*" element={<NothingHere />} />
             </Route>

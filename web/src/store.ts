@@ -1,11 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { baseApi } from './api/base-api.ts';
+import { connectionReducer } from './offline/connection-slice.ts';
 import { plannerReducer } from './plans/planner-slice.ts';
 import { keepSettings, settingsReducer } from './settings/settings-slice.ts';
 
 export const store = configureStore({
-  reducer: { api: baseApi.reducer, settings: settingsReducer, planner: plannerReducer },
+  reducer: { api: baseApi.reducer, connection: connectionReducer, settings: settingsReducer, planner: plannerReducer },
   middleware: (defaults) => defaults().concat(baseApi.middleware),
 });
 store.subscribe(() => keepSettings(store.getState().settings));

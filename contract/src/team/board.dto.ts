@@ -11,6 +11,14 @@ export class SinceVisit {
   @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) entries!: AuditEntryView[];
 }
 
+/** What waits for somebody: shown beside the names of the pages where it is done. */
+export class Reminders {
+  /** Pieces whose inspection is overdue, never made, or wanted after an overload. */
+  @IsInt() overdue!: number;
+  /** Outings that should have been back. */
+  @IsInt() lateBack!: number;
+}
+
 export class VisitSeen {
   @IsInt() upTo!: number;
 }

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
-import { SinceVisit, VisitSeen } from '@wainrope/contract';
+import { Reminders, SinceVisit, VisitSeen } from '@wainrope/contract';
 import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { BoardService } from './board.service.ts';
@@ -14,6 +14,13 @@ export class BoardController {
   @ApiOkResponse({ type: SinceVisit })
   getSinceVisit(@CurrentActor() actor: Actor): Promise<SinceVisit> {
     return this.service.since(actor);
+  }
+
+  @Get('reminders')
+  @Needs('register.read')
+  @ApiOkResponse({ type: Reminders })
+  getReminders(@CurrentActor() actor: Actor): Promise<Reminders> {
+    return this.service.reminders(actor);
   }
 
   @Post()

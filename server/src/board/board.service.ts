@@ -1,8 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import type { SinceVisit } from '@wainrope/contract';
+import type { GearView, Reminders, SinceVisit } from '@wainrope/contract';
+import { dueTime } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditRepository } from '../audit/audit.repository.ts';
+import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { OutingRepository } from '../outings/outing.repository.ts';
 
 const SHOWN = 12;
 
@@ -12,6 +16,9 @@ export class BoardService {
   constructor(
     private readonly database: TeamDatabase,
     private readonly audit: AuditRepository,
+    private readonly gear: GearRepository,
+    private readonly outings: OutingRepository,
+    private readonly clock: Clock,
   ) {}
 
   async since(actor: Actor): Promise<SinceVisit> {
@@ -26,10 +33,28 @@ export class BoardService {
     });
   }
 
+  async reminders(actor: Actor): Promise<Reminders> {
+    const today = this.clock.today();
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const pieces = await this.gear.all(trx);
+      const outings = await this.outings.list(trx);
+      return {
+        overdue: pieces.filter((piece) => piece.state !== 'retired' && wantsInspecting(piece, today)).length,
+        lateBack: outings.filter(({ closedAt, dueBackOn }) => closedAt === undefined && dueBackOn !== undefined && dueBackOn < today)
+          .length,
+      };
+    });
+  }
+
   private async view(trx: TeamTransaction, actor: Actor): Promise<SinceVisit> {
     const visit = await this.audit.visitOf(trx, actor);
     const newest = Number(await this.audit.newestEntryNo(trx));
     const { entries, count } = await this.audit.byOthersSince(trx, actor, visit?.seen_entry_no ?? '0', SHOWN);
     return { newest, count, entries, ...(visit && { since: visit.seen_at.toISOString() }) };
   }
+}
+
+function wantsInspecting({ inspection, overloadsSinceInspection }: GearView, today: string): boolean {
+  if (overloadsSinceInspection > 0 || !inspection) return true;
+  return inspection.nextDue !== undefined && dueTime(inspection.nextDue, today) === 'overdue';
 }

@@ -10,6 +10,7 @@ import {
   useSignOutEverywhereMutation,
   useSignOutMutation,
 } from '../api/wainrope-api.ts';
+import { forgetRegister } from '../offline/register-worker.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -34,7 +35,7 @@ export function AccountPage() {
       </p>
       <h2 className="stitched mt-6 pb-1.5 text-xl">Signed in</h2>
       <div className="flex flex-wrap gap-2 pt-3">
-        <button type="button" className="action-main" onClick={() => signOut()}>
+        <button type="button" className="action-main" onClick={() => signOut().then(forgetRegister)}>
           Sign out
         </button>
         <button type="button" className="action" onClick={() => everywhere()}>

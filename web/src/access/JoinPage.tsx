@@ -6,6 +6,7 @@ import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { BringTeam } from './BringTeam.tsx';
 import { roleWords } from './role-words.ts';
 
 /** A one-time link: the token stands behind #, where no server sees it. */
@@ -15,6 +16,7 @@ export function JoinPage() {
   const [accept, accepted] = useAcceptInvitationMutation();
   const { register, handleSubmit } = useForm({ defaultValues: { login: '', password: '', teamName: '', personName: '' } });
   const navigate = useNavigate();
+  const [brings, setBrings] = useState(false);
   useEffect(() => {
     look({ invitationLook: { token: token.length < 20 ? token.padEnd(20, '-') : token } });
   }, [look, token]);
@@ -31,7 +33,24 @@ export function JoinPage() {
       <p className="font-head text-4xl font-bold tracking-[0.08em]">WAINROPE</p>
       <div aria-hidden="true" className="rope-bar mt-1 mb-6 h-[6px] w-40" />
       <ProblemNote error={looked.error} />
-      {invitation && (
+      {invitation?.foundsTeam && (
+        <fieldset className="mb-4 flex flex-wrap gap-2">
+          <legend className="sr-only">How to begin</legend>
+          <button type="button" className="action" aria-pressed={!brings} onClick={() => setBrings(false)}>
+            A new team
+          </button>
+          <button type="button" className="action" aria-pressed={brings} onClick={() => setBrings(true)}>
+            A team from its file
+          </button>
+        </fieldset>
+      )}
+      {invitation && brings && (
+        <>
+          <h1 className="mb-3 text-[28px]">Bring a team in</h1>
+          <BringTeam token={token} />
+        </>
+      )}
+      {invitation && !brings && (
         <form className="space-y-3" onSubmit={submit} noValidate>
           <h1 className="text-[28px]">{titleOf(invitation)}</h1>
           {invitation.role && (

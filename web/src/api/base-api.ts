@@ -1,4 +1,5 @@
 import { type BaseQueryFn, createApi, type FetchArgs, type FetchBaseQueryError, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { answered } from '../offline/connection-slice.ts';
 
 /** What answers are about: who changes one makes the pages that show it ask again. */
 export const tagTypes = [
@@ -25,6 +26,8 @@ const fetched = fetchBaseQuery({
 /** A session that has ended shows itself at once: the page then offers to sign in again, over what is being worked on. */
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
   const answer = await fetched(args, api, extra);
+  const response = answer.meta?.response;
+  if (response) api.dispatch(answered(response.headers.get('X-Kept-Since')));
   if (answer.error?.status === 401 && api.endpoint !== 'signIn') api.dispatch(baseApi.util.invalidateTags(['Session']));
   return answer;
 };

@@ -1,7 +1,8 @@
 import { CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
-import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
+import { KeptNote } from '../offline/KeptNote.tsx';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
@@ -13,11 +14,16 @@ const PLACES = [
   { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings', '/vehicles'] },
   { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
   { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
-  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets'] },
+  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets', '/team-file'] },
 ];
 
 function Places({ narrow }: { readonly narrow: boolean }) {
   const { pathname } = useLocation();
+  const { data: reminders } = useGetRemindersQuery();
+  const remind: { readonly [to: string]: readonly [count: number, words: string] | undefined } = {
+    '/gear': reminders && [reminders.lateBack, 'late back'],
+    '/inspect': reminders && [reminders.overdue, 'overdue'],
+  };
   const here = ({ to, within }: (typeof PLACES)[number]) =>
     to === '/' ? pathname === '/' : [to, ...within].some((path) => pathname === path || pathname.startsWith(`${path}/`));
   return (
@@ -34,6 +40,7 @@ function Places({ narrow }: { readonly narrow: boolean }) {
         >
           {narrow && <place.icon size={20} aria-hidden="true" />}
           {place.label}
+          <Reminder of={remind[place.to]} />
           <span
             aria-hidden="true"
             className={`rope-bar absolute inset-x-2 hidden h-[5px] group-aria-[current=page]:block ${narrow ? 'top-0' : 'bottom-0'}`}
@@ -41,6 +48,20 @@ function Places({ narrow }: { readonly narrow: boolean }) {
         </Link>
       ))}
     </nav>
+  );
+}
+
+/** How many things wait there, said and shown. */
+function Reminder({ of }: { readonly of: readonly [count: number, words: string] | undefined }) {
+  if (!of || of[0] === 0) return null;
+  return (
+    <span
+      className="ml-1.5 rounded-full bg-signal px-1.5 text-[14px] leading-5 font-semibold text-on-signal max-[820px]:absolute max-[820px]:top-1 max-[820px]:left-1/2 max-[820px]:ml-2"
+      data-reminder
+    >
+      {of[0]}
+      <span className="sr-only"> {of[1]}</span>
+    </span>
   );
 }
 
@@ -79,6 +100,7 @@ export function Shell() {
         </div>
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
+      <KeptNote />
       <main id="main" className="flex min-h-0 flex-1 flex-col max-[820px]:pb-14">
         <PageBoundary address={pathname}>
           <Outlet />

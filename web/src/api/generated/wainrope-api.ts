@@ -263,6 +263,9 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.visitSeen,
       }),
     }),
+    getReminders: build.query<GetRemindersApiResponse, GetRemindersApiArg>({
+      query: () => ({ url: `/api/v1/visit/reminders` }),
+    }),
     getBundle: build.query<GetBundleApiResponse, GetBundleApiArg>({
       query: () => ({ url: `/api/v1/bundle` }),
     }),
@@ -625,6 +628,8 @@ export type MarkSeenApiResponse = /** status 200  */ SinceVisit;
 export type MarkSeenApiArg = {
   visitSeen: VisitSeen;
 };
+export type GetRemindersApiResponse = /** status 200  */ Reminders;
+export type GetRemindersApiArg = void;
 export type GetBundleApiResponse = /** status 200  */ object;
 export type GetBundleApiArg = void;
 export type GetCalendarLinkApiResponse = /** status 200  */ CalendarLink;
@@ -1374,6 +1379,10 @@ export type SinceVisit = {
 export type VisitSeen = {
   upTo: number;
 };
+export type Reminders = {
+  overdue: number;
+  lateBack: number;
+};
 export type CalendarLink = {
   active: boolean;
   path?: string;
@@ -1756,6 +1765,7 @@ export const {
   useCloseOutingMutation,
   useGetSinceVisitQuery,
   useMarkSeenMutation,
+  useGetRemindersQuery,
   useGetBundleQuery,
   useGetCalendarLinkQuery,
   useMakeCalendarLinkMutation,

@@ -1,0 +1,14 @@
+const REGISTER_CACHE = 'wainrope-register';
+
+/** Pages that open without a signal need a secure address; elsewhere there is none, and nothing else changes. */
+export function registerServiceWorker(): void {
+  if (!('serviceWorker' in navigator) || !window.isSecureContext) return;
+  window.addEventListener('load', () => {
+    navigator.serviceWorker.register('/sw.js').catch((error: unknown) => console.warn('Pages will not open without a signal:', error));
+  });
+}
+
+/** What the device kept of the register goes with whoever signs out. */
+export async function forgetRegister(): Promise<void> {
+  if ('caches' in window) await caches.delete(REGISTER_CACHE);
+}
