@@ -13,7 +13,7 @@ const args = [
 
 export default defineConfig({
   testDir: '.',
-  workers: 1,
+  workers: 2,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   outputDir: '../test-results',
@@ -27,7 +27,9 @@ export default defineConfig({
     serviceWorkers: 'block',
   },
   projects: [
-    { name: 'tests', testMatch: /.*\.spec\.ts/ },
+    // These change nothing, so they may run side by side; the others follow, one after another on one database.
+    { name: 'views', testMatch: /views\.spec\.ts/, fullyParallel: true, workers: 2 },
+    { name: 'tests', testMatch: /.*\.spec\.ts/, testIgnore: /views\.spec\.ts/, workers: 1, dependencies: ['views'] },
     { name: 'shots', testMatch: /shots\.ts/ },
   ],
 });

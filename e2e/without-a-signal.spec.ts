@@ -25,7 +25,7 @@ test('who signs out leaves nothing of the register on the device', async ({ page
   await page.goto('/gear');
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload();
-  await page.getByRole('link', { name: /SH-01/ }).first().waitFor();
+  await page.getByText(/of \d+ pieces/).waitFor();
   expect(await page.evaluate(async () => (await caches.keys()).includes('wainrope-register'))).toBe(true);
   await page.goto('/account');
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();

@@ -29,7 +29,8 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
   const { on, age, index, nextDue, grade, note } = past;
   const sheet = standardSheets[piece.kind];
   const worn = grade === undefined ? index % WORN_EVERY === 0 && age > HISTORY_MONTHS / 3 : grade !== 'A';
-  const soft = sheet.points.find(({ immediate }) => !immediate);
+  // A sheet that asks no more than whether a thing is there and works has no worn.
+  const soft = sheet.points.length > 2 ? sheet.points.find(({ immediate }) => !immediate) : undefined;
   const points = pointsOf(sheet, (id, immediate) => {
     if (grade === 'D' && immediate && id === sheet.points.find((point) => point.immediate && point.id.startsWith('pin'))?.id)
       return 'fails';
@@ -52,7 +53,7 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
     on,
     sheetVersion: 0,
     answers: { points, measures, notes: worn && soft && grade !== 'D' ? { [soft.id]: 'a little, to be watched' } : {} },
-    grade: grade ?? (worn ? 'B' : 'A'),
+    grade: grade ?? (worn && soft ? 'B' : 'A'),
     nextDue,
     ...(note !== undefined && { note }),
   };

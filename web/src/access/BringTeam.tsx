@@ -35,18 +35,20 @@ export function openBundle(text: string): BundleFile | undefined {
 export function BringTeam({ token }: { readonly token: string }) {
   const [file, setFile] = useState<BundleFile | 'unreadable'>();
   const [accept, accepted] = useAcceptBundleMutation();
-  const { register, handleSubmit } = useForm({ defaultValues: { login: '', password: '', personId: '' } });
+  const { register, handleSubmit, setValue } = useForm({ defaultValues: { login: '', password: '', personId: '' } });
   const navigate = useNavigate();
   const faults = faultsByPath(accepted.error && problemOf(accepted.error));
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = event.target.files?.[0];
-    if (chosen) setFile(openBundle(await chosen.text()) ?? 'unreadable');
+    if (!chosen) return;
+    const opened = openBundle(await chosen.text());
+    setFile(opened ?? 'unreadable');
+    setValue('personId', opened?.coordinators[0]?.personId ?? '');
   };
   const read = file === 'unreadable' ? undefined : file;
   const submit = handleSubmit(async ({ login, password, personId }) => {
     if (!read) return;
-    const first = read.coordinators[0]?.personId ?? '';
-    const answer = await accept({ bundleAccept: { token, login, password, personId: personId || first, bundle: read.content } });
+    const answer = await accept({ bundleAccept: { token, login, password, personId, bundle: read.content } });
     if (answer.data) navigate('/', { replace: true });
   });
   return (

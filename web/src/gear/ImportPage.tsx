@@ -175,14 +175,7 @@ function Preview({ data, correct, bringIn, busy }: PreviewProps) {
       <h2 className="mt-5 text-xl">Rows</h2>
       <div className="flex flex-wrap gap-2 py-2">
         {(['', 'new', 'changed', 'unchanged', 'faulty'] as const).map((outcome) => (
-          <button
-            key={outcome}
-            type="button"
-            className="action"
-            aria-pressed={only === outcome}
-            style={only === outcome ? { boxShadow: 'inset 0 -4px var(--rope)' } : undefined}
-            onClick={() => setOnly(outcome)}
-          >
+          <button key={outcome} type="button" className="action" aria-pressed={only === outcome} onClick={() => setOnly(outcome)}>
             {outcome === '' ? `all ${rows.length - count('empty')}` : `${OUTCOMES[outcome]} ${count(outcome)}`}
           </button>
         ))}

@@ -109,6 +109,11 @@ interface Unfit {
 }
 
 /** What must not be used, each with the one thing that puts it right. */
+/** What failed comes before what is only to be watched. */
+function gravest<D extends { readonly failed: boolean }>(defects: readonly D[]): D | undefined {
+  return defects.find(({ failed }) => failed) ?? defects[0];
+}
+
 function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
   const may = useMay();
   const { data } = useListDefectsQuery();
@@ -117,7 +122,7 @@ function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]
     if (gear.state === 'retired') return [];
     const inspect = `/inspect?of=piece:${gear.gearId}`;
     if (gear.state === 'quarantined') {
-      const defect = data?.items.find((entry) => entry.gearId === gear.gearId);
+      const defect = gravest((data?.items ?? []).filter((entry) => entry.gearId === gear.gearId));
       return [
         {
           piece,
