@@ -1,51 +1,8 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
 import { isPulley } from '../gear/pulleys.ts';
 import { invariant } from '../invariant.ts';
-import { teamStandard } from '../policy/team-standard.ts';
-import type { Case } from '../rig/case.ts';
-import { gearIdsOf } from '../rig/references.ts';
-import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Role, Situation, VehicleBody } from '../rig/rig.ts';
-import { kitGear } from './kit-gear.ts';
-
-const degrees = (value: number) => (value * Math.PI) / 180;
-
-export function truck(id: string, xM: number, yM: number, headingDeg: number, extra: Partial<VehicleBody> = {}): VehicleBody {
-  return {
-    id,
-    kind: 'vehicle',
-    label: id[0]?.toUpperCase() + id.slice(1),
-    xM,
-    yM,
-    headingRad: degrees(headingDeg),
-    massKg: 2600,
-    lengthM: 4.6,
-    widthM: 1.85,
-    wheelbaseM: 2.8,
-    trackM: 1.5,
-    ...extra,
-  };
-}
-
-/** A vehicle that holds well: on dry gravel, all brakes on. */
-export const held = { stance: { ground: 'dry-gravel', brakes: 'all' } } as const satisfies Partial<VehicleBody>;
-
-export function treeAt(id: string, xM: number, yM: number, trunkDiameterM = 0.5): Body {
-  const label = id[0]?.toUpperCase() + id.slice(1);
-  return { id, kind: 'tree', label, xM, yM, trunkDiameterM, wood: 'hardwood', footing: 'firm', state: 'live', leanRad: 0 };
-}
-
-/** A point on a vehicle or a loose load. */
-export function onFrame(id: string, bodyId: string, forwardM: number, leftM: number, heightM: number): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'on-vehicle', forwardM, leftM, heightM } };
-}
-
-export function onTrunk(id: string, bodyId: string, heightM = 0.3): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'on-trunk', heightM } };
-}
-
-export function atHeight(id: string, bodyId: string, heightM: number): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'at-height', heightM } };
-}
+import type { End } from '../layouts/scene.ts';
+import type { Chain, Line, PieceUse, Role } from '../rig/rig.ts';
 
 const ROLES: { readonly [kind: string]: Role } = {
   'tree-strap': 'tree-strap',
@@ -63,8 +20,6 @@ const ROLES: { readonly [kind: string]: Role } = {
   winch: 'winch',
 };
 
-export type End = string | { readonly joint: string };
-
 interface LineParts {
   readonly id?: string;
   readonly drive: Line['drive'];
@@ -73,8 +28,6 @@ interface LineParts {
   readonly to: End;
   readonly role?: Role;
 }
-
-export const toJoint = (jointId: string): Chain['to'] => ({ kind: 'joint', jointId });
 
 /** Builders of uses, chains and lines from one bag of gear. */
 export function rigKit(bag: readonly GearFacts[]) {
@@ -116,36 +69,4 @@ export function rigKit(bag: readonly GearFacts[]) {
     use: useOf(`winch-${pointId}`, gearId, 0),
   });
   return { useOf, chainOf, lineOf, winchAt };
-}
-
-export const { useOf, chainOf, lineOf, winchAt } = rigKit(kitGear);
-
-interface CaseParts {
-  readonly name: string;
-  readonly rig: Pick<Rig, 'bodies' | 'points' | 'chains' | 'lines' | 'load'> & Partial<Rig>;
-  readonly situation?: Partial<Situation>;
-  readonly slopeDeg?: number;
-  readonly uphillDeg?: number;
-}
-
-/** A case on level wet grass unless told otherwise, with the gear it uses and the standard policy. */
-export function caseOf({ name, rig, situation = {}, slopeDeg = 0, uphillDeg = 0 }: CaseParts): Case {
-  const whole: Rig = {
-    ground: { slopeRad: degrees(slopeDeg), uphillRad: degrees(uphillDeg) },
-    situation: {
-      surface: 'grass',
-      depth: 'none',
-      soil: 'loam',
-      wet: true,
-      lockedShare: 0,
-      drivelineLocked: false,
-      wheelsTurned: false,
-      ...situation,
-    },
-    dampers: [],
-    answers: {},
-    ...rig,
-  };
-  const used = new Set(gearIdsOf(whole));
-  return { kind: 'rig', name, asOf: '2026-06-01', rig: whole, gear: kitGear.filter(({ id }) => used.has(id)), policy: teamStandard };
 }

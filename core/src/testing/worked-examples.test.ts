@@ -9,13 +9,13 @@ import { respoolAdvice } from '../effort/respool.ts';
 import { flightOf, ropeEnergyJ } from '../hazards/rope-energy.ts';
 import { vehicleHold } from '../hold/vehicle-hold.ts';
 import { pieceLimit } from '../judgement/piece-limit.ts';
+import { truck } from '../layouts/scene.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { groundHeightM, slopeAlong } from '../rig/places.ts';
 import { vec3 } from '../statics/vec3.ts';
 import { burstPlan, heatAfter } from '../winch/burst-plan.ts';
 import { drumState, ratedPullOnLayer, reserveM, ropeOnLayerM } from '../winch/drum-layers.ts';
 import { mark, piece, tree } from './example-case.ts';
-import { truck } from './rig-kit.ts';
 
 /** The examples of docs/calculations.md, digit by digit as they stand there. */
 describe('the worked examples', () => {

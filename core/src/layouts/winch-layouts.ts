@@ -1,12 +1,5 @@
-import type { Case } from '../rig/case.ts';
-import { atHeight, caseOf, chainOf, held, lineOf, onFrame, onTrunk, toJoint, treeAt, truck, useOf, winchAt } from './rig-kit.ts';
-
-/** A layout of the work as a case of its own. */
-export interface LayoutCase {
-  readonly file: string;
-  readonly layout: string;
-  readonly build: () => Case;
-}
+import type { Layout } from './layouts.ts';
+import { atHeight, chainOf, held, lineOf, onFrame, onTrunk, type Scene, sceneOf, toJoint, treeAt, truck, useOf, winchAt } from './scene.ts';
 
 const ahead = (bodyId: string, travelM = 4) => ({ bodyId, travel: 'ahead' as const, travelM });
 const winching = (x = 0, y = 0, heading = 80) => truck('heron', x, y, heading, { ...held, massKg: 2900 });
@@ -14,7 +7,7 @@ const stuck = (x: number, y: number, heading: number) => truck('otter', x, y, he
 const fairlead = onFrame('fairlead', 'heron', 2.3, 0, 0.75);
 const end = (id: string, from: string, first: string, link: string) => chainOf(id, from, [first, 'SS-B', link]);
 
-function selfRecovery(layout: 'straight' | 'back' | 'triple'): Case {
+function selfRecovery(layout: 'straight' | 'back' | 'triple'): Scene {
   const bodies = [truck('heron', 0, 0, 75), treeAt('larch', 15, 3.5), treeAt('beech', 13, 7)];
   const points = [fairlead, onTrunk('on-larch', 'larch'), onFrame('left', 'heron', 2.25, 0.5, 0.55), onTrunk('on-beech', 'beech', 0.4)];
   const atTree = chainOf('at-larch', 'on-larch', layout === 'straight' ? ['TS-A', 'SS-A', 'CL-A'] : ['TS-A', 'SS-A', 'RR-A']);
@@ -25,7 +18,7 @@ function selfRecovery(layout: 'straight' | 'back' | 'triple'): Case {
   const kept = [...via, to];
   const chains = [atTree, atLeft, atBeech].filter(({ id }) => kept.includes(id));
   const used = points.filter(({ id }) => id === 'fairlead' || chains.some(({ from }) => from.kind === 'point' && from.pointId === id));
-  return caseOf({
+  return sceneOf({
     name: `Self-recovery, ${{ straight: 'single line', back: 'double line', triple: 'triple line' }[layout]}`,
     rig: {
       bodies: layout === 'triple' ? bodies : bodies.slice(0, 2),
@@ -40,8 +33,8 @@ function selfRecovery(layout: 'straight' | 'back' | 'triple'): Case {
   });
 }
 
-function singleToOther(): Case {
-  return caseOf({
+function singleToOther(): Scene {
+  return sceneOf({
     name: 'Single line to a stuck vehicle',
     rig: {
       bodies: [winching(), stuck(16, 3.5, 255)],
@@ -54,9 +47,9 @@ function singleToOther(): Case {
   });
 }
 
-function doubleToOther(separate: boolean): Case {
+function doubleToOther(separate: boolean): Scene {
   const back = separate ? chainOf('at-end', 'on-oak', ['TS-A', 'SS-B', 'CL-A']) : chainOf('at-end', 'left', ['VP-B', 'SS-B', 'CL-A']);
-  return caseOf({
+  return sceneOf({
     name: `Double line to another vehicle, end back ${separate ? 'at a separate anchor' : 'on the winching vehicle'}`,
     rig: {
       bodies: [winching(), stuck(12, 2.5, 258), ...(separate ? [treeAt('oak', 1, 5.5)] : [])],
@@ -75,7 +68,7 @@ function doubleToOther(separate: boolean): Case {
   });
 }
 
-function redirect(kind: 'corner' | 'road' | 'high'): Case {
+function redirect(kind: 'corner' | 'road' | 'high'): Scene {
   const high = kind === 'high';
   const bodies = [
     winching(0, 0, high ? 85 : 40),
@@ -88,7 +81,7 @@ function redirect(kind: 'corner' | 'road' | 'high'): Case {
     ...(kind === 'road' ? [chainOf('at-oak', 'on-oak', ['TS-B', 'SS-C', 'RR-A'])] : []),
     end('at-otter', 'nose', 'VP-A', 'CL-A'),
   ];
-  return caseOf({
+  return sceneOf({
     name: { corner: 'Redirect round a corner', road: 'Redirect along a road, two trees', high: 'Redirect through a high pulley' }[kind],
     rig: {
       bodies,
@@ -113,8 +106,8 @@ function redirect(kind: 'corner' | 'road' | 'high'): Case {
   });
 }
 
-function redirectPlusDouble(): Case {
-  return caseOf({
+function redirectPlusDouble(): Scene {
+  return sceneOf({
     name: 'Redirect plus double',
     rig: {
       bodies: [winching(0, 0, 30), stuck(16, 1, 318), treeAt('ash', 6, 10, 0.6), treeAt('oak', 4, 13, 0.55)],
@@ -133,10 +126,10 @@ function redirectPlusDouble(): Case {
   });
 }
 
-function withExtension(where: 'anchor' | 'return'): Case {
+function withExtension(where: 'anchor' | 'return'): Scene {
   const inAnchor = where === 'anchor';
   const far = inAnchor ? 27 : 17;
-  return caseOf({
+  return sceneOf({
     name: `Double line with an extension in the ${where} leg`,
     rig: {
       bodies: [truck('heron', 0, 0, 78), treeAt('larch', far, far * 0.22, 0.55)],
@@ -152,8 +145,8 @@ function withExtension(where: 'anchor' | 'return'): Case {
   });
 }
 
-function underVehicle(): Case {
-  return caseOf({
+function underVehicle(): Scene {
+  return sceneOf({
     name: 'Front winch led under the vehicle to pull it backwards',
     rig: {
       bodies: [truck('heron', 0, 0, 90), treeAt('larch', -15, -1.5, 0.5)],
@@ -166,13 +159,13 @@ function underVehicle(): Case {
   });
 }
 
-function bridled(running: boolean): Case {
+function bridled(running: boolean): Scene {
   const bodies = [winching(), stuck(15, 3, running ? 256 : 258.5)];
   const points = [fairlead, onFrame('left', 'otter', 1.9, 0.45, 0.5), onFrame('right', 'otter', 1.9, -0.45, 0.55)];
   const pull = { drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-apex' };
   const common = { bodies, points, joints: [{ id: 'apex', label: 'apex of the bridle' }], load: ahead('otter') };
   if (running)
-    return caseOf({
+    return sceneOf({
       name: 'Running bridle on two points',
       rig: {
         ...common,
@@ -195,7 +188,7 @@ function bridled(running: boolean): Case {
       },
       situation: { surface: 'shallow-mud' },
     });
-  return caseOf({
+  return sceneOf({
     name: 'Fixed bridle on two points',
     rig: {
       ...common,
@@ -210,10 +203,10 @@ function bridled(running: boolean): Case {
   });
 }
 
-function backAnchored(to: 'tree' | 'vehicles'): Case {
+function backAnchored(to: 'tree' | 'vehicles'): Scene {
   const tree = to === 'tree';
   const slippery = { stance: { ground: 'mud', brakes: 'all' } } as const;
-  return caseOf({
+  return sceneOf({
     name: `Winching vehicle back-anchored to ${tree ? 'a tree' : 'two vehicles'}`,
     rig: {
       bodies: [
@@ -256,8 +249,8 @@ function backAnchored(to: 'tree' | 'vehicles'): Case {
   });
 }
 
-function twoWinches(): Case {
-  return caseOf({
+function twoWinches(): Scene {
+  return sceneOf({
     name: 'Two winches on one vehicle at a small angle',
     rig: {
       bodies: [winching(0, 0, 62), truck('badger', 1, -6, 82, { ...held, massKg: 3100 }), stuck(17, 1.5, 256)],
@@ -278,8 +271,8 @@ function twoWinches(): Case {
   });
 }
 
-function sideways(): Case {
-  return caseOf({
+function sideways(): Scene {
+  return sceneOf({
     name: 'Clearing a trunk sideways by redirect',
     rig: {
       bodies: [
@@ -295,8 +288,8 @@ function sideways(): Case {
   });
 }
 
-function highAnchor(): Case {
-  return caseOf({
+function highAnchor(): Scene {
+  return sceneOf({
     name: 'Single line to a rated ground anchor',
     rig: {
       bodies: [truck('heron', 0, 0, 70), { id: 'anchor', kind: 'ground-anchor', label: 'Ground anchor', xM: 14, yM: 4.5, soil: 'loam' }],
@@ -309,37 +302,50 @@ function highAnchor(): Case {
   });
 }
 
-export const winchLayouts: readonly LayoutCase[] = [
-  { file: 'single-line-to-an-anchor', layout: 'single line to an anchor (self-recovery)', build: () => selfRecovery('straight') },
-  { file: 'single-line-to-a-vehicle', layout: 'single line to a stuck vehicle', build: singleToOther },
-  { file: 'double-line-self-recovery', layout: 'double line self-recovery', build: () => selfRecovery('back') },
+export const winchLayouts: readonly Layout[] = [
   {
-    file: 'double-line-to-a-vehicle',
-    layout: 'double line to another vehicle, end back to the winching vehicle',
+    id: 'single-line-to-an-anchor',
+    group: 'self',
+    label: 'single line to an anchor (self-recovery)',
+    build: () => selfRecovery('straight'),
+  },
+  { id: 'single-line-to-a-vehicle', group: 'other', label: 'single line to a stuck vehicle', build: singleToOther },
+  { id: 'double-line-self-recovery', group: 'self', label: 'double line self-recovery', build: () => selfRecovery('back') },
+  {
+    id: 'double-line-to-a-vehicle',
+    group: 'other',
+    label: 'double line to another vehicle, end back to the winching vehicle',
     build: () => doubleToOther(false),
   },
   {
-    file: 'double-line-to-a-separate-anchor',
-    layout: 'double line to another vehicle, end at a separate anchor',
+    id: 'double-line-to-a-separate-anchor',
+    group: 'other',
+    label: 'double line to another vehicle, end at a separate anchor',
     build: () => doubleToOther(true),
   },
-  { file: 'triple-line', layout: 'triple line', build: () => selfRecovery('triple') },
-  { file: 'redirect-round-a-corner', layout: 'redirect around a corner', build: () => redirect('corner') },
-  { file: 'redirect-along-a-road', layout: 'redirect along a road', build: () => redirect('road') },
-  { file: 'redirect-through-a-high-pulley', layout: 'redirect through a high pulley above an obstacle', build: () => redirect('high') },
-  { file: 'redirect-plus-double', layout: 'redirect plus double', build: redirectPlusDouble },
-  { file: 'extension-in-the-anchor-leg', layout: 'with an extension in the anchor leg', build: () => withExtension('anchor') },
-  { file: 'extension-in-the-return-leg', layout: 'with an extension in the return leg', build: () => withExtension('return') },
-  { file: 'led-under-the-vehicle', layout: 'front winch led under the vehicle to pull it backwards', build: underVehicle },
-  { file: 'fixed-bridle', layout: 'bridle on two points, fixed', build: () => bridled(false) },
-  { file: 'running-bridle', layout: 'bridle on two points, running', build: () => bridled(true) },
-  { file: 'back-anchored-to-a-tree', layout: 'winching vehicle back-anchored to a tree', build: () => backAnchored('tree') },
+  { id: 'triple-line', group: 'self', label: 'triple line', build: () => selfRecovery('triple') },
+  { id: 'redirect-round-a-corner', group: 'redirect', label: 'redirect around a corner', build: () => redirect('corner') },
+  { id: 'redirect-along-a-road', group: 'redirect', label: 'redirect along a road', build: () => redirect('road') },
   {
-    file: 'back-anchored-to-vehicles',
-    layout: 'winching vehicle back-anchored to vehicles with static straps',
+    id: 'redirect-through-a-high-pulley',
+    group: 'redirect',
+    label: 'redirect through a high pulley above an obstacle',
+    build: () => redirect('high'),
+  },
+  { id: 'redirect-plus-double', group: 'redirect', label: 'redirect plus double', build: redirectPlusDouble },
+  { id: 'extension-in-the-anchor-leg', group: 'self', label: 'with an extension in the anchor leg', build: () => withExtension('anchor') },
+  { id: 'extension-in-the-return-leg', group: 'self', label: 'with an extension in the return leg', build: () => withExtension('return') },
+  { id: 'led-under-the-vehicle', group: 'self', label: 'front winch led under the vehicle to pull it backwards', build: underVehicle },
+  { id: 'fixed-bridle', group: 'other', label: 'bridle on two points, fixed', build: () => bridled(false) },
+  { id: 'running-bridle', group: 'other', label: 'bridle on two points, running', build: () => bridled(true) },
+  { id: 'back-anchored-to-a-tree', group: 'other', label: 'winching vehicle back-anchored to a tree', build: () => backAnchored('tree') },
+  {
+    id: 'back-anchored-to-vehicles',
+    group: 'other',
+    label: 'winching vehicle back-anchored to vehicles with static straps',
     build: () => backAnchored('vehicles'),
   },
-  { file: 'two-winches', layout: 'two winches on one vehicle at a small angle', build: twoWinches },
-  { file: 'clearing-sideways', layout: 'clearing an obstacle sideways by redirect', build: sideways },
-  { file: 'ground-anchor', layout: 'single line to a ground anchor', build: highAnchor },
+  { id: 'two-winches', group: 'other', label: 'two winches on one vehicle at a small angle', build: twoWinches },
+  { id: 'clearing-sideways', group: 'redirect', label: 'clearing an obstacle sideways by redirect', build: sideways },
+  { id: 'ground-anchor', group: 'self', label: 'single line to a ground anchor', build: highAnchor },
 ];

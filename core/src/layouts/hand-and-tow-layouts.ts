@@ -1,7 +1,6 @@
-import type { Case } from '../rig/case.ts';
 import type { Body, Line } from '../rig/rig.ts';
-import type { LayoutCase } from './layouts-of-winches.ts';
-import { atHeight, caseOf, chainOf, held, lineOf, onFrame, onTrunk, treeAt, truck, winchAt } from './rig-kit.ts';
+import type { Layout } from './layouts.ts';
+import { atHeight, chainOf, held, lineOf, onFrame, onTrunk, type Scene, sceneOf, treeAt, truck, winchAt } from './scene.ts';
 
 const crew = (xM: number, yM: number, people = 6): Body => ({ id: 'crew', kind: 'crew', label: 'Crew', xM, yM, people });
 const small = (x: number, y: number, heading: number) =>
@@ -17,10 +16,10 @@ const COMPOUND_NAMES: { readonly [K in Compound]: string } = {
 };
 
 /** Two blocks, two ropes: the hauled one takes hold of the other's end, which runs over a block at the anchor. */
-function compound(kind: Exclude<Compound, 'far-anchor'>): Case {
+function compound(kind: Exclude<Compound, 'far-anchor'>): Scene {
   const one = kind === 'one-rope';
   const winched = kind === 'winch';
-  return caseOf({
+  return sceneOf({
     name: COMPOUND_NAMES[kind],
     rig: {
       bodies: [small(0, 0, 82), treeAt('oak', 22, 3, 0.7), ...(winched ? [] : [crew(-1, -3.5)])],
@@ -61,8 +60,8 @@ function compoundLines(drive: Line['drive'], hauled: string, carried: string): r
 }
 
 /** The same turned round: the load hangs on the far block, both fixed ends at the anchor. */
-function compoundAtAnchor(): Case {
-  return caseOf({
+function compoundAtAnchor(): Scene {
+  return sceneOf({
     name: COMPOUND_NAMES['far-anchor'],
     rig: {
       bodies: [small(0, 0, 82), treeAt('oak', 22, 3, 0.7), crew(27, -1)],
@@ -85,8 +84,8 @@ function compoundAtAnchor(): Case {
   });
 }
 
-function progressCapture(): Case {
-  return caseOf({
+function progressCapture(): Scene {
+  return sceneOf({
     name: 'Double line held by a grip on the strand',
     rig: {
       bodies: [small(0, 0, 85), treeAt('oak', 16, 1.5, 0.6), treeAt('rowan', 15, -3, 0.4), crew(-2, -3)],
@@ -109,11 +108,11 @@ function progressCapture(): Case {
   });
 }
 
-function tow(kind: 'static' | 'one' | 'two'): Case {
+function tow(kind: 'static' | 'one' | 'two'): Scene {
   const manner = kind === 'static' ? 'steady' : 'run-up';
   const ropes = { static: ['TR-1'], one: ['KR-A'], two: ['KR-A', 'SS-C', 'KR-B'] }[kind];
   const away = { static: 13, one: 14, two: 20 }[kind];
-  return caseOf({
+  return sceneOf({
     name: { static: 'Static tow without run-up', one: 'Stretch-rope pull with one rope', two: 'Stretch-rope pull with two ropes joined' }[
       kind
     ],
@@ -128,8 +127,8 @@ function tow(kind: 'static' | 'one' | 'two'): Case {
   });
 }
 
-function onSlope(purpose: 'hold' | 'lower'): Case {
-  return caseOf({
+function onSlope(purpose: 'hold' | 'lower'): Scene {
+  return sceneOf({
     name: purpose === 'hold' ? 'Holding on a slope with the line as a safety' : 'Lowering down a slope on the winch',
     rig: {
       bodies: [
@@ -154,8 +153,8 @@ function onSlope(purpose: 'hold' | 'lower'): Case {
   });
 }
 
-function righting(): Case {
-  return caseOf({
+function righting(): Scene {
+  return sceneOf({
     name: 'Righting a vehicle that lies on its side',
     rig: {
       bodies: [
@@ -180,8 +179,8 @@ function righting(): Case {
   });
 }
 
-function deck(): Case {
-  return caseOf({
+function deck(): Scene {
+  return sceneOf({
     name: 'Loading a rolling vehicle on a deck by an off-centre tow eye',
     rig: {
       bodies: [
@@ -197,8 +196,8 @@ function deck(): Case {
   });
 }
 
-function respool(): Case {
-  return caseOf({
+function respool(): Scene {
+  return sceneOf({
     name: 'Line stretched and spooled again under tension',
     rig: {
       bodies: [truck('heron', 0, 20, 178, { ...held, massKg: 2900 }), truck('badger', 0.5, 2, 2, { massKg: 3100 })],
@@ -214,8 +213,8 @@ function respool(): Case {
   });
 }
 
-function lanyarded(moving: boolean): Case {
-  return caseOf({
+function lanyarded(moving: boolean): Scene {
+  return sceneOf({
     name: moving ? 'Lanyard by a grip on the moving line' : 'Lanyard to a fixed anchor',
     rig: {
       bodies: [
@@ -243,24 +242,25 @@ function lanyarded(moving: boolean): Case {
   });
 }
 
-export const handAndTowLayouts: readonly LayoutCase[] = [
-  { file: 'compound-by-hand', layout: 'compound of two blocks hauled by hand from the ground', build: () => compound('hand') },
-  { file: 'compound-by-winch', layout: 'compound driven by the winch of the load itself', build: () => compound('winch') },
+export const handAndTowLayouts: readonly Layout[] = [
+  { id: 'compound-by-hand', group: 'hands', label: 'compound of two blocks hauled by hand from the ground', build: () => compound('hand') },
+  { id: 'compound-by-winch', group: 'hands', label: 'compound driven by the winch of the load itself', build: () => compound('winch') },
   {
-    file: 'compound-at-a-separate-anchor',
-    layout: 'compound with both fixed ends at a separate anchor',
+    id: 'compound-at-a-separate-anchor',
+    group: 'hands',
+    label: 'compound with both fixed ends at a separate anchor',
     build: compoundAtAnchor,
   },
-  { file: 'compound-with-one-rope', layout: 'compound with one rope and grips', build: () => compound('one-rope') },
-  { file: 'held-by-a-grip', layout: 'progress capture by a grip on the strand', build: progressCapture },
-  { file: 'static-tow', layout: 'static tow without run-up', build: () => tow('static') },
-  { file: 'stretch-pull', layout: 'stretch-rope pull with one strap', build: () => tow('one') },
-  { file: 'stretch-pull-joined', layout: 'stretch-rope pull with two joined', build: () => tow('two') },
-  { file: 'holding-on-a-slope', layout: 'holding on a slope with the line as a safety', build: () => onSlope('hold') },
-  { file: 'lowering-down-a-slope', layout: 'lowering on a slope', build: () => onSlope('lower') },
-  { file: 'righting', layout: 'righting a vehicle that lies on its side', build: righting },
-  { file: 'loading-on-a-deck', layout: 'loading a rolling vehicle on a deck by an off-centre tow eye', build: deck },
-  { file: 'spooling-under-tension', layout: 'line stretched and re-spooled under tension', build: respool },
-  { file: 'lanyard-to-a-fixed-anchor', layout: 'safety lanyard to a fixed anchor', build: () => lanyarded(false) },
-  { file: 'lanyard-on-a-moving-line', layout: 'safety lanyard by a grip on a moving line', build: () => lanyarded(true) },
+  { id: 'compound-with-one-rope', group: 'hands', label: 'compound with one rope and grips', build: () => compound('one-rope') },
+  { id: 'held-by-a-grip', group: 'hands', label: 'progress capture by a grip on the strand', build: progressCapture },
+  { id: 'static-tow', group: 'tow', label: 'static tow without run-up', build: () => tow('static') },
+  { id: 'stretch-pull', group: 'tow', label: 'stretch-rope pull with one strap', build: () => tow('one') },
+  { id: 'stretch-pull-joined', group: 'tow', label: 'stretch-rope pull with two joined', build: () => tow('two') },
+  { id: 'holding-on-a-slope', group: 'hold', label: 'holding on a slope with the line as a safety', build: () => onSlope('hold') },
+  { id: 'lowering-down-a-slope', group: 'hold', label: 'lowering on a slope', build: () => onSlope('lower') },
+  { id: 'righting', group: 'special', label: 'righting a vehicle that lies on its side', build: righting },
+  { id: 'loading-on-a-deck', group: 'special', label: 'loading a rolling vehicle on a deck by an off-centre tow eye', build: deck },
+  { id: 'spooling-under-tension', group: 'special', label: 'line stretched and re-spooled under tension', build: respool },
+  { id: 'lanyard-to-a-fixed-anchor', group: 'special', label: 'safety lanyard to a fixed anchor', build: () => lanyarded(false) },
+  { id: 'lanyard-on-a-moving-line', group: 'special', label: 'safety lanyard by a grip on a moving line', build: () => lanyarded(true) },
 ];
