@@ -31,7 +31,7 @@ writeFileSync(
 
 writeFileSync(
   resolve(docs, 'formats/wainrope.rig.schema.json'),
-  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.rig, version 2', ...rigFileCodec.schema }, null, 1)}\n`,
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.rig, version 3', ...rigFileCodec.schema }, null, 1)}\n`,
 );
 
 writeFileSync(

@@ -9,6 +9,7 @@ const demo = (path: string) => resolve(import.meta.dirname, '../../demo', path);
 const bog = demo('plans/bog-below-tarn-quarry.json');
 const compound = demo('cases/compound-by-hand.json');
 const old = resolve(import.meta.dirname, '../../core/old-files/rig-version-1.json');
+const second = resolve(import.meta.dirname, '../../core/old-files/rig-version-2.json');
 const json = (args: readonly string[]) => JSON.parse(run([...args, '--json']).out);
 function written(content: unknown): string {
   const file = join(mkdtempSync(join(tmpdir(), 'wainrope-')), 'file.json');
@@ -62,12 +63,13 @@ function caseOf(path: string) {
 
 describe('wainrope validate and convert', () => {
   it('knows every demo file, and an old one as old', () => {
-    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 2') });
-    expect(run(['validate', old]).out).toContain('version 1 (now 2: convert writes it so)');
+    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 3') });
+    expect(run(['validate', old]).out).toContain('version 1 (now 3: convert writes it so)');
+    expect(run(['validate', second]).out).toContain('version 2 (now 3: convert writes it so)');
   });
   it('brings an old file to the present version; converting again changes nothing', () => {
     const once = run(['convert', old]).out;
-    expect(JSON.parse(once)).toMatchObject({ version: 2 });
+    expect(JSON.parse(once)).toMatchObject({ version: 3 });
     expect(run(['convert', written(JSON.parse(once))]).out).toBe(once);
   });
   it('judges an old file as it judged it then: the same weakest place and the same loads', () => {

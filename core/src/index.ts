@@ -59,8 +59,12 @@ export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type R
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
+export { type Trial, tryPieces } from './judgement/try-pieces.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
 export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';
+export { type AnchorOption, type AnchorWay, compareAnchors } from './layouts/compare-anchors.ts';
+export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, type SceneBody, vehicleAt } from './layouts/lay-on-site.ts';
+export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
@@ -116,6 +120,7 @@ export {
 export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
+export { bodyOfUse } from './rig/body-of-use.ts';
 export {
   type Case,
   caseCodec,
@@ -143,4 +148,18 @@ export {
   type TreeBody,
   type VehicleBody,
 } from './rig/rig.ts';
+export {
+  addBridle,
+  addLanyard,
+  clearLines,
+  extendChain,
+  extendLine,
+  freeIdIn,
+  insertPiece,
+  isFastened,
+  removeBody,
+  removeUse,
+  tieBack,
+} from './rig/rigging.ts';
+export { type Route, type RouteStop, routeEdits, routeOf } from './rig/route-line.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

@@ -7,7 +7,7 @@ import type { Fix, Severity, Subject } from './rule.ts';
 import type { LineZones } from './zones-of-rig.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '2';
+export const CORE_VERSION = '3';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 

@@ -33,7 +33,9 @@ import { lastResortPoint } from './rules/last-resort-point.ts';
 import { layerUndecided } from './rules/layer-undecided.ts';
 import { lengthUnknown } from './rules/length-unknown.ts';
 import { limitedByStatement } from './rules/limited-by-statement.ts';
+import { lineCrossesObstacle } from './rules/line-crosses-obstacle.ts';
 import { lineOverEdge } from './rules/line-over-edge.ts';
+import { lineOverLip } from './rules/line-over-lip.ts';
 import { lineRoundTree } from './rules/line-round-tree.ts';
 import { lineTooShort } from './rules/line-too-short.ts';
 import { lineUnderVehicle } from './rules/line-under-vehicle.ts';
@@ -168,6 +170,8 @@ export const rules: readonly Rule[] = [
   lineOverEdge,
   lineRoundTree,
   lineTooShort,
+  lineCrossesObstacle,
+  lineOverLip,
   lineUnderVehicle,
   loadReachesAnchor,
   loadSecuringStrap,

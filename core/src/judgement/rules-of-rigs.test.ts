@@ -73,6 +73,22 @@ const noTrack = ({ trackM: _track, ...rest }: VehicleBody): VehicleBody => rest;
 const jack = piece({ id: 'JK-1', kind: 'lifting-jack', marks: [], attributes: {} });
 
 /** Each rule on rigs of any layout: where it is silent, and a change that makes it speak; a question mark: it asks. */
+/** A feature of the site across the map at some distance east. */
+const across = (kind: 'obstacle' | 'edge', xM: number): Change =>
+  rig(() => ({
+    features: [
+      {
+        id: 'wall',
+        kind,
+        label: 'the wall',
+        points: [
+          { xM, yM: -9 },
+          { xM, yM: 9 },
+        ],
+      },
+    ],
+  }));
+
 const CASES: readonly (readonly [string, string, Change, Change])[] = [
   [
     'anchor-creep',
@@ -249,6 +265,8 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
       })),
     ),
   ],
+  ['line-crosses-obstacle', 'single-line-to-a-vehicle', across('obstacle', 40), across('obstacle', 8)],
+  ['line-over-lip?', 'single-line-to-a-vehicle', across('edge', 40), across('edge', 8)],
   ['person-in-zone', 'single-line-to-a-vehicle', add(person(60, 60, { duty: 'bystander' })), add(person(8, 2, { duty: 'bystander' }))],
   ['respool-too-light', 'spooling-under-tension', same, body('badger', { massKg: 1200 })],
   ['rest-too-short?', 'stretch-pull', answer('rest-too-short.rig', 'yes'), same],

@@ -23,7 +23,7 @@ export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 2;
+export const RIG_FILE_VERSION = 3;
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -35,10 +35,11 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
 
 /**
  * Brings a rig file of an earlier version to the present one. Version 1 had one line and vehicles and trees alone, all of
- * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's.
+ * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's. Version 2 had
+ * no features and no origin, and at least one line: all of it reads as it is.
  */
 export function migrateRigFile(value: unknown): unknown {
-  if (!isObject(value) || value.version !== 1 || !isObject(value.case)) return value;
+  if (!isObject(value) || (value.version !== 1 && value.version !== 2) || !isObject(value.case)) return value;
   return { ...value, version: RIG_FILE_VERSION, case: { ...value.case, policy: upgradePolicy(value.case.policy) } };
 }
 

@@ -17,6 +17,7 @@ export type Edit =
   | { readonly kind: 'set-purpose'; readonly purpose: Rig['purpose'] }
   | { readonly kind: 'state-sharing'; readonly sharing: Rig['sharing'] }
   | { readonly kind: 'choose-tools'; readonly tools: Rig['tools'] }
+  | { readonly kind: 'set-origin'; readonly origin: Rig['origin'] }
   /** Puts an entry into a list of the rig, in place of the one of its id or before another; and takes one out. */
   | PutEdit
   | { readonly kind: 'remove'; readonly list: RigList; readonly id: string }
@@ -24,7 +25,7 @@ export type Edit =
   | { readonly kind: 'replace-rig'; readonly rig: Rig };
 
 /** The lists of a rig whose entries are named by id. */
-export type RigList = 'bodies' | 'points' | 'joints' | 'chains' | 'grips' | 'lines' | 'backAnchors' | 'dampers' | 'lanyards';
+export type RigList = 'bodies' | 'points' | 'joints' | 'chains' | 'grips' | 'lines' | 'backAnchors' | 'dampers' | 'lanyards' | 'features';
 type Entry<L extends RigList> = NonNullable<Rig[L]>[number];
 type PutEdit = {
   [L in RigList]: {
@@ -74,6 +75,8 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
       return { rig: setOrDrop(rig, 'sharing', edit.sharing), inverse: { kind: 'state-sharing', sharing: rig.sharing } };
     case 'choose-tools':
       return { rig: setOrDrop(rig, 'tools', edit.tools), inverse: { kind: 'choose-tools', tools: rig.tools } };
+    case 'set-origin':
+      return { rig: setOrDrop(rig, 'origin', edit.origin), inverse: { kind: 'set-origin', origin: rig.origin } };
     case 'put':
       return put(rig, edit);
     case 'remove':
@@ -92,7 +95,7 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
   }
 }
 
-function setOrDrop<K extends 'chosenPull' | 'limiter' | 'purpose' | 'sharing' | 'tools'>(rig: Rig, key: K, value: Rig[K]): Rig {
+function setOrDrop<K extends 'chosenPull' | 'limiter' | 'purpose' | 'sharing' | 'tools' | 'origin'>(rig: Rig, key: K, value: Rig[K]): Rig {
   const { [key]: _dropped, ...rest } = rig;
   return (value === undefined ? rest : { ...rest, [key]: value }) as Rig;
 }
@@ -163,7 +166,7 @@ function withEntries(rig: Rig, list: RigList, entries: readonly AnyEntry[], wasM
 }
 
 /** Lists that a rig may do without. */
-const OPTIONAL: readonly RigList[] = ['joints', 'grips', 'backAnchors', 'lanyards'];
+const OPTIONAL: readonly RigList[] = ['joints', 'grips', 'backAnchors', 'lanyards', 'features'];
 
 function put(rig: Rig, { list, entry, before }: PutEdit): Edited {
   const entries = entriesOf(rig, list);

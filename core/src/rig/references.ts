@@ -56,6 +56,7 @@ export function referenceFaults(rig: Rig, gear: ReadonlySet<string>, path: strin
   ids(rig.dampers, 'dampers');
   ids(rig.lanyards ?? [], 'lanyards');
   ids(rig.backAnchors ?? [], 'backAnchors');
+  ids(rig.features ?? [], 'features');
   const check: Check = { rig, known, root, faults };
   loadFaults(check);
   pointFaults(check);
@@ -145,7 +146,7 @@ function lineFaults(check: Check): void {
   rig.chains.forEach((chain, index) => {
     if (!used.has(chain.id)) refuse(check, `chains[${index}]`, `chain "${chain.id}" holds no line`);
   });
-  if (!rig.lines.some(({ drive }) => drive.kind !== 'held')) refuse(check, 'lines', 'no line has a drive');
+  if (rig.lines.length > 0 && !rig.lines.some(({ drive }) => drive.kind !== 'held')) refuse(check, 'lines', 'no line has a drive');
   if (rig.lines.some(({ drive }) => drive.kind === 'hand' && bodyKind(rig, drive.pointId) !== 'crew'))
     refuse(check, 'lines', 'a line hauled by hand starts at a crew');
 }

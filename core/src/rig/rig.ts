@@ -175,6 +175,22 @@ const backAnchorCodec = record({
   pieces: list(useCodec, { min: 1, max: 20 }),
 });
 
+/** What the place has beside bodies, as lines on the map: a crossing of an obstacle or a lip matters to the rope, the rest is for people. */
+export const featureKinds = ['obstacle', 'edge', 'water', 'track'] as const;
+const featureCodec = record({
+  id,
+  kind: choice(featureKinds),
+  label: text({ maxLength: 80 }),
+  points: list(record({ xM: coordinate, yM: coordinate }), { min: 2, max: 60 }),
+});
+
+/** Where on the earth the map's origin lies, and the bearing of its y axis. */
+const originCodec = record({
+  latitudeDeg: numeric({ min: -90, max: 90 }),
+  longitudeDeg: numeric({ min: -180, max: 180 }),
+  bearingRad: bearing,
+});
+
 export const rigCodec = record({
   ground: record({ slopeRad: numeric({ min: 0, max: Math.PI / 2 }), uphillRad: bearing }),
   bodies: list(
@@ -198,7 +214,10 @@ export const rigCodec = record({
   joints: optional(list(record({ id, label: text({ maxLength: 80 }) }), { max: 40 })),
   chains: list(chainCodec, { max: 100 }),
   grips: optional(list(gripCodec, { max: 20 })),
-  lines: list(lineCodec, { min: 1, max: 8 }),
+  /** None while only the place is drawn. */
+  lines: list(lineCodec, { max: 8 }),
+  features: optional(list(featureCodec, { max: 60 })),
+  origin: optional(originCodec),
   /** What the rig is for; missing: to recover. Lowering and holding pull against the travel of the load. */
   purpose: optional(choice(purposes)),
   /** What is to move, which way along its heading, and how far until it is free. */
@@ -238,5 +257,6 @@ export type Lanyard = NonNullable<Rig['lanyards']>[number];
 export type RigPoint = Rig['points'][number];
 export type Chain = Rig['chains'][number];
 export type Line = Rig['lines'][number];
+export type Feature = NonNullable<Rig['features']>[number];
 export type PieceUse = TypeOf<typeof useCodec>;
 export type Situation = Rig['situation'];

@@ -10,7 +10,7 @@ import { layouts } from './layouts.ts';
 type Loose = any;
 const file = (name: string): Loose => {
   const found = layouts.find((entry) => entry.file === name);
-  return JSON.parse(JSON.stringify({ format: 'wainrope.rig', version: 2, case: found?.build() }));
+  return JSON.parse(JSON.stringify({ format: 'wainrope.rig', version: 3, case: found?.build() }));
 };
 const faults = (name: string, damage: (rig: Loose) => void): readonly string[] => {
   const content = file(name);

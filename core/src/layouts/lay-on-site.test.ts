@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { judge } from '../judgement/judge.ts';
+import { teamStandard } from '../policy/team-standard.ts';
+import { readRig } from '../rig/case.ts';
+import type { Rig } from '../rig/rig.ts';
+import { assignBodies, bodiesOfLayout, layOnSite, vehicleAt } from './lay-on-site.ts';
+import { layouts } from './layouts.ts';
+
+const judged = (rig: Rig) => judge({ kind: 'rig', name: 'test', asOf: '2026-06-01', rig, gear: [], policy: teamStandard });
+const byId = (id: string) => {
+  const found = layouts.find((layout) => layout.id === id);
+  if (!found) throw new Error(`no layout ${id}`);
+  return found;
+};
+const site = (change: Partial<Rig> = {}): Rig => ({
+  ...layOnSite(byId('single-line-to-an-anchor'), undefined, {}),
+  points: [],
+  chains: [],
+  lines: [],
+  ...change,
+});
+
+describe('every layout', () => {
+  it.each(layouts.map(({ id }) => id))('%s is laid without pieces as a sound rig, and solves as its scene does', (id) => {
+    const layout = byId(id);
+    const rig = layOnSite(layout, undefined, {});
+    expect(readRig(JSON.parse(JSON.stringify(rig)), new Set())).toMatchObject({ ok: true });
+    expect(JSON.stringify(rig)).not.toContain('gearId');
+    expect(bodiesOfLayout(layout)[0]).toMatchObject({ isLoad: true });
+  });
+  it('has its own name', () => {
+    expect(new Set(layouts.map(({ label }) => label)).size).toBe(layouts.length);
+  });
+});
+
+describe('a layout on a site that is drawn already', () => {
+  const heron = { vehicleId: 'v-1', name: 'Heron', massKg: 2600, lengthM: 4.6, widthM: 1.85 };
+  const at = vehicleAt(heron, { id: 'heron', xM: 5, yM: -2, headingRad: 1 });
+  const tree = {
+    id: 'alder',
+    kind: 'tree',
+    label: 'Alder',
+    xM: 30,
+    yM: 12,
+    trunkDiameterM: 0.5,
+    wood: 'softwood',
+    footing: 'firm',
+    state: 'live',
+    leanRad: 0,
+  } as const;
+  const drawn = site({ bodies: [at, tree], load: { bodyId: 'heron', travel: 'ahead', travelM: 3 } });
+
+  it('uses the bodies that stand there, where they stand', () => {
+    const layout = byId('double-line-self-recovery');
+    const assignment = assignBodies(layout, drawn);
+    expect(assignment).toEqual({ heron: 'heron', larch: 'alder' });
+    const rig = layOnSite(layout, drawn, assignment);
+    expect(rig.bodies).toEqual(drawn.bodies);
+    expect(new Set(rig.points.map(({ bodyId }) => bodyId))).toEqual(new Set(['heron', 'alder']));
+    expect(judged(rig).strands).toHaveLength(2);
+  });
+  it('adds what is missing', () => {
+    const layout = byId('redirect-plus-double');
+    const rig = layOnSite(layout, drawn, assignBodies(layout, drawn));
+    expect(rig.bodies.length).toBe(4);
+    expect(new Set(rig.bodies.map(({ id }) => id)).size).toBe(4);
+    expect(rig.load.bodyId).toBe('heron');
+  });
+  it('stretches held ropes with the distance, so that a compound still reaches', () => {
+    const far = site({
+      bodies: [
+        { ...at, xM: 0, yM: 0, headingRad: 1.4 },
+        { ...tree, xM: 34, yM: 5 },
+      ],
+      load: { bodyId: 'heron', travel: 'ahead', travelM: 2 },
+    });
+    const layout = byId('compound-by-winch');
+    const rig = layOnSite(layout, far, assignBodies(layout, far));
+    const carried = rig.lines.find(({ id }) => id === 'carried');
+    expect(carried?.drive.kind === 'held' && carried.drive.lengthM).toBeGreaterThan(36);
+    expect(judged(rig).findings.map(({ code }) => code)).not.toContain('not-solved');
+  });
+});
+
+describe('a site without lines', () => {
+  it('is judged without falling over, and is never clear', () => {
+    const report = judged(site());
+    expect(report.strands).toEqual([]);
+    expect(report.verdict).not.toBe('clear');
+  });
+});

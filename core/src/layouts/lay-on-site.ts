@@ -1,0 +1,155 @@
+import type { Body, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
+import type { Layout } from './layouts.ts';
+
+/** A body of a layout's scene and the kind of thing on a site that can take its place. */
+export interface SceneBody {
+  readonly id: string;
+  readonly label: string;
+  readonly kind: Body['kind'];
+  readonly isLoad: boolean;
+}
+
+/** What a layout needs to stand on a site, the one that is to move first. */
+export function bodiesOfLayout({ build }: Pick<Layout, 'build'>): readonly SceneBody[] {
+  const { rig } = build();
+  const bodies = rig.bodies.map(({ id, label, kind }) => ({ id, label, kind, isLoad: id === rig.load.bodyId }));
+  return [...bodies.filter(({ isLoad }) => isLoad), ...bodies.filter(({ isLoad }) => !isLoad)];
+}
+
+const ANCHORS: readonly Body['kind'][] = ['tree', 'rock', 'structure', 'ground-anchor', 'pickets', 'deadman'];
+
+/** Whether a body on a site may take the place of one in a scene. */
+export function mayStandFor(body: Pick<Body, 'kind'>, wanted: Pick<SceneBody, 'kind'>): boolean {
+  if (body.kind === wanted.kind) return true;
+  return ANCHORS.includes(body.kind) && ANCHORS.includes(wanted.kind) && wanted.kind !== 'ground-anchor';
+}
+
+export type Assignment = { readonly [sceneBodyId: string]: string };
+
+/** Bodies of a site for those of a layout, each once: the load for the load, then kind by kind in the order in which they were drawn. */
+export function assignBodies(layout: Pick<Layout, 'build'>, site: Pick<Rig, 'bodies' | 'load'>): Assignment {
+  const taken = new Set<string>();
+  const pairs: [string, string][] = [];
+  for (const wanted of bodiesOfLayout(layout)) {
+    const fitting = site.bodies.filter((body) => !taken.has(body.id) && mayStandFor(body, wanted));
+    const found = wanted.isLoad
+      ? (fitting.find(({ id }) => id === site.load.bodyId) ?? fitting[0])
+      : (fitting.find(({ id, kind }) => id !== site.load.bodyId && kind === wanted.kind) ??
+        fitting.find(({ id }) => id !== site.load.bodyId));
+    if (!found) continue;
+    taken.add(found.id);
+    pairs.push([wanted.id, found.id]);
+  }
+  return Object.fromEntries(pairs);
+}
+
+/**
+ * A layout laid on a site: its points and lines on the site's own bodies, where they stand; bodies that the site lacks are added
+ * as the scene has them. No piece is chosen anywhere. Held ropes grow with the distances.
+ */
+export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, assignment: Assignment): Rig {
+  const { rig: scene } = layout.build();
+  const standing = new Map((site?.bodies ?? []).map((body) => [body.id, body]));
+  const used = new Set(standing.keys());
+  const nameOf = new Map<string, string>();
+  const added: Body[] = [];
+  for (const body of scene.bodies) {
+    const own = assignment[body.id];
+    if (own !== undefined && standing.has(own)) nameOf.set(body.id, own);
+    else {
+      const id = freeId(body.id, used);
+      used.add(id);
+      nameOf.set(body.id, id);
+      added.push({ ...body, id });
+    }
+  }
+  const bodies = [...standing.values(), ...added];
+  const bodyOf = new Map(bodies.map((body) => [body.id, body]));
+  const stretch = site ? stretchOf(scene, (id) => bodyOf.get(nameOf.get(id) ?? '')) : 1;
+  const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = emptied(scene);
+  return {
+    ...lines,
+    ground: site?.ground ?? ground,
+    situation: site?.situation ?? situation,
+    bodies,
+    points: scene.points.map((point) => moved(point, scene, nameOf, bodyOf)),
+    lines: lines.lines.map((line) =>
+      line.drive.kind === 'held' ? { ...line, drive: { ...line.drive, lengthM: line.drive.lengthM * stretch } } : line,
+    ),
+    ...(lines.grips && { grips: lines.grips.map((grip) => ({ ...grip, toEndM: grip.toEndM * stretch })) }),
+    load: { ...load, bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
+    dampers: [],
+    answers: {},
+    ...(site?.features && { features: site.features }),
+    ...(site?.origin && { origin: site.origin }),
+  };
+}
+
+function freeId(wanted: string, used: ReadonlySet<string>): string {
+  if (!used.has(wanted)) return wanted;
+  for (let number = 2; ; number++) if (!used.has(`${wanted}-${number}`)) return `${wanted}-${number}`;
+}
+
+/** How much further apart the bodies of a site stand than those of the scene, the load as the measure. */
+function stretchOf(scene: Rig, placed: (id: string) => Body | undefined): number {
+  const from = scene.bodies.find(({ id }) => id === scene.load.bodyId);
+  const to = placed(scene.load.bodyId);
+  const far = (a: Body, b: Body) => Math.hypot(a.xM - b.xM, a.yM - b.yM);
+  const ratios = scene.bodies.flatMap((body) => {
+    const here = placed(body.id);
+    if (!from || !to || !here || body === from || !ANCHORS.includes(body.kind)) return [];
+    const before = far(from, body);
+    return before > 0 ? [far(to, here) / before] : [];
+  });
+  return ratios.length > 0 ? Math.max(...ratios) : 1;
+}
+
+function moved(point: RigPoint, scene: Rig, nameOf: ReadonlyMap<string, string>, bodyOf: ReadonlyMap<string, Body>): RigPoint {
+  const before = scene.bodies.find(({ id }) => id === point.bodyId);
+  const bodyId = nameOf.get(point.bodyId) ?? point.bodyId;
+  const body = bodyOf.get(bodyId);
+  return { ...point, bodyId, place: placeOn(point.place, before, body) };
+}
+
+function placeOn(place: RigPoint['place'], before: Body | undefined, body: Body | undefined): RigPoint['place'] {
+  if (body === undefined) return place;
+  if (place.kind === 'on-vehicle' && before && 'lengthM' in before && 'widthM' in before && 'headingRad' in body) {
+    const [long, wide] = [body.lengthM / before.lengthM, body.widthM / before.widthM];
+    return { ...place, forwardM: place.forwardM * long, leftM: place.leftM * wide };
+  }
+  if (place.kind === 'on-vehicle') return place;
+  return { kind: body.kind === 'tree' ? 'on-trunk' : 'at-height', heightM: place.heightM };
+}
+
+/** The scene without the slots that its uses name. */
+function emptied(rig: Rig): Rig {
+  return {
+    ...rig,
+    chains: rig.chains.map((chain) => ({ ...chain, pieces: chain.pieces.map(empty) })),
+    lines: rig.lines.map((line) => ({
+      ...line,
+      drive: line.drive.kind === 'winch' ? { ...line.drive, use: empty(line.drive.use) } : line.drive,
+      ropes: line.ropes.map(empty),
+    })),
+    ...(rig.backAnchors && { backAnchors: rig.backAnchors.map((anchor) => ({ ...anchor, pieces: anchor.pieces.map(empty) })) }),
+    ...(rig.lanyards && { lanyards: rig.lanyards.map(({ gearId: _slot, ...lanyard }) => lanyard) }),
+  };
+}
+
+function empty({ gearId: _slot, ...use }: PieceUse): PieceUse {
+  return use;
+}
+
+/** A vehicle of the register as a body, in the place of another or at the origin. */
+export function vehicleAt(
+  {
+    vehicleId,
+    name,
+    massKg,
+    lengthM,
+    widthM,
+  }: { readonly vehicleId: string; readonly name: string; readonly massKg: number; readonly lengthM: number; readonly widthM: number },
+  { id, xM, yM, headingRad }: Pick<VehicleBody, 'id' | 'xM' | 'yM' | 'headingRad'>,
+): VehicleBody {
+  return { id, kind: 'vehicle', label: name, vehicleId, xM, yM, headingRad, massKg, lengthM, widthM };
+}

@@ -1,0 +1,23 @@
+import type { Body, Chain, Rig } from './rig.ts';
+
+/** The body on which a piece's chain begins, or whose drive a line belongs to; nothing for a chain that hangs in the air. */
+export function bodyOfUse(rig: Rig, useId: string): Body | undefined {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === useId));
+  if (chain) return bodyOfPoint(rig, pointIdOf(chain));
+  const back = rig.backAnchors?.find(({ pieces }) => pieces.some(({ id }) => id === useId));
+  // The first piece of a back-anchor sits at what holds.
+  if (back) return bodyOfPoint(rig, back.anchorPointId);
+  const line = rig.lines.find(
+    ({ drive, ropes }) => (drive.kind === 'winch' && drive.use.id === useId) || ropes.some(({ id }) => id === useId),
+  );
+  if (!line) return undefined;
+  if (line.drive.kind === 'winch' || line.drive.kind === 'hand') return bodyOfPoint(rig, line.drive.pointId);
+  return undefined;
+}
+
+const pointIdOf = ({ from }: Chain): string | undefined => (from.kind === 'point' ? from.pointId : undefined);
+
+function bodyOfPoint(rig: Rig, pointId: string | undefined): Body | undefined {
+  const point = rig.points.find(({ id }) => id === pointId);
+  return rig.bodies.find(({ id }) => id === point?.bodyId);
+}
