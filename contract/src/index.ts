@@ -95,7 +95,30 @@ export {
   OutingView,
   WantedView,
 } from './kits/kit.dto.ts';
-export { FreshReport, PlanCreate, PlanList, PlanSave, PlanSummary, PlanView, RigFileView, SavedReport } from './plans/plan.dto.ts';
+export {
+  CommentCreate,
+  CommentList,
+  CommentView,
+  FreshReport,
+  LayoutCreate,
+  LayoutList,
+  LayoutView,
+  OverrideCreate,
+  OverrideView,
+  PlanCreate,
+  PlanList,
+  PlanSave,
+  type PlanState,
+  PlanStateChange,
+  PlanSummary,
+  PlanVersionList,
+  PlanVersionRig,
+  PlanVersionView,
+  PlanView,
+  planStates,
+  RigFileView,
+  SavedReport,
+} from './plans/plan.dto.ts';
 export {
   PlanUnderPolicy,
   PolicyChange,

@@ -138,6 +138,8 @@ export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,
   type Chain,
+  type Feature,
+  featureKinds,
   type Line,
   type LoadBody,
   type PieceUse,
@@ -148,6 +150,7 @@ export {
   type TreeBody,
   type VehicleBody,
 } from './rig/rig.ts';
+export { rigDifferences } from './rig/rig-differences.ts';
 export {
   addBridle,
   addLanyard,
@@ -162,4 +165,5 @@ export {
   tieBack,
 } from './rig/rigging.ts';
 export { type Route, type RouteStop, routeEdits, routeOf } from './rig/route-line.ts';
+export { withoutPieces } from './rig/without-pieces.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

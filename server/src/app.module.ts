@@ -42,9 +42,12 @@ import { KitService } from './kits/kit.service.ts';
 import { OutingController } from './outings/outing.controller.ts';
 import { OutingRepository } from './outings/outing.repository.ts';
 import { OutingService } from './outings/outing.service.ts';
+import { LayoutController } from './plans/layout.controller.ts';
+import { LayoutService } from './plans/layout.service.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
+import { PlanLifeService } from './plans/plan-life.service.ts';
 import { PolicyController } from './policy/policy.controller.ts';
 import { PolicyService } from './policy/policy.service.ts';
 import { PeopleController } from './team/people.controller.ts';
@@ -77,6 +80,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     PhotoController,
     SheetController,
     PlanController,
+    LayoutController,
     PolicyController,
     VehicleController,
   ],
@@ -112,6 +116,8 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     CalendarService,
     PlanRepository,
     PlanService,
+    PlanLifeService,
+    LayoutService,
     PolicyService,
     VehicleRepository,
     VehicleService,

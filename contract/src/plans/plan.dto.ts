@@ -3,6 +3,19 @@ import { IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Length, M
 
 export const verdicts = ['clear', 'clear-judged', 'watch', 'stop'] as const;
 
+/** Drawn; checked and to be used; used; put away. */
+export const planStates = ['draft', 'ready', 'used', 'archived'] as const;
+export type PlanState = (typeof planStates)[number];
+
+/** A fix that a named person answers for leaving as it is. */
+export class OverrideView {
+  @IsString() findingId!: string;
+  @IsString() finding!: string;
+  @IsString() reason!: string;
+  @IsString() by!: string;
+  @IsString() at!: string;
+}
+
 class PlanContent {
   @IsString() @Length(1, 120, { message: 'The plan’s name must have 1 to 120 characters.' }) name!: string;
   /** Core’s rig document; pieces by their id in the register. */
@@ -40,6 +53,11 @@ export class PlanView {
   @IsString() name!: string;
   @IsInt() version!: number;
   @IsObject() rig!: object;
+  @IsIn(planStates) state!: PlanState;
+  @IsOptional() @IsString() stateBy?: string;
+  @IsOptional() @IsString() stateAt?: string;
+  /** Of the version that stands. */
+  @IsArray() @ValidateNested({ each: true }) @Type(() => OverrideView) overrides!: OverrideView[];
   @ValidateNested() @Type(() => SavedReport) saved!: SavedReport;
   @ValidateNested() @Type(() => FreshReport) fresh!: FreshReport;
 }
@@ -48,6 +66,7 @@ export class PlanSummary {
   @IsUUID() planId!: string;
   @IsString() name!: string;
   @IsInt() version!: number;
+  @IsIn(planStates) state!: PlanState;
   @IsString() savedAt!: string;
   @IsString() savedBy!: string;
   @IsIn(verdicts) savedVerdict!: (typeof verdicts)[number];
@@ -66,4 +85,73 @@ export class RigFileView {
   @IsString() format!: string;
   @IsInt() version!: number;
   @IsObject() case!: object;
+}
+
+/** Moves a plan from draft to ready, to used, away and back. */
+export class PlanStateChange {
+  @IsIn(planStates) state!: PlanState;
+  /** The version that is meant: another one may stand by now. */
+  @IsInt() @Min(1) version!: number;
+}
+
+export class OverrideCreate {
+  @IsUUID() overrideId!: string;
+  @IsInt() @Min(1) version!: number;
+  @IsString() @Length(1, 200) findingId!: string;
+  @IsString() @Length(3, 500, { message: 'Say in a few words why it may stay as it is.' }) reason!: string;
+}
+
+export class CommentCreate {
+  @IsUUID() commentId!: string;
+  @IsString() @Length(1, 2000, { message: 'Write something, at most 2000 characters.' }) words!: string;
+}
+
+export class CommentView {
+  @IsUUID() commentId!: string;
+  @IsInt() version!: number;
+  @IsString() words!: string;
+  @IsString() by!: string;
+  @IsString() at!: string;
+}
+
+export class CommentList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => CommentView) items!: CommentView[];
+}
+
+/** One version of a plan, and what it changed from the one before. */
+export class PlanVersionView {
+  @IsInt() version!: number;
+  @IsString() name!: string;
+  @IsString() savedAt!: string;
+  @IsString() savedBy!: string;
+  @IsIn(verdicts) verdict!: (typeof verdicts)[number];
+  @IsArray() @IsString({ each: true }) changes!: string[];
+}
+
+export class PlanVersionList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanVersionView) items!: PlanVersionView[];
+}
+
+/** The rig of an earlier version, to look at or go on from. */
+export class PlanVersionRig {
+  @IsInt() version!: number;
+  @IsObject() rig!: object;
+}
+
+/** A layout of the team's own: a rig to begin with, no piece chosen. */
+export class LayoutCreate {
+  @IsUUID() layoutId!: string;
+  @IsString() @Length(1, 80, { message: 'Give the layout a name of 1 to 80 characters.' }) name!: string;
+  @IsObject() rig!: object;
+}
+
+export class LayoutView {
+  @IsUUID() layoutId!: string;
+  @IsString() name!: string;
+  @IsObject() rig!: object;
+  @IsString() by!: string;
+}
+
+export class LayoutList {
+  @IsArray() @ValidateNested({ each: true }) @Type(() => LayoutView) items!: LayoutView[];
 }

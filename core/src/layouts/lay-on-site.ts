@@ -1,4 +1,5 @@
-import type { Body, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
+import type { Body, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
+import { withoutPieces } from '../rig/without-pieces.ts';
 import type { Layout } from './layouts.ts';
 
 /** A body of a layout's scene and the kind of thing on a site that can take its place. */
@@ -66,7 +67,7 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
   const bodies = [...standing.values(), ...added];
   const bodyOf = new Map(bodies.map((body) => [body.id, body]));
   const stretch = site ? stretchOf(scene, (id) => bodyOf.get(nameOf.get(id) ?? '')) : 1;
-  const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = emptied(scene);
+  const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = withoutPieces(scene);
   return {
     ...lines,
     ground: site?.ground ?? ground,
@@ -119,25 +120,6 @@ function placeOn(place: RigPoint['place'], before: Body | undefined, body: Body 
   }
   if (place.kind === 'on-vehicle') return place;
   return { kind: body.kind === 'tree' ? 'on-trunk' : 'at-height', heightM: place.heightM };
-}
-
-/** The scene without the slots that its uses name. */
-function emptied(rig: Rig): Rig {
-  return {
-    ...rig,
-    chains: rig.chains.map((chain) => ({ ...chain, pieces: chain.pieces.map(empty) })),
-    lines: rig.lines.map((line) => ({
-      ...line,
-      drive: line.drive.kind === 'winch' ? { ...line.drive, use: empty(line.drive.use) } : line.drive,
-      ropes: line.ropes.map(empty),
-    })),
-    ...(rig.backAnchors && { backAnchors: rig.backAnchors.map((anchor) => ({ ...anchor, pieces: anchor.pieces.map(empty) })) }),
-    ...(rig.lanyards && { lanyards: rig.lanyards.map(({ gearId: _slot, ...lanyard }) => lanyard) }),
-  };
-}
-
-function empty({ gearId: _slot, ...use }: PieceUse): PieceUse {
-  return use;
 }
 
 /** A vehicle of the register as a body, in the place of another or at the origin. */

@@ -1,4 +1,4 @@
-import { inspectionKinds, personRoles } from '@wainrope/contract';
+import { inspectionKinds, personRoles, planStates } from '@wainrope/contract';
 import {
   type Codec,
   choice,
@@ -311,7 +311,18 @@ export const bundleTables: readonly BundleTable[] = [
       settled: flag,
     }),
   },
-  { name: 'plan', order: ['plan_id'], row: row({ plan_id: uuid, name: words, version_no: count }) },
+  {
+    name: 'plan',
+    order: ['plan_id'],
+    row: row({
+      plan_id: uuid,
+      name: words,
+      version_no: count,
+      state: choice(planStates),
+      state_by: optional(uuid),
+      state_at: optional(moment),
+    }),
+  },
   {
     name: 'plan_version',
     order: ['plan_id', 'version_no'],
@@ -327,6 +338,30 @@ export const bundleTables: readonly BundleTable[] = [
       saved_by: uuid,
       saved_at: moment,
     }),
+  },
+  {
+    name: 'plan_comment',
+    order: ['said_at', 'comment_id'],
+    row: row({ comment_id: uuid, plan_id: uuid, version_no: count, words, said_by: uuid, said_at: moment }),
+  },
+  {
+    name: 'plan_override',
+    order: ['stated_at', 'override_id'],
+    row: row({
+      override_id: uuid,
+      plan_id: uuid,
+      version_no: count,
+      finding_id: words,
+      finding_words: words,
+      reason: words,
+      stated_by: uuid,
+      stated_at: moment,
+    }),
+  },
+  {
+    name: 'team_layout',
+    order: ['layout_id'],
+    row: row({ layout_id: uuid, name: words, rig: document, saved_by: uuid, saved_at: moment, put_away: flag }),
   },
   {
     name: 'audit_entry',

@@ -6,6 +6,7 @@ import * as inspections from './migrations/0003-inspections.ts';
 import * as kitsAndOutings from './migrations/0004-kits-and-outings.ts';
 import * as vehicles from './migrations/0005-vehicles.ts';
 import * as moments from './migrations/0006-moments.ts';
+import * as planLife from './migrations/0007-plan-life.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 const migrations = {
@@ -15,6 +16,7 @@ const migrations = {
   '0004-kits-and-outings': kitsAndOutings,
   '0005-vehicles': vehicles,
   '0006-moments': moments,
+  '0007-plan-life': planLife,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -1,3 +1,4 @@
+import type { PlanState } from '@wainrope/contract';
 import type { ColumnType, GeneratedAlways } from 'kysely';
 
 type Json = ColumnType<unknown, string, string>;
@@ -319,6 +320,42 @@ export interface PlanTable {
   plan_id: string;
   name: string;
   version_no: number;
+  state: ColumnType<PlanState, PlanState | undefined, PlanState>;
+  state_by: ColumnType<string | null, string | null | undefined, string | null>;
+  state_at: ColumnType<Date | null, never, Date>;
+}
+
+export interface PlanCommentTable {
+  team_id: string;
+  comment_id: string;
+  plan_id: string;
+  version_no: number;
+  words: string;
+  said_by: string;
+  said_at: GeneratedAlways<Date>;
+}
+
+/** A fix that somebody answers for leaving as it is, in one version. */
+export interface PlanOverrideTable {
+  team_id: string;
+  override_id: string;
+  plan_id: string;
+  version_no: number;
+  finding_id: string;
+  finding_words: string;
+  reason: string;
+  stated_by: string;
+  stated_at: GeneratedAlways<Date>;
+}
+
+export interface TeamLayoutTable {
+  team_id: string;
+  layout_id: string;
+  name: string;
+  rig: Json;
+  saved_by: string;
+  saved_at: GeneratedAlways<Date>;
+  put_away: ColumnType<boolean, boolean | undefined, boolean>;
 }
 
 export interface PlanVersionTable {
@@ -365,4 +402,7 @@ export interface Database {
   photo: PhotoTable;
   plan: PlanTable;
   plan_version: PlanVersionTable;
+  plan_comment: PlanCommentTable;
+  plan_override: PlanOverrideTable;
+  team_layout: TeamLayoutTable;
 }

@@ -1,13 +1,29 @@
-import { Body, Controller, Get, Header, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiQuery } from '@nestjs/swagger';
-import { PlanCreate, PlanList, PlanSave, PlanView, RigFileView } from '@wainrope/contract';
+import {
+  CommentCreate,
+  CommentList,
+  OverrideCreate,
+  PlanCreate,
+  PlanList,
+  PlanSave,
+  PlanStateChange,
+  PlanVersionList,
+  PlanVersionRig,
+  PlanView,
+  RigFileView,
+} from '@wainrope/contract';
 import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { PlanService } from './plan.service.ts';
+import { PlanLifeService } from './plan-life.service.ts';
 
 @Controller('plans')
 export class PlanController {
-  constructor(private readonly service: PlanService) {}
+  constructor(
+    private readonly service: PlanService,
+    private readonly life: PlanLifeService,
+  ) {}
 
   @Get()
   @Needs('plan.read')
@@ -44,5 +60,65 @@ export class PlanController {
   @ApiOkResponse({ type: PlanView })
   savePlan(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string, @Body() input: PlanSave): Promise<PlanView> {
     return this.service.save(actor, planId, input);
+  }
+
+  @Post(':planId/state')
+  @Needs('plan.write')
+  @HttpCode(200)
+  @ApiOkResponse({ type: PlanView })
+  setPlanState(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Body() input: PlanStateChange,
+  ): Promise<PlanView> {
+    return this.life.setState(actor, planId, input);
+  }
+
+  /** Answers by name for leaving a fix as it is. */
+  @Post(':planId/overrides')
+  @Needs('plan.write')
+  @ApiCreatedResponse({ type: PlanView })
+  overrideFinding(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Body() input: OverrideCreate,
+  ): Promise<PlanView> {
+    return this.life.override(actor, planId, input);
+  }
+
+  @Get(':planId/comments')
+  @Needs('plan.read')
+  @ApiOkResponse({ type: CommentList })
+  listComments(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string): Promise<CommentList> {
+    return this.life.comments(actor, planId);
+  }
+
+  @Post(':planId/comments')
+  @Needs('plan.write')
+  @ApiCreatedResponse({ type: CommentList })
+  addComment(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Body() input: CommentCreate,
+  ): Promise<CommentList> {
+    return this.life.comment(actor, planId, input);
+  }
+
+  @Get(':planId/versions')
+  @Needs('plan.read')
+  @ApiOkResponse({ type: PlanVersionList })
+  listVersions(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string): Promise<PlanVersionList> {
+    return this.life.versions(actor, planId);
+  }
+
+  @Get(':planId/versions/:version')
+  @Needs('plan.read')
+  @ApiOkResponse({ type: PlanVersionRig })
+  getVersion(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Param('version', ParseIntPipe) version: number,
+  ): Promise<PlanVersionRig> {
+    return this.life.version(actor, planId, version);
   }
 }

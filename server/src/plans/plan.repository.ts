@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
+import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
 import type { Case, Report } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { given } from '../database/rows.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 /** A plan's newest version with the case it judged. */
@@ -16,6 +18,9 @@ export interface StoredPlan {
   readonly asOf: string;
   readonly savedAt: string;
   readonly savedBy: string;
+  readonly state: PlanState;
+  readonly stateBy?: string;
+  readonly stateAt?: string;
 }
 
 export interface NewVersion {
@@ -34,6 +39,8 @@ export class PlanRepository {
       .selectFrom('plan')
       .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
       .innerJoin('person', 'person.person_id', 'v.saved_by')
+      .leftJoin('person as s', 's.person_id', 'plan.state_by')
+      .select(['plan.state', 'plan.state_at', 's.name as state_by_name'])
       .select([
         'plan.plan_id',
         'plan.name',
@@ -79,8 +86,114 @@ export class PlanRepository {
   }
 
   async addVersion(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
-    await trx.updateTable('plan').set({ name: version.name, version_no: version.version }).where('plan_id', '=', version.planId).execute();
+    await trx
+      .updateTable('plan')
+      .set({ name: version.name, version_no: version.version, state: 'draft' })
+      .where('plan_id', '=', version.planId)
+      .execute();
     await this.addVersionRow(trx, actor, version);
+  }
+
+  async setState(trx: TeamTransaction, actor: Actor, planId: string, state: PlanState): Promise<void> {
+    await trx
+      .updateTable('plan')
+      .set({ state, state_by: actor.personId, state_at: sql<Date>`wainrope_now()` })
+      .where('plan_id', '=', planId)
+      .execute();
+  }
+
+  /** Every version, newest first. */
+  async versions(trx: TeamTransaction, planId: string) {
+    return trx
+      .selectFrom('plan_version as v')
+      .innerJoin('person as p', 'p.person_id', 'v.saved_by')
+      .select(['v.version_no', 'v.name', 'v.judged_case', 'v.report', 'v.saved_at', 'p.name as saved_by_name'])
+      .where('v.plan_id', '=', planId)
+      .orderBy('v.version_no', 'desc')
+      .execute();
+  }
+
+  async overrides(trx: TeamTransaction, planId: string, version: number): Promise<OverrideView[]> {
+    const rows = await trx
+      .selectFrom('plan_override as o')
+      .innerJoin('person as p', 'p.person_id', 'o.stated_by')
+      .select(['o.finding_id', 'o.finding_words', 'o.reason', 'p.name', 'o.stated_at'])
+      .where('o.plan_id', '=', planId)
+      .where('o.version_no', '=', version)
+      .orderBy('o.stated_at')
+      .execute();
+    return rows.map(({ finding_id, finding_words, reason, name, stated_at }) => ({
+      findingId: finding_id,
+      finding: finding_words,
+      reason,
+      by: name,
+      at: stated_at.toISOString(),
+    }));
+  }
+
+  async addOverride(
+    trx: TeamTransaction,
+    actor: Actor,
+    row: {
+      readonly id: string;
+      readonly planId: string;
+      readonly version: number;
+      readonly findingId: string;
+      readonly words: string;
+      readonly reason: string;
+    },
+  ): Promise<void> {
+    await trx
+      .insertInto('plan_override')
+      .values({
+        team_id: actor.teamId,
+        override_id: row.id,
+        plan_id: row.planId,
+        version_no: row.version,
+        finding_id: row.findingId,
+        finding_words: row.words,
+        reason: row.reason,
+        stated_by: actor.personId,
+      })
+      .onConflict((conflict) => conflict.doNothing())
+      .execute();
+  }
+
+  async comments(trx: TeamTransaction, planId: string): Promise<CommentView[]> {
+    const rows = await trx
+      .selectFrom('plan_comment as c')
+      .innerJoin('person as p', 'p.person_id', 'c.said_by')
+      .select(['c.comment_id', 'c.version_no', 'c.words', 'p.name', 'c.said_at'])
+      .where('c.plan_id', '=', planId)
+      .orderBy('c.said_at')
+      .orderBy('c.comment_id')
+      .execute();
+    return rows.map(({ comment_id, version_no, words, name, said_at }) => ({
+      commentId: comment_id,
+      version: version_no,
+      words,
+      by: name,
+      at: said_at.toISOString(),
+    }));
+  }
+
+  async addComment(
+    trx: TeamTransaction,
+    actor: Actor,
+    row: { readonly id: string; readonly planId: string; readonly version: number; readonly words: string },
+  ): Promise<void> {
+    await trx
+      .insertInto('plan_comment')
+      .values({
+        team_id: actor.teamId,
+        comment_id: row.id,
+        plan_id: row.planId,
+        version_no: row.version,
+        words: row.words,
+        said_by: actor.personId,
+      })
+      .onConflict((conflict) => conflict.doNothing())
+      .execute();
   }
 
   private async addVersionRow(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
@@ -113,6 +226,9 @@ interface JoinedRow {
   readonly as_of: string;
   readonly saved_at: Date;
   readonly saved_by_name: string;
+  readonly state: PlanState;
+  readonly state_at: Date | null;
+  readonly state_by_name: string | null;
 }
 
 /** The report was written by this server from core’s own data, never from a browser. */
@@ -128,5 +244,8 @@ function stored(row: JoinedRow): StoredPlan {
     asOf: row.as_of,
     savedAt: row.saved_at.toISOString(),
     savedBy: row.saved_by_name,
+    state: row.state,
+    ...given('stateBy', row.state_by_name),
+    ...(row.state_at && { stateAt: row.state_at.toISOString() }),
   };
 }

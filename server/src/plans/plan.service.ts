@@ -23,6 +23,7 @@ import {
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
+import { given } from '../database/rows.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, invalid, notFound } from '../http/problem.ts';
@@ -42,7 +43,7 @@ export interface PlanUnder {
   readonly after: Report['verdict'];
 }
 
-interface Judged {
+export interface Judged {
   readonly judgedCase: Case;
   readonly report: Report;
   readonly policyHash: string;
@@ -123,7 +124,7 @@ export class PlanService {
     return outcomes;
   }
 
-  private async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
+  async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
     const plan = await this.repository.byId(trx, planId);
     if (!plan) throw notFound('plan', planId);
     return plan;
@@ -159,7 +160,7 @@ export class PlanService {
     return result.value;
   }
 
-  private async fresh(
+  async fresh(
     trx: TeamTransaction,
     plan: StoredPlan,
   ): Promise<{ readonly saved: Case; readonly fresh: Judged; readonly reasons: readonly string[] }> {
@@ -180,6 +181,7 @@ export class PlanService {
       planId: plan.planId,
       name: plan.name,
       version: plan.version,
+      state: plan.state,
       savedAt: plan.savedAt,
       savedBy: plan.savedBy,
       savedVerdict: plan.report.verdict,
@@ -189,13 +191,17 @@ export class PlanService {
     };
   }
 
-  private async view(trx: TeamTransaction, plan: StoredPlan): Promise<PlanView> {
+  async view(trx: TeamTransaction, plan: StoredPlan): Promise<PlanView> {
     const { saved, fresh, reasons } = await this.fresh(trx, plan);
     return {
       planId: plan.planId,
       name: plan.name,
       version: plan.version,
       rig: saved.rig,
+      state: plan.state,
+      ...given('stateBy', plan.stateBy),
+      ...given('stateAt', plan.stateAt),
+      overrides: await this.repository.overrides(trx, plan.planId, plan.version),
       saved: {
         report: plan.report,
         asOf: plan.asOf,

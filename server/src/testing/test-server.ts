@@ -98,5 +98,6 @@ export async function demoIds({ http }: TestServer): Promise<{ readonly [paramet
     personId: people.body.items[0].personId,
     kitId: team.body.kits[0].kitId,
     vehicleId: team.body.vehicles[0].vehicleId,
+    version: '1',
   };
 }

@@ -9,6 +9,7 @@ export const tagTypes = [
   'Audit',
   'Gear',
   'Plan',
+  'Layout',
   'Inspection',
   'Template',
   'Kit',

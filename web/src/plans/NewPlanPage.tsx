@@ -1,13 +1,16 @@
-import { type Depth, depths, type SelfRecoveryLayout, type Surface, surfaces } from '@wainrope/core';
+import { type Depth, depths, layouts, type Rig, type Surface, surfaces } from '@wainrope/core';
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Choice } from './fields.tsx';
+import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
 import { firstRig, type PlanVehicle, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
+import { emptySite, rigOfLayout, type VehiclePlace, vehiclePlaces } from './rig-of-layout.ts';
 import { depthWords, surfaceWords } from './situation-words.ts';
+import { useOwnLayouts } from './use-own-layouts.ts';
 
 /** The few questions a plan begins with; everything can be changed on the plan itself. */
 export function NewPlanPage() {
@@ -19,9 +22,8 @@ export function NewPlanPage() {
       </div>
     );
   if (!pieces || !team) return <p className="p-5">Loading…</p>;
-  const vehicles = team.vehicles.filter((vehicle) => winchOf(pieces, vehicle.vehicleId));
-  const first = vehicles[0];
-  if (first) return <NewPlanForm pieces={pieces} vehicles={vehicles} first={first} today={team.today} />;
+  const first = team.vehicles.find((vehicle) => winchOf(pieces, vehicle.vehicleId));
+  if (first) return <NewPlanForm pieces={pieces} vehicles={team.vehicles} first={first} today={team.today} />;
   return (
     <p className="p-6 text-lg">
       No vehicle of this team has a winch in the register. Add the winch first, with its vehicle and rated pull:{' '}
@@ -41,55 +43,133 @@ interface NewPlanFormProps {
 }
 
 interface Answers {
-  readonly vehicle: PlanVehicle;
   readonly depth: Depth;
   readonly surface: Surface;
-  readonly layout: SelfRecoveryLayout;
   readonly distanceM: number;
   readonly trunkM: number;
 }
 
-function NewPlanForm({ pieces, vehicles, first, today }: NewPlanFormProps) {
+/** The two layouts that ask how far the tree is: one tree, the vehicle's own winch. */
+const ASKS_DISTANCE: { readonly [id: string]: 'straight' | 'doubled-back' | undefined } = {
+  'single-line-to-an-anchor': 'straight',
+  'double-line-self-recovery': 'doubled-back',
+};
+const FIRST_LAYOUT = 'double-line-self-recovery';
+
+/** The first vehicle that suits a place and is not taken yet. */
+function suggested(places: readonly VehiclePlace[], chosen: Chosen, { vehicles, pieces, first }: NewPlanFormProps): Chosen {
+  const taken = new Set<string>();
+  return Object.fromEntries(
+    places.map(({ bodyId, winches }) => {
+      const may = (vehicle: PlanVehicle) => !taken.has(vehicle.vehicleId) && (!winches || winchOf(pieces, vehicle.vehicleId) !== undefined);
+      const own = chosen[bodyId];
+      const vehicle = (own && may(own) ? own : undefined) ?? [first, ...vehicles].find(may) ?? first;
+      taken.add(vehicle.vehicleId);
+      return [bodyId, vehicle];
+    }),
+  );
+}
+
+type Chosen = { readonly [bodyId: string]: PlanVehicle | undefined };
+
+function NewPlanForm(props: NewPlanFormProps) {
+  const { pieces, vehicles, first, today } = props;
   const navigate = useNavigate();
   const [create, creating] = useCreatePlanMutation();
   const planId = useMemo(() => crypto.randomUUID(), []);
+  const own = useOwnLayouts();
   const [name, setName] = useState('');
-  const [answers, setAnswers] = useState<Answers>({
-    vehicle: first,
-    depth: 'hubs',
-    surface: 'shallow-mud',
-    layout: 'doubled-back',
-    distanceM: 14,
-    trunkM: 0.4,
-  });
-  const usual = `${answers.vehicle.name}, ${depthWords[answers.depth]}`;
+  const [layout, setLayout] = useState<OfferedLayout | 'empty'>(() => layouts.find(({ id }) => id === FIRST_LAYOUT) as OfferedLayout);
+  const [picked, setPicked] = useState<Chosen>({});
+  const [answers, setAnswers] = useState<Answers>({ depth: 'hubs', surface: 'shallow-mud', distanceM: 14, trunkM: 0.4 });
+  const change = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
+  const places = useMemo(
+    (): readonly VehiclePlace[] =>
+      layout === 'empty' ? [{ bodyId: 'vehicle', label: 'Vehicle that is to move', winches: false }] : vehiclePlaces(layout),
+    [layout],
+  );
+  const chosen = suggested(places, picked, props);
+  const simple = layout === 'empty' ? undefined : ASKS_DISTANCE[layout.id];
+  const lead = chosen[places[0]?.bodyId ?? ''] ?? first;
+  const usual = `${lead.name}, ${layout === 'empty' ? 'place only' : depthWords[answers.depth]}`;
+  const lay = (): Rig | undefined => {
+    if (layout === 'empty') return emptySite(layouts[0] as OfferedLayout, lead, answers);
+    if (simple) return firstRig({ ...answers, vehicle: lead, layout: simple, pieces, today });
+    return rigOfLayout(layout, { ...answers, vehicles: chosen }, { pieces, today });
+  };
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const rig = firstRig({ ...answers, pieces, today });
+    const rig = lay();
     const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig: rig as never } }));
-    if (answer?.data) navigate(`/plans/${answer.data.planId}`);
+    if (answer?.data) navigate(`/plans/${answer.data.planId}${layout === 'empty' ? '?show=outline' : ''}`);
   };
   return (
-    <form onSubmit={submit} className="mx-auto w-full max-w-2xl px-3 py-4 sm:px-5">
+    <form onSubmit={submit} className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <p>
         <Link className="underline" to="/plans">
           Plans
         </Link>
       </p>
-      <h1 className="mt-2 border-b-2 border-ink pb-3 text-[28px]">New plan: a winch self-recovery</h1>
-      <div className="grid gap-4 pt-4 sm:grid-cols-2">
-        <label className="block text-[15px] sm:col-span-2">
+      <h1 className="mt-2 border-b-2 border-ink pb-3 text-[28px]">New plan</h1>
+      <div className="grid gap-4 pt-4 sm:grid-cols-2 lg:grid-cols-3">
+        <label className="block text-[15px]">
           Name of the plan
           <input value={name} maxLength={120} placeholder={usual} onChange={(event) => setName(event.target.value)} />
         </label>
-        <Questions pieces={pieces} vehicles={vehicles} answers={answers} change={(part) => setAnswers({ ...answers, ...part })} />
+        {places.map((place) => (
+          <Choice
+            key={place.bodyId}
+            label={place.label}
+            value={chosen[place.bodyId]?.vehicleId ?? ''}
+            options={vehicles.map(({ vehicleId }) => vehicleId)}
+            words={(id) => vehicleWords(vehicles, pieces, id)}
+            disabled={(id) => place.winches && winchOf(pieces, id) === undefined}
+            onChange={(id) => setPicked({ ...picked, [place.bodyId]: vehicles.find(({ vehicleId }) => vehicleId === id) })}
+          />
+        ))}
+        <Choice
+          label="How badly is it stuck?"
+          value={answers.depth}
+          options={depths}
+          words={(depth) => depthWords[depth]}
+          onChange={(depth) => change({ depth })}
+        />
+        <Choice
+          label="What does it stand on?"
+          value={answers.surface}
+          options={surfaces}
+          words={(surface) => surfaceWords[surface]}
+          onChange={(surface) => change({ surface })}
+        />
+        {simple && (
+          <>
+            <NumberField
+              label="Tree, from the vehicle’s middle"
+              unit="m"
+              value={answers.distanceM}
+              min={1}
+              max={200}
+              step={0.5}
+              onChange={(distanceM) => change({ distanceM })}
+            />
+            <NumberField
+              label="Trunk diameter"
+              unit="m"
+              value={answers.trunkM}
+              min={0.05}
+              max={3}
+              step={0.01}
+              onChange={(trunkM) => change({ trunkM })}
+            />
+          </>
+        )}
       </div>
       <p className="py-3 text-quiet">
-        Every place of the rig gets the strongest usable piece of the register; change them on the plan. Try the cheap things first: dig,
-        boards, straight wheels, less tyre pressure.
+        Every place of the rig gets the strongest usable piece of the register; move and change everything on the plan. Try the cheap things
+        first: dig, boards, straight wheels, less tyre pressure.
       </p>
       <ProblemNote error={creating.error} />
-      <div className="mt-2 flex gap-2">
+      <div className="mb-4 flex gap-2">
         <button type="submit" className="action-main" disabled={creating.isLoading}>
           Lay it out
         </button>
@@ -97,72 +177,16 @@ function NewPlanForm({ pieces, vehicles, first, today }: NewPlanFormProps) {
           Cancel
         </Link>
       </div>
+      <h2 className="stitched pb-1 text-xl">How is it to be pulled?</h2>
+      <button type="button" className="action my-3" aria-pressed={layout === 'empty'} onClick={() => setLayout('empty')}>
+        Only the place: I draw it and run the line myself
+      </button>
+      <LayoutGallery chosen={layout === 'empty' ? undefined : layout.id} own={own} choose={setLayout} />
     </form>
   );
 }
 
-const LAYOUTS: { readonly [L in SelfRecoveryLayout]: string } = {
-  'doubled-back': 'double: over a pulley at the tree and back to the vehicle',
-  straight: 'single: straight to the tree',
-};
-
-interface QuestionsProps {
-  readonly pieces: readonly RegisterPiece[];
-  readonly vehicles: readonly PlanVehicle[];
-  readonly answers: Answers;
-  readonly change: (part: Partial<Answers>) => void;
-}
-
-function Questions({ pieces, vehicles, answers, change }: QuestionsProps) {
-  const byId = (id: string) => vehicles.find(({ vehicleId }) => vehicleId === id) ?? answers.vehicle;
-  return (
-    <>
-      <Choice
-        label="Vehicle and its winch"
-        value={answers.vehicle.vehicleId}
-        options={vehicles.map(({ vehicleId }) => vehicleId)}
-        words={(id) => `${byId(id).name}, ${byId(id).massKg} kg, ${winchOf(pieces, id)?.tag}`}
-        onChange={(id) => change({ vehicle: byId(id) })}
-      />
-      <Choice
-        label="How badly is it stuck?"
-        value={answers.depth}
-        options={depths}
-        words={(depth) => depthWords[depth]}
-        onChange={(depth) => change({ depth })}
-      />
-      <Choice
-        label="What does it stand on?"
-        value={answers.surface}
-        options={surfaces}
-        words={(surface) => surfaceWords[surface]}
-        onChange={(surface) => change({ surface })}
-      />
-      <Choice
-        label="Line"
-        value={answers.layout}
-        options={['doubled-back', 'straight'] as const}
-        words={(layout) => LAYOUTS[layout]}
-        onChange={(layout) => change({ layout })}
-      />
-      <NumberField
-        label="Tree, from the vehicle’s middle"
-        unit="m"
-        value={answers.distanceM}
-        min={1}
-        max={200}
-        step={0.5}
-        onChange={(distanceM) => change({ distanceM })}
-      />
-      <NumberField
-        label="Trunk diameter"
-        unit="m"
-        value={answers.trunkM}
-        min={0.05}
-        max={3}
-        step={0.01}
-        onChange={(trunkM) => change({ trunkM })}
-      />
-    </>
-  );
+function vehicleWords(vehicles: readonly PlanVehicle[], pieces: readonly RegisterPiece[], id: string): string {
+  const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id);
+  return [vehicle?.name, `${vehicle?.massKg} kg`, winchOf(pieces, id)?.tag ?? 'no winch'].join(', ');
 }

@@ -158,9 +158,20 @@ export function relayEdits({ rig, pieces, today, layout = layoutOf(rig), vehicle
   ];
 }
 
-/** Edits that choose a piece for a place; a recovery point moves the rope's end to where the point sits. */
+/** A winch brings its fairlead's place on the vehicle along. */
+function fairleadEdits(rig: Rig, use: PieceUse, { attributes }: GearOf<'winch'>): readonly Edit[] {
+  const line = rig.lines.find(({ drive }) => drive.kind === 'winch' && drive.use.id === use.id);
+  const pointId = line?.drive.kind === 'winch' ? line.drive.pointId : undefined;
+  const point = rig.points.find(({ id }) => id === pointId);
+  if (point?.place.kind !== 'on-vehicle') return [];
+  const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = attributes;
+  return [{ kind: 'change-point', point: { ...point, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } }];
+}
+
+/** Edits that choose a piece for a place; a winch's fairlead and a recovery point go to where they sit on the vehicle. */
 export function choosePieceEdits(rig: Rig, use: PieceUse, piece: RegisterPiece): readonly Edit[] {
   const choose: Edit = { kind: 'choose-piece', useId: use.id, gearId: piece.gear.gearId };
+  if (piece.facts.kind === 'winch') return [choose, ...fairleadEdits(rig, use, piece.facts)];
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const point = chain && pointOfChain(rig, chain);
   if (piece.facts.kind !== 'recovery-point' || point?.place.kind !== 'on-vehicle') return [choose];

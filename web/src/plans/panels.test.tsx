@@ -168,6 +168,8 @@ describe('notes about a plan', () => {
     version: 4,
     rig: bog.rig,
     saved: { report: { verdict: 'clear' }, asOf: '2026-01-15', savedAt: '', savedBy: 'Tomas Aldbrook', policyHash: '', coreVersion: '1' },
+    state: 'draft' as const,
+    overrides: [],
     fresh: { report, asOf: '2026-02-01', outOfDate: ['TS-03: was in-use, is quarantined.'] },
   };
   it('strike the old verdict through and give the reason and the fresh one', async () => {

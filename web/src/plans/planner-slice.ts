@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyEdit, type Edit, type Rig } from '@wainrope/core';
+import { applyEdit, type Body, type Edit, type Feature, type Rig } from '@wainrope/core';
 
 /** One step back: edits to apply, last first, and what merges into it. */
 interface Step {
@@ -17,6 +17,25 @@ export interface PlannerState {
   readonly future: readonly Step[];
   /** The place whose working-out is shown; undefined: the weakest. */
   readonly selectedPlaceId: string | undefined;
+  /** The body whose numbers are shown and that keys act on. */
+  readonly selectedBodyId: string | undefined;
+  readonly tool: Tool;
+  /** The line that is being run, stop by stop. */
+  readonly route: RouteDraft | undefined;
+}
+
+/** What a touch on the sheet does. */
+export type Tool =
+  | { readonly kind: 'move' }
+  | { readonly kind: 'line' }
+  | { readonly kind: 'measure' }
+  | { readonly kind: 'add'; readonly body: Body['kind'] }
+  | { readonly kind: 'feature'; readonly feature: Feature['kind'] };
+
+export interface RouteDraft {
+  readonly fromBodyId: string;
+  /** Bodies the line has been led to; the last one may become its end. */
+  readonly bodyIds: readonly string[];
 }
 
 const closed: PlannerState = {
@@ -28,6 +47,9 @@ const closed: PlannerState = {
   past: [],
   future: [],
   selectedPlaceId: undefined,
+  selectedBodyId: undefined,
+  tool: { kind: 'move' },
+  route: undefined,
 };
 
 interface Applied {
@@ -91,6 +113,29 @@ const slice = createSlice({
       version: payload.version,
       dirty: true,
     }),
+    bodySelected: (state, { payload }: PayloadAction<string | undefined>): PlannerState => ({
+      ...(state as PlannerState),
+      selectedBodyId: payload,
+    }),
+    toolChosen: (state, { payload }: PayloadAction<Tool>): PlannerState => ({
+      ...(state as PlannerState),
+      tool: payload,
+      route: undefined,
+    }),
+    /** Leads the line to a body: the first one drives it. The same body twice in a row counts once. */
+    routed: (state, { payload }: PayloadAction<string>): PlannerState => {
+      const now = state as PlannerState;
+      if (!now.route) return { ...now, tool: { kind: 'line' }, route: { fromBodyId: payload, bodyIds: [] } };
+      if (now.route.bodyIds.at(-1) === payload) return now;
+      return { ...now, route: { ...now.route, bodyIds: [...now.route.bodyIds, payload] } };
+    },
+    routeTakenBack: (state): PlannerState => {
+      const now = state as PlannerState;
+      if (!now.route) return now;
+      const bodyIds = now.route.bodyIds.slice(0, -1);
+      return { ...now, route: now.route.bodyIds.length === 0 ? undefined : { ...now.route, bodyIds } };
+    },
+    routeEnded: (state): PlannerState => ({ ...(state as PlannerState), route: undefined, tool: { kind: 'move' } }),
     placeSelected: (state, { payload }: PayloadAction<string | undefined>): PlannerState => ({
       ...(state as PlannerState),
       selectedPlaceId: payload,
@@ -105,5 +150,20 @@ function stepped(state: PlannerState, from: 'past' | 'future', to: 'past' | 'fut
   return { ...state, rig, dirty: true, [from]: state[from].slice(0, -1), [to]: [...state[to], { edits: inverse }] };
 }
 
-export const { planOpened, edited, dragEnded, undone, redone, renamed, saved, rebased, placeSelected } = slice.actions;
+export const {
+  planOpened,
+  edited,
+  dragEnded,
+  undone,
+  redone,
+  renamed,
+  saved,
+  rebased,
+  placeSelected,
+  bodySelected,
+  toolChosen,
+  routed,
+  routeTakenBack,
+  routeEnded,
+} = slice.actions;
 export const plannerReducer = slice.reducer;

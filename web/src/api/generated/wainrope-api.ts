@@ -383,6 +383,64 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/plans/${queryArg.planId}/rig-file`,
       }),
     }),
+    setPlanState: build.mutation<SetPlanStateApiResponse, SetPlanStateApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/state`,
+        method: "POST",
+        body: queryArg.planStateChange,
+      }),
+    }),
+    overrideFinding: build.mutation<
+      OverrideFindingApiResponse,
+      OverrideFindingApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/overrides`,
+        method: "POST",
+        body: queryArg.overrideCreate,
+      }),
+    }),
+    listComments: build.query<ListCommentsApiResponse, ListCommentsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/comments`,
+      }),
+    }),
+    addComment: build.mutation<AddCommentApiResponse, AddCommentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/comments`,
+        method: "POST",
+        body: queryArg.commentCreate,
+      }),
+    }),
+    listVersions: build.query<ListVersionsApiResponse, ListVersionsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/versions`,
+      }),
+    }),
+    getVersion: build.query<GetVersionApiResponse, GetVersionApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/versions/${queryArg.version}`,
+      }),
+    }),
+    listLayouts: build.query<ListLayoutsApiResponse, ListLayoutsApiArg>({
+      query: () => ({ url: `/api/v1/layouts` }),
+    }),
+    keepLayout: build.mutation<KeepLayoutApiResponse, KeepLayoutApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/layouts`,
+        method: "POST",
+        body: queryArg.layoutCreate,
+      }),
+    }),
+    putLayoutAway: build.mutation<
+      PutLayoutAwayApiResponse,
+      PutLayoutAwayApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/layouts/${queryArg.layoutId}`,
+        method: "DELETE",
+      }),
+    }),
     getPolicy: build.query<GetPolicyApiResponse, GetPolicyApiArg>({
       query: () => ({ url: `/api/v1/policy` }),
     }),
@@ -736,6 +794,44 @@ export type SavePlanApiArg = {
 export type GetRigFileApiResponse = /** status 200  */ RigFileView;
 export type GetRigFileApiArg = {
   planId: string;
+};
+export type SetPlanStateApiResponse = /** status 200  */ PlanView;
+export type SetPlanStateApiArg = {
+  planId: string;
+  planStateChange: PlanStateChange;
+};
+export type OverrideFindingApiResponse = /** status 201  */ PlanView;
+export type OverrideFindingApiArg = {
+  planId: string;
+  overrideCreate: OverrideCreate;
+};
+export type ListCommentsApiResponse = /** status 200  */ CommentList;
+export type ListCommentsApiArg = {
+  planId: string;
+};
+export type AddCommentApiResponse = /** status 201  */ CommentList;
+export type AddCommentApiArg = {
+  planId: string;
+  commentCreate: CommentCreate;
+};
+export type ListVersionsApiResponse = /** status 200  */ PlanVersionList;
+export type ListVersionsApiArg = {
+  planId: string;
+};
+export type GetVersionApiResponse = /** status 200  */ PlanVersionRig;
+export type GetVersionApiArg = {
+  planId: string;
+  version: number;
+};
+export type ListLayoutsApiResponse = /** status 200  */ LayoutList;
+export type ListLayoutsApiArg = void;
+export type KeepLayoutApiResponse = /** status 201  */ LayoutList;
+export type KeepLayoutApiArg = {
+  layoutCreate: LayoutCreate;
+};
+export type PutLayoutAwayApiResponse = /** status 200  */ LayoutList;
+export type PutLayoutAwayApiArg = {
+  layoutId: string;
 };
 export type GetPolicyApiResponse = /** status 200  */ PolicyHistory;
 export type GetPolicyApiArg = void;
@@ -1554,6 +1650,7 @@ export type PlanSummary = {
   planId: string;
   name: string;
   version: number;
+  state: "draft" | "ready" | "used" | "archived";
   savedAt: string;
   savedBy: string;
   savedVerdict: "clear" | "clear-judged" | "watch" | "stop";
@@ -1564,6 +1661,13 @@ export type PlanSummary = {
 export type PlanList = {
   items: PlanSummary[];
   next?: string;
+};
+export type OverrideView = {
+  findingId: string;
+  finding: string;
+  reason: string;
+  by: string;
+  at: string;
 };
 export type SavedReport = {
   report: {
@@ -1589,6 +1693,10 @@ export type PlanView = {
   rig: {
     [key: string]: unknown;
   };
+  state: "draft" | "ready" | "used" | "archived";
+  stateBy?: string;
+  stateAt?: string;
+  overrides: OverrideView[];
   saved: SavedReport;
   fresh: FreshReport;
 };
@@ -1610,6 +1718,65 @@ export type RigFileView = {
   format: string;
   version: number;
   case: {
+    [key: string]: unknown;
+  };
+};
+export type PlanStateChange = {
+  state: "draft" | "ready" | "used" | "archived";
+  version: number;
+};
+export type OverrideCreate = {
+  overrideId: string;
+  version: number;
+  findingId: string;
+  reason: string;
+};
+export type CommentView = {
+  commentId: string;
+  version: number;
+  words: string;
+  by: string;
+  at: string;
+};
+export type CommentList = {
+  items: CommentView[];
+};
+export type CommentCreate = {
+  commentId: string;
+  words: string;
+};
+export type PlanVersionView = {
+  version: number;
+  name: string;
+  savedAt: string;
+  savedBy: string;
+  verdict: "clear" | "clear-judged" | "watch" | "stop";
+  changes: string[];
+};
+export type PlanVersionList = {
+  items: PlanVersionView[];
+};
+export type PlanVersionRig = {
+  version: number;
+  rig: {
+    [key: string]: unknown;
+  };
+};
+export type LayoutView = {
+  layoutId: string;
+  name: string;
+  rig: {
+    [key: string]: unknown;
+  };
+  by: string;
+};
+export type LayoutList = {
+  items: LayoutView[];
+};
+export type LayoutCreate = {
+  layoutId: string;
+  name: string;
+  rig: {
     [key: string]: unknown;
   };
 };
@@ -1786,6 +1953,15 @@ export const {
   useGetPlanQuery,
   useSavePlanMutation,
   useGetRigFileQuery,
+  useSetPlanStateMutation,
+  useOverrideFindingMutation,
+  useListCommentsQuery,
+  useAddCommentMutation,
+  useListVersionsQuery,
+  useGetVersionQuery,
+  useListLayoutsQuery,
+  useKeepLayoutMutation,
+  usePutLayoutAwayMutation,
   useGetPolicyQuery,
   useSavePolicyMutation,
   usePreviewPolicyMutation,

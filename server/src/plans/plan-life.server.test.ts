@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+import { clearLines, withoutPieces } from '@wainrope/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startTestServer, type TestServer } from '../testing/test-server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+/** A copy of a demo plan under a name of its own. */
+async function copyOf(name: string) {
+  const { body: list } = await server.http.get('/api/v1/plans').expect(200);
+  const { planId } = list.items.find((plan: { name: string }) => plan.name === name);
+  const { body: plan } = await server.http.get(`/api/v1/plans/${planId}`).expect(200);
+  const copy = { planId: randomUUID(), name: `Life ${randomUUID().slice(0, 8)}`, rig: plan.rig };
+  return (await server.http.post('/api/v1/plans').send(copy).expect(201)).body;
+}
+const CLEAR = 'Plantation ride, out over the drain';
+const state = (planId: string, next: string, version = 1) =>
+  server.http.post(`/api/v1/plans/${planId}/state`).send({ state: next, version });
+
+describe('a plan’s states', () => {
+  it('go from draft to ready, used and away, and back; each step stands in the trail', async () => {
+    const { planId, state: first } = await copyOf(CLEAR);
+    expect(first).toBe('draft');
+    for (const next of ['ready', 'used', 'archived', 'draft']) expect((await state(planId, next).expect(200)).body.state).toBe(next);
+    const { body } = await server.http.get(`/api/v1/audit/${planId}`);
+    expect(body.items.map(({ action }: { action: string }) => action).slice(0, 4)).toEqual([
+      'took a plan back to draft',
+      'put a plan away',
+      'noted a plan as used',
+      'declared a plan ready',
+    ]);
+    expect((await state(planId, 'used').expect(422)).body.faults[0].message).toContain('does not become used');
+  });
+  it('are not ready with a stop, and say what stops it', async () => {
+    const { planId } = await copyOf('Bog below Tarn Quarry');
+    const { body } = await state(planId, 'ready').expect(422);
+    expect(body.faults.some(({ message }: { message: string }) => message.includes('must be put right'))).toBe(true);
+  });
+  it('fall back to draft with a new version, and refuse to be set on an old one', async () => {
+    const { planId, rig, name } = await copyOf(CLEAR);
+    await state(planId, 'ready').expect(200);
+    const { body } = await server.http.put(`/api/v1/plans/${planId}`).send({ name, rig, baseVersion: 1 }).expect(200);
+    expect(body.state).toBe('draft');
+    expect((await state(planId, 'ready', 1).expect(409)).body.current.version).toBe(2);
+  });
+  it('need each fix done or answered for by name, with a reason', async () => {
+    const { planId, fresh } = await copyOf('Otter at the ford');
+    const fixes = fresh.report.findings.filter(
+      ({ severity, undecided }: { severity: string; undecided: boolean }) => severity === 'fix' && !undecided,
+    );
+    const stops = fresh.report.findings.filter(({ severity }: { severity: string }) => severity === 'stop');
+    expect(fixes.length).toBeGreaterThan(0);
+    const { body } = await state(planId, 'ready').expect(422);
+    expect(body.faults).toHaveLength(fixes.length + stops.length);
+    for (const { id } of fixes) {
+      const answer = { overrideId: randomUUID(), version: 1, findingId: id, reason: 'Looked at on the spot and padded' };
+      const { body: view } = await server.http.post(`/api/v1/plans/${planId}/overrides`).send(answer).expect(201);
+      expect(view.overrides.at(-1)).toMatchObject({ findingId: id, by: 'Isla Wrenfell', reason: answer.reason });
+    }
+    expect((await state(planId, 'ready')).status).toBe(stops.length > 0 ? 422 : 200);
+  });
+  it('let nobody answer for a stop or for nothing', async () => {
+    const { planId, fresh } = await copyOf('Bog below Tarn Quarry');
+    const stop = fresh.report.findings.find(({ severity }: { severity: string }) => severity === 'stop');
+    const answer = (findingId: string, reason = 'It will hold') =>
+      server.http.post(`/api/v1/plans/${planId}/overrides`).send({ overrideId: randomUUID(), version: 1, findingId, reason });
+    expect((await answer(stop.id).expect(422)).body.faults[0].message).toContain('only a fix');
+    await answer('nothing@here').expect(422);
+    await answer(stop.id, '').expect(422);
+  });
+});
+
+describe('versions and comments', () => {
+  it('tell what each version changed, and give an earlier one back', async () => {
+    const { planId, rig, name } = await copyOf(CLEAR);
+    const tree = rig.bodies.find(({ kind }: { kind: string }) => kind === 'tree');
+    const moved = { ...rig, bodies: rig.bodies.map((body: object) => (body === tree ? { ...tree, xM: tree.xM + 3 } : body)) };
+    await server.http.put(`/api/v1/plans/${planId}`).send({ name, rig: moved, baseVersion: 1 }).expect(200);
+    const { body } = await server.http.get(`/api/v1/plans/${planId}/versions`).expect(200);
+    expect(body.items.map(({ version }: { version: number }) => version)).toEqual([2, 1]);
+    expect(body.items[0].changes).toEqual([`${tree.label} moved 3.0 m`]);
+    expect((await server.http.get(`/api/v1/plans/${planId}/versions/1`).expect(200)).body.rig).toEqual(rig);
+    await server.http.get(`/api/v1/plans/${planId}/versions/9`).expect(404);
+  });
+  it('keep what people say, with the version it was said of; a reader may read', async () => {
+    const { planId } = await copyOf(CLEAR);
+    const comment = { commentId: randomUUID(), words: 'The larch leans more than it looks.' };
+    await server.http.post(`/api/v1/plans/${planId}/comments`).send(comment).expect(201);
+    await server.http.post(`/api/v1/plans/${planId}/comments`).send(comment).expect(201);
+    const reader = await server.as('reader');
+    const { body } = await reader.get(`/api/v1/plans/${planId}/comments`).expect(200);
+    expect(body.items).toMatchObject([{ words: comment.words, by: 'Isla Wrenfell', version: 1 }]);
+    await reader.post(`/api/v1/plans/${planId}/comments`).send(comment).expect(403);
+    await server.http
+      .post(`/api/v1/plans/${planId}/comments`)
+      .send({ ...comment, words: '' })
+      .expect(422);
+  });
+});
+
+describe('a layout of the team’s own', () => {
+  it('is kept without pieces, offered, and put away', async () => {
+    const { rig } = await copyOf(CLEAR);
+    const layout = { layoutId: randomUUID(), name: 'Our drain trick', rig: withoutPieces(rig) };
+    await server.http.post('/api/v1/layouts').send(layout).expect(201);
+    const { body } = await server.http.post('/api/v1/layouts').send(layout).expect(201);
+    expect(body.items).toMatchObject([{ name: 'Our drain trick', by: 'Isla Wrenfell' }]);
+    expect(
+      (
+        await server.http
+          .post('/api/v1/layouts')
+          .send({ ...layout, layoutId: randomUUID() })
+          .expect(422)
+      ).body.faults[0].path,
+    ).toBe('name');
+    expect((await server.http.delete(`/api/v1/layouts/${layout.layoutId}`).expect(200)).body.items).toEqual([]);
+  });
+  it('is refused with pieces in it, or with nothing laid', async () => {
+    const { rig } = await copyOf(CLEAR);
+    const keep = (wanted: object) => server.http.post('/api/v1/layouts').send({ layoutId: randomUUID(), name: 'X', rig: wanted });
+    await keep(rig).expect(422);
+    const [edit] = clearLines(rig);
+    const empty = edit?.kind === 'replace-rig' ? edit.rig : rig;
+    expect((await keep(empty).expect(422)).body.faults[0].message).toContain('Nothing is laid');
+  });
+});

@@ -1,0 +1,182 @@
+import { Injectable } from '@nestjs/common';
+import type {
+  CommentCreate,
+  CommentList,
+  OverrideCreate,
+  OverrideView,
+  PlanState,
+  PlanStateChange,
+  PlanVersionList,
+  PlanVersionRig,
+  PlanView,
+} from '@wainrope/contract';
+import { type Finding, type Report, type Rig, readCase, rigDifferences, write } from '@wainrope/core';
+import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { PlanRepository, type StoredPlan } from './plan.repository.ts';
+import { PlanService } from './plan.service.ts';
+
+/** Where a plan may go from where it is. */
+const NEXT: { readonly [S in PlanState]: readonly PlanState[] } = {
+  draft: ['ready', 'archived'],
+  ready: ['draft', 'used', 'archived'],
+  used: ['draft', 'archived'],
+  archived: ['draft'],
+};
+const WORDS: { readonly [S in PlanState]: string } = {
+  draft: 'took a plan back to draft',
+  ready: 'declared a plan ready',
+  used: 'noted a plan as used',
+  archived: 'put a plan away',
+};
+
+/** What happens to a plan beside its drawing: its states, what somebody answers for, what people say, what it was before. */
+@Injectable()
+export class PlanLifeService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly repository: PlanRepository,
+    private readonly plans: PlanService,
+    private readonly gear: GearRepository,
+    private readonly audit: AuditTrail,
+  ) {}
+
+  async setState(actor: Actor, planId: string, { state, version }: PlanStateChange): Promise<PlanView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const plan = await this.standing(trx, planId, version);
+      if (plan.state === state) return this.plans.view(trx, plan);
+      if (!NEXT[plan.state].includes(state))
+        throw invalid([{ path: 'state', message: `A plan that is ${plan.state} does not become ${state}; first take it back to draft.` }]);
+      if (state === 'ready') await this.refuseUnready(trx, plan);
+      await this.repository.setState(trx, actor, planId, state);
+      await this.audit.note(trx, actor, {
+        action: WORDS[state],
+        kind: 'plan',
+        id: planId,
+        name: plan.name,
+        before: { state: plan.state },
+        after: { state, version },
+      });
+      return this.plans.view(trx, await this.plans.stored(trx, planId));
+    });
+  }
+
+  /** No stop, no open question on a stop rule, and every fix done or answered for by name; judged anew, as things stand today. */
+  private async refuseUnready(trx: TeamTransaction, plan: StoredPlan): Promise<void> {
+    const { fresh, reasons } = await this.plans.fresh(trx, plan);
+    const overrides = await this.repository.overrides(trx, plan.planId, plan.version);
+    const outOfDate = reasons.map((reason): FieldFault => ({ path: 'version', message: `Out of date: ${reason} Save it anew first.` }));
+    const faults = [...outOfDate, ...unreadyFaults(fresh.report, overrides)];
+    if (faults.length > 0) throw invalid(faults, 'This plan is not ready yet.');
+  }
+
+  async override(actor: Actor, planId: string, { overrideId, version, findingId, reason }: OverrideCreate): Promise<PlanView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const plan = await this.standing(trx, planId, version);
+      const { fresh } = await this.plans.fresh(trx, plan);
+      const finding = fresh.report.findings.find(({ id }) => id === findingId);
+      if (!finding) throw invalid([{ path: 'findingId', message: 'This plan has no such finding any more.' }]);
+      if (finding.severity !== 'fix')
+        throw invalid([
+          { path: 'findingId', message: `“${write(finding.title)}” is a ${finding.severity}; only a fix can be answered for.` },
+        ]);
+      const words = write(finding.title);
+      await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
+      await this.audit.note(trx, actor, {
+        action: 'answers for leaving a fix',
+        kind: 'plan',
+        id: planId,
+        name: plan.name,
+        after: { finding: words, version },
+        note: reason,
+      });
+      return this.plans.view(trx, plan);
+    });
+  }
+
+  async comments(actor: Actor, planId: string): Promise<CommentList> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      await this.plans.stored(trx, planId);
+      return { items: await this.repository.comments(trx, planId) };
+    });
+  }
+
+  async comment(actor: Actor, planId: string, { commentId, words }: CommentCreate): Promise<CommentList> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const { name, version } = await this.plans.stored(trx, planId);
+      await this.repository.addComment(trx, actor, { id: commentId, planId, version, words });
+      await this.audit.note(trx, actor, { action: 'commented on a plan', kind: 'plan', id: planId, name, note: words });
+      return { items: await this.repository.comments(trx, planId) };
+    });
+  }
+
+  /** Every version, newest first, each with what it changed. */
+  async versions(actor: Actor, planId: string): Promise<PlanVersionList> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const rows = await this.repository.versions(trx, planId);
+      if (rows.length === 0) throw notFound('plan', planId);
+      const tags = new Map((await this.gear.all(trx)).map(({ gearId, tag }) => [gearId, tag]));
+      return {
+        items: rows.map((row, index) => {
+          const earlier = rows[index + 1];
+          return {
+            version: row.version_no,
+            name: row.name,
+            savedAt: row.saved_at.toISOString(),
+            savedBy: row.saved_by_name,
+            verdict: (row.report as Report).verdict,
+            changes: earlier
+              ? [
+                  ...(earlier.name === row.name ? [] : [`Called ${row.name}`]),
+                  ...rigDifferences(rigOf(earlier.judged_case), rigOf(row.judged_case), (id) => tags.get(id) ?? 'a piece').map((text) =>
+                    write(text),
+                  ),
+                ]
+              : [],
+          };
+        }),
+      };
+    });
+  }
+
+  async version(actor: Actor, planId: string, version: number): Promise<PlanVersionRig> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const row = (await this.repository.versions(trx, planId)).find(({ version_no }) => version_no === version);
+      if (!row) throw notFound('version of this plan', String(version));
+      return { version, rig: rigOf(row.judged_case) };
+    });
+  }
+
+  private async standing(trx: TeamTransaction, planId: string, version: number): Promise<StoredPlan> {
+    const stands = await this.repository.lockVersion(trx, planId);
+    if (stands === undefined) throw notFound('plan', planId);
+    const plan = await this.plans.stored(trx, planId);
+    if (stands !== version)
+      throw conflict(`Version ${stands} stands by now, saved by ${plan.savedBy}; look at it first.`, await this.plans.view(trx, plan));
+    return plan;
+  }
+}
+
+function rigOf(judgedCase: unknown): Rig {
+  const result = readCase(judgedCase);
+  if (!result.ok) throw new Error(`A kept case is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
+  return result.value.rig;
+}
+
+/** What keeps a plan from being ready. */
+export function unreadyFaults(
+  { findings }: Pick<Report, 'findings'>,
+  overrides: readonly Pick<OverrideView, 'findingId'>[],
+): readonly FieldFault[] {
+  const answered = new Set(overrides.map(({ findingId }) => findingId));
+  const blocks = ({ id, severity, undecided }: Finding) => severity === 'stop' || (severity === 'fix' && !undecided && !answered.has(id));
+  return findings.filter(blocks).map((finding) => ({ path: finding.id, message: `${write(finding.title)} ${wayOut(finding)}` }));
+}
+
+function wayOut({ severity, undecided }: Finding): string {
+  if (undecided) return '– answer this first.';
+  return severity === 'stop' ? '– this must be put right.' : '– put it right, or say by name why it may stay.';
+}

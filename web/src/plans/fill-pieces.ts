@@ -1,0 +1,28 @@
+import { applyEdit, bodyOfUse, type Edit, type Rig, usesOf } from '@wainrope/core';
+import type { RegisterPiece } from '../gear/use-register.ts';
+import { bestFor } from './candidates.ts';
+import { choosePieceEdits } from './lay-plan.ts';
+
+/** The register's vehicle on which a place of the rig is, where it is on one. */
+export function vehicleIdOfUse(rig: Rig, useId: string): string | undefined {
+  const body = bodyOfUse(rig, useId);
+  return body?.kind === 'vehicle' ? body.vehicleId : undefined;
+}
+
+/** Edits that fill every empty place of the rig with the best piece of the register; places for which there is none stay empty. */
+export function fillEdits(rig: Rig, pieces: readonly RegisterPiece[], today: string): readonly Edit[] {
+  const edits: Edit[] = [];
+  let now = rig;
+  for (const { use } of usesOf(rig)) {
+    if (use.gearId !== undefined) continue;
+    const gearId = bestFor(pieces, { rig: now, use, today, vehicleId: vehicleIdOfUse(now, use.id) });
+    const piece = pieces.find(({ gear }) => gear.gearId === gearId);
+    if (!piece) continue;
+    const chosen = choosePieceEdits(now, use, piece);
+    now = chosen.reduce((state, edit) => applyEdit(state, edit).rig, now);
+    edits.push(...chosen);
+  }
+  return edits;
+}
+
+export const applied = (rig: Rig, edits: readonly Edit[]): Rig => edits.reduce((state, edit) => applyEdit(state, edit).rig, rig);
