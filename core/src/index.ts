@@ -69,11 +69,14 @@ export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRec
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
 export {
+  anchorSoils,
   type Depth,
   depths,
   footings,
   holdGrounds,
   type Policy,
+  picketPatterns,
+  picketSoils,
   policyCodec,
   type Surface,
   soils,
@@ -120,6 +123,7 @@ export {
 export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
+export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
 export {
   type Case,
@@ -133,7 +137,7 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { ahead, bodyOfChain, loadBody, pointOfChain, pointPosition, slopeAlong, travelDirection } from './rig/places.ts';
+export { ahead, bodyOfChain, groundHeightM, loadBody, pointOfChain, pointPosition, slopeAlong, travelDirection } from './rig/places.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,
@@ -161,6 +165,7 @@ export {
   insertPiece,
   isFastened,
   removeBody,
+  removeLine,
   removeUse,
   tieBack,
 } from './rig/rigging.ts';

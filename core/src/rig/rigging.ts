@@ -169,3 +169,25 @@ export function clearLines(rig: Rig): readonly Edit[] {
   const { joints: _joints, grips: _grips, backAnchors: _back, lanyards: _lanyards, sharing: _sharing, ...rest } = rig;
   return [{ kind: 'replace-rig', rig: { ...rest, points: [], chains: [], lines: [], dampers: [], answers: {} } }];
 }
+
+/** A line with the chains that only it uses. */
+export function removeLine(rig: Rig, lineId: string): readonly Edit[] {
+  const line = rig.lines.find(({ id }) => id === lineId);
+  if (!line) return [];
+  const chainsOf = ({ drive, via, to }: Rig['lines'][number]) => [
+    ...via.flatMap((bend) => (bend.kind === 'pulley' ? [bend.chainId] : [])),
+    ...(to.kind === 'chain' ? [to.chainId] : []),
+    ...(drive.kind === 'tow' ? [drive.chainId] : []),
+    ...(drive.kind === 'held' && drive.end.kind === 'chain' ? [drive.end.chainId] : []),
+  ];
+  const others = new Set(rig.lines.filter((entry) => entry !== line).flatMap(chainsOf));
+  const joined = rig.chains.some(({ to, from }) => to !== undefined || from.kind === 'joint');
+  // Lines that meet others in the air go together: what is left of them would hold nothing.
+  if (joined || rig.lines.length === 1) return clearLines(rig);
+  const gone = chainsOf(line).filter((id) => !others.has(id));
+  return [
+    { kind: 'place-dampers', dampers: rig.dampers.filter((damper) => damper.lineId !== lineId) },
+    { kind: 'remove', list: 'lines', id: lineId },
+    ...gone.map((id): Edit => ({ kind: 'remove', list: 'chains', id })),
+  ];
+}

@@ -14,6 +14,7 @@ import {
   insertPiece,
   isFastened,
   removeBody,
+  removeLine,
   removeUse,
   tieBack,
 } from './rigging.ts';
@@ -148,5 +149,15 @@ describe('rigging by hand', () => {
     const nothing = apply(place, removeBody(place, 'heron'));
     expect(sound(nothing)).toEqual([]);
     expect(nothing.lines).toEqual([]);
+  });
+  it('takes a line off with what only it uses', () => {
+    const two = caseOf('two-winches').rig;
+    const one = apply(two, removeLine(two, 'second'));
+    expect(sound(one)).toEqual([]);
+    expect(one.chains.map(({ id }) => id)).toEqual(['at-right']);
+    expect(apply(one, removeLine(one, 'first')).lines).toEqual([]);
+    const compound = caseOf('compound-by-winch').rig;
+    expect(apply(compound, removeLine(compound, 'hauled')).chains).toEqual([]);
+    expect(removeLine(two, 'nothing')).toEqual([]);
   });
 });

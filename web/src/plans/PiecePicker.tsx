@@ -1,33 +1,58 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { type PieceUse, type Rig, roleWords } from '@wainrope/core';
-import { useState } from 'react';
+import { type Case, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
+import { useMemo, useState } from 'react';
 import { limitWords, whereWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { candidatesFor } from './candidates.ts';
+import { type Candidate, candidatesFor, keptKits, ranked } from './candidates.ts';
+import { vehicleIdOfUse } from './fill-pieces.ts';
+import { useTrials } from './use-judgement.ts';
 
 interface PiecePickerProps {
   readonly rig: Rig;
+  readonly subject: Case;
   readonly use: PieceUse | undefined;
   readonly pieces: readonly RegisterPiece[];
   readonly today: string;
-  readonly vehicleId: string | undefined;
   readonly choose: (piece: RegisterPiece) => void;
   readonly close: () => void;
 }
 
-/** The team's pieces for one place: usable ones first, the others with the reason why not. */
-export function PiecePicker({ rig, use, pieces, today, vehicleId, choose, close }: PiecePickerProps) {
-  const { figure } = useFigures();
+const BAGS = 'wainrope.bags';
+
+/** Which kits are on the truck: the choice stays on the device. */
+function useBags(): readonly [readonly string[], (bags: readonly string[]) => void] {
+  const [bags, setBags] = useState<readonly string[]>(() => keptKits(localStorage.getItem(BAGS)));
+  const set = (next: readonly string[]) => {
+    localStorage.setItem(BAGS, JSON.stringify(next));
+    setBags(next);
+  };
+  return [bags, set];
+}
+
+/** The team's pieces for one place, each tried in the rig: what fits and holds first, the others with the reason why not. */
+export function PiecePicker({ use, ...props }: PiecePickerProps) {
+  return use ? <Picker use={use} {...props} /> : null;
+}
+
+function Picker({ rig, subject, use, pieces, today, choose, close }: PiecePickerProps & { readonly use: PieceUse }) {
   const [search, setSearch] = useState('');
-  if (!use) return null;
+  const [bags, setBags] = useBags();
+  const all = useMemo(() => candidatesFor(pieces, { rig, use, today, vehicleId: vehicleIdOfUse(rig, use.id) }), [pieces, rig, use, today]);
+  const tried = useMemo(() => all.filter(({ whyNot }) => whyNot === undefined).map(({ piece }) => piece.facts), [all]);
+  const trials = useTrials(subject, use.id, tried);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const all = candidatesFor(pieces, { rig, use, today, vehicleId });
-  const shown = all.filter(({ piece: { gear, kit } }) =>
-    words.every((word) =>
-      `${gear.tag} ${gear.name} ${kit} ${gear.marks.map(({ asWritten }) => asWritten).join(' ')}`.toLowerCase().includes(word),
-    ),
+  const kits = [...new Set(pieces.map(({ kit }) => kit).filter(Boolean))].sort();
+  const inBag = ({ piece }: Candidate) => bags.length === 0 || bags.includes(piece.kit) || piece.gear.vehicleId !== undefined;
+  const shown = ranked(all, trials).filter(
+    (candidate) =>
+      inBag(candidate) &&
+      words.every((word) =>
+        `${candidate.piece.gear.tag} ${candidate.piece.gear.name} ${candidate.piece.kit} ${candidate.piece.gear.marks.map(({ asWritten }) => asWritten).join(' ')}`
+          .toLowerCase()
+          .includes(word),
+      ),
   );
   return (
     <Dialog open onClose={close} className="relative z-40">
@@ -40,49 +65,127 @@ export function PiecePicker({ rig, use, pieces, today, vehicleId, choose, close 
               Close
             </button>
           </div>
-          <label className="px-4 py-2">
-            <span className="sr-only">Search</span>
-            <input
-              autoFocus
-              type="search"
-              value={search}
-              placeholder="Search tag, name, kit, mark…"
-              onChange={(event) => setSearch(event.target.value)}
-            />
-          </label>
+          <div className="space-y-2 px-4 py-2">
+            <label className="block">
+              <span className="sr-only">Search</span>
+              <input
+                autoFocus
+                type="search"
+                value={search}
+                placeholder="Search tag, name, kit, mark…"
+                onChange={(event) => setSearch(event.target.value)}
+              />
+            </label>
+            <Bags kits={kits} bags={bags} set={setBags} />
+          </div>
           <ul className="overflow-y-auto px-4 pb-3">
-            {shown.map(({ piece, whyNot, remark }) => (
-              <li key={piece.gear.gearId} className="border-b border-rule">
-                <button
-                  type="button"
-                  disabled={whyNot !== undefined}
-                  onClick={() => choose(piece)}
-                  aria-current={piece.gear.gearId === use.gearId}
-                  className="grid min-h-12 w-full grid-cols-[6.2rem_1fr_auto] items-center gap-x-3 py-1.5 text-left enabled:hover:bg-paper aria-[current=true]:shadow-[inset_4px_0_var(--rope)] disabled:cursor-not-allowed"
-                >
-                  <span className="pl-2">
-                    <Tag code={piece.gear.tag} />
-                  </span>
-                  <span className={whyNot ? 'text-quiet' : ''}>
-                    {piece.gear.name} <span className="text-quiet">{whereWords(piece)}</span>
-                    {(whyNot ?? remark) && (
-                      <span className={`block text-[15px] ${whyNot ? 'text-rust' : 'text-amber-ink'}`}>{whyNot ?? remark}</span>
-                    )}
-                  </span>
-                  <span className="font-mono">{limitWords(piece.limit, figure)}</span>
-                </button>
-              </li>
+            {shown.map((candidate) => (
+              <Row
+                key={candidate.piece.gear.gearId}
+                candidate={candidate}
+                trial={trials?.get(candidate.piece.gear.gearId)}
+                current={candidate.piece.gear.gearId === use.gearId}
+                choose={choose}
+              />
             ))}
-            {shown.length === 0 && (
-              <li className="py-6 text-center">
-                {all.length === 0
-                  ? `The register has no piece that serves as ${roleWords[use.role]} here. Add one, or import your list.`
-                  : 'No piece fits this search.'}
-              </li>
-            )}
+            {shown.length === 0 && <Nothing all={all} role={roleWords[use.role]} bags={bags} everywhere={() => setBags([])} />}
           </ul>
         </DialogPanel>
       </div>
     </Dialog>
+  );
+}
+
+/** What fits from these bags: without any, the whole register. */
+function Bags({
+  kits,
+  bags,
+  set,
+}: {
+  readonly kits: readonly string[];
+  readonly bags: readonly string[];
+  readonly set: (bags: readonly string[]) => void;
+}) {
+  if (kits.length === 0) return null;
+  return (
+    <div role="group" aria-label="Only from these bags" className="flex flex-wrap gap-1.5">
+      {kits.map((kit) => {
+        const on = bags.includes(kit);
+        return (
+          <button
+            key={kit}
+            type="button"
+            className="action"
+            aria-pressed={on}
+            onClick={() => set(on ? bags.filter((entry) => entry !== kit) : [...bags, kit])}
+          >
+            {kit}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+interface RowProps {
+  readonly candidate: Candidate;
+  readonly trial: Trial | undefined;
+  readonly current: boolean;
+  readonly choose: (piece: RegisterPiece) => void;
+}
+
+function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: RowProps) {
+  const { figure, text } = useFigures();
+  const found = trial?.findings[0];
+  const against = whyNot ?? (found && text(found.title));
+  const bad = whyNot !== undefined || trial?.worst === 'stop' || trial?.fits === false;
+  return (
+    <li className="border-b border-rule">
+      <button
+        type="button"
+        disabled={whyNot !== undefined}
+        data-fits={trial?.fits}
+        onClick={() => choose(piece)}
+        aria-current={current}
+        className="grid min-h-12 w-full grid-cols-[6.2rem_1fr_auto] items-center gap-x-3 py-1.5 text-left enabled:hover:bg-paper aria-[current=true]:shadow-[inset_4px_0_var(--rope)] disabled:cursor-not-allowed"
+      >
+        <span className="pl-2">
+          <Tag code={piece.gear.tag} />
+        </span>
+        <span className={whyNot ? 'text-quiet' : ''}>
+          {piece.gear.name} <span className="text-quiet">{whereWords(piece)}</span>
+          {against && <span className={`block text-[15px] ${bad ? 'text-rust' : 'text-amber-ink'}`}>{against}</span>}
+          {!against && remark && <span className="block text-[15px] text-amber-ink">{remark}</span>}
+        </span>
+        <span className="text-right font-mono">
+          {limitWords(piece.limit, figure)}
+          {trial?.utilisation !== undefined && (
+            <span className="block text-[14px] text-quiet">{Math.round(trial.utilisation * 100)} % here</span>
+          )}
+        </span>
+      </button>
+    </li>
+  );
+}
+
+interface NothingProps {
+  readonly all: readonly Candidate[];
+  readonly role: string;
+  readonly bags: readonly string[];
+  readonly everywhere: () => void;
+}
+
+function Nothing({ all, role, bags, everywhere }: NothingProps) {
+  if (all.length === 0)
+    return <li className="py-6 text-center">The register has no piece that serves as {role} here. Add one, or import your list.</li>;
+  return (
+    <li className="py-6 text-center">
+      <p>{bags.length > 0 ? `Nothing in ${bags.join(', ')} serves as ${role} here.` : 'No piece fits this search.'}</p>
+      {bags.length > 0 && (
+        <button type="button" className="action mt-2" onClick={everywhere}>
+          Look in the whole register
+        </button>
+      )}
+    </li>
   );
 }

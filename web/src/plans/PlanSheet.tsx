@@ -1,12 +1,17 @@
 import { useDrag } from '@use-gesture/react';
-import { type GearFacts, length, type Report, type Rig, type TreeBody } from '@wainrope/core';
-import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type GearFacts, length, type Report, type Rig } from '@wainrope/core';
+import { Maximize, Minus, Plus } from 'lucide-react';
+import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useFigures } from '../shell/use-figures.ts';
-import { useAppDispatch } from '../store.ts';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { BodyHandles } from './BodyHandles.tsx';
+import { addEdits, featureEdits } from './body-edits.ts';
 import type { PlacedLabel, Segment } from './place-labels.ts';
-import { contours, fitView, type SheetSize, scaleBar, sheetLabels, toScreen, tufts, type View } from './plan-sheet-layout.ts';
-import { dragEnded, edited, placeSelected } from './planner-slice.ts';
+import { contours, type SheetSize, scaleBar, sheetLabels, toScreen, tufts, type View } from './plan-sheet-layout.ts';
+import { bodySelected, edited, placeSelected, toolChosen } from './planner-slice.ts';
 import { RigDrawing } from './RigDrawing.tsx';
+import { Features, type MapPoint, Measured, RouteTrace } from './SheetMarks.tsx';
+import { toMap, useSheetView } from './use-sheet-view.ts';
 
 interface PlanSheetProps {
   readonly rig: Rig;
@@ -15,73 +20,69 @@ interface PlanSheetProps {
   readonly selectedSubjectId: string | undefined;
 }
 
-/** Dragging the tree, touching it, and nudging it by keys; the view stands still while it is dragged. */
-function useTreeMoves(
-  tree: TreeBody | undefined,
-  view: View,
-  { freeze, touched }: { readonly freeze: (view: View | undefined) => void; readonly touched: () => void },
-) {
-  const dispatch = useAppDispatch();
-  const move = (xM: number, yM: number, merge: string) =>
-    tree && dispatch(edited({ edits: [{ kind: 'move-body', bodyId: tree.id, xM: round(xM), yM: round(yM) }], merge }));
-  const drag = useDrag(
-    ({ first, last, tap, movement: [mx, my], memo }) => {
-      if (!tree) return;
-      if (tap) return touched();
-      if (first) freeze(view);
-      const from = memo ?? { xM: tree.xM, yM: tree.yM, scale: view.scale };
-      move(from.xM + mx / from.scale, from.yM - my / from.scale, 'drag-tree');
-      if (last) {
-        freeze(undefined);
-        dispatch(dragEnded());
-      }
-      return from;
-    },
-    { filterTaps: true },
-  );
-  const nudge = (event: KeyboardEvent) => {
-    const step = event.shiftKey ? 1 : 0.1;
-    const steps: { readonly [key: string]: readonly [number, number] } = {
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-    };
-    const by = steps[event.key];
-    if (!by || !tree) return;
-    event.preventDefault();
-    move(tree.xM + by[0], tree.yM + by[1], 'nudge-tree');
-  };
-  return { drag, nudge, ended: () => dispatch(dragEnded()) };
-}
-
 /** The site from above, to scale: north is up. */
 export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetProps) {
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
-  const [frozen, setFrozen] = useState<View>();
-  const view = frozen ?? fitView(rig, report, size);
+  const { tool, locked } = useAppSelector((state) => state.planner);
+  const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
+  const [points, setPoints] = useState<readonly MapPoint[]>([]);
   const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
-  const tree = rig.bodies.find((body) => body.kind === 'tree');
-  const { drag, nudge, ended } = useTreeMoves(tree, view, {
-    freeze: setFrozen,
-    touched: () => dispatch(placeSelected(report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === tree?.id)?.id)),
-  });
+  useEffect(() => {
+    if (tool.kind !== 'measure' && tool.kind !== 'feature') setPoints([]);
+  }, [tool]);
+  const touchedAt = (at: MapPoint) => {
+    if (tool.kind === 'add' && !locked) {
+      dispatch(edited({ edits: addEdits(rig, tool.body, at) }));
+      dispatch(toolChosen({ kind: 'move' }));
+    } else if (tool.kind === 'measure') setPoints(points.length >= 3 ? [at] : [...points, at]);
+    else if (tool.kind === 'feature') setPoints([...points, at]);
+    else dispatch(bodySelected(undefined));
+  };
+  const ground = useDrag(
+    ({ tap, delta: [dx, dy], event }) => {
+      const { clientX, clientY } = event as PointerEvent;
+      if (tap) touchedAt(toMap(view, within(clientX, clientY)));
+      else pan(dx, dy);
+    },
+    { filterTaps: true },
+  );
+  const finishFeature = () => {
+    if (tool.kind !== 'feature' || points.length < 2) return;
+    dispatch(edited({ edits: featureEdits(rig, tool.feature, points) }));
+    dispatch(toolChosen({ kind: 'move' }));
+  };
+  const keys = sheetKeys({ zoom, pan, fit, cancel: () => dispatch(toolChosen({ kind: 'move' })), finish: finishFeature });
   const circles = report.zones.flatMap((zone) => zone.circles);
-  const strands = `${report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`} from the winch`;
+  const strands =
+    report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
+  const placeOf = (bodyId: string) => report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === bodyId)?.id;
   return (
-    <div ref={holder} className="relative h-full min-h-64 w-full overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
+    <div ref={holder} className="relative h-full min-h-64 w-full touch-none overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
       <svg
         width={size.width}
         height={size.height}
         className="absolute inset-0 select-none"
         role="group"
-        aria-label={`Plan from above. ${strands}; the tree can be moved with the arrow keys.`}
+        tabIndex={0}
+        onKeyDown={keys}
+        aria-label={`Plan from above. ${strands}; bodies can be moved with the arrow keys, the sheet by plus, minus and 0.`}
       >
-        <Ground rig={rig} view={view} size={size} />
-        <Tufts rig={rig} report={report} view={view} size={size} labels={labels} />
+        <rect
+          {...ground()}
+          data-ground
+          width={size.width}
+          height={size.height}
+          fill="transparent"
+          className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
+        />
+        <g pointerEvents="none">
+          <Ground rig={rig} view={view} size={size} />
+          <Tufts rig={rig} report={report} view={view} size={size} labels={labels} />
+        </g>
+        <Features rig={rig} view={view} />
         <Zones report={report} view={view} />
         <RigDrawing
           rig={rig}
@@ -93,19 +94,80 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
           select={(placeId) => dispatch(placeSelected(placeId))}
         />
         <Flights report={report} view={view} />
-        {tree && <TreeHandle tree={tree} view={view} bind={drag()} nudge={nudge} ended={ended} />}
-        <g>
+        <BodyHandles rig={rig} view={view} size={size} freeze={freeze} placeOf={placeOf} />
+        <RouteTrace rig={rig} view={view} />
+        <g pointerEvents="none">
           {labels.map((label) => (
             <SheetLabel key={label.id} label={label} />
           ))}
         </g>
+        <Measured points={points} view={view} closed={tool.kind === 'feature'} />
         <North x={size.width - 34} />
         <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
       </svg>
-      <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
-        Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and inside
-        every bend.
-      </p>
+      {circles.length > 0 && (
+        <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
+          Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and
+          inside every bend.
+        </p>
+      )}
+      <ZoomKeys zoom={zoom} fit={fit} />
+      {tool.kind === 'feature' && (
+        <p className="absolute top-9 left-3 flex items-center gap-2">
+          <button type="button" className="action-main" disabled={points.length < 2} onClick={finishFeature}>
+            Done, {points.length} corners
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface SheetKeys {
+  readonly zoom: (factor: number) => void;
+  readonly pan: (dx: number, dy: number) => void;
+  readonly fit: () => void;
+  readonly cancel: () => void;
+  readonly finish: () => void;
+}
+
+/** Pixels by which an arrow key moves the sheet. */
+const PAN_PX = 60;
+
+const sheetKeys = ({ zoom, pan, fit, cancel, finish }: SheetKeys) => {
+  const acts: { readonly [key: string]: () => void } = {
+    '+': () => zoom(1.25),
+    '=': () => zoom(1.25),
+    '-': () => zoom(0.8),
+    '0': fit,
+    ArrowUp: () => pan(0, PAN_PX),
+    ArrowDown: () => pan(0, -PAN_PX),
+    ArrowLeft: () => pan(PAN_PX, 0),
+    ArrowRight: () => pan(-PAN_PX, 0),
+    Escape: cancel,
+    Enter: finish,
+  };
+  return (event: KeyboardEvent) => {
+    const act = event.currentTarget === event.target ? acts[event.key] : undefined;
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+};
+
+function ZoomKeys({ zoom, fit }: { readonly zoom: (factor: number) => void; readonly fit: () => void }) {
+  const key = 'grid size-11 place-items-center bg-sheet/90 hover:bg-paper';
+  return (
+    <div className="absolute right-2 bottom-2 flex border-[1.5px] border-ink">
+      <button type="button" className={key} onClick={() => zoom(0.8)} aria-label="Further away">
+        <Minus size={18} />
+      </button>
+      <button type="button" className={`${key} border-x border-rule`} onClick={fit} aria-label="Show the whole rig">
+        <Maximize size={17} />
+      </button>
+      <button type="button" className={key} onClick={() => zoom(1.25)} aria-label="Nearer">
+        <Plus size={18} />
+      </button>
     </div>
   );
 }
@@ -251,8 +313,6 @@ function clearOfLabels({ x, y }: { readonly x: number; readonly y: number }, lab
   );
 }
 
-const round = (metres: number) => Math.round(metres * 100) / 100;
-
 function useSize(holder: React.RefObject<HTMLDivElement | null>): SheetSize {
   const [size, setSize] = useState<SheetSize>({ width: 800, height: 420 });
   useLayoutEffect(() => {
@@ -294,34 +354,6 @@ function Ground({ rig, view, size }: { readonly rig: Rig; readonly view: View; r
         />
       ))}
     </g>
-  );
-}
-
-interface TreeHandleProps {
-  readonly tree: { readonly label: string; readonly xM: number; readonly yM: number };
-  readonly view: View;
-  readonly bind: object;
-  readonly nudge: (event: KeyboardEvent) => void;
-  readonly ended: () => void;
-}
-
-function TreeHandle({ tree, view, bind, nudge, ended }: TreeHandleProps) {
-  const { x, y } = toScreen(view, { x: tree.xM, y: tree.yM });
-  return (
-    <circle
-      {...bind}
-      data-tree-handle
-      role="button"
-      tabIndex={0}
-      aria-label={`${tree.label}: drag it, or move it with the arrow keys`}
-      cx={x}
-      cy={y}
-      r={24}
-      fill="transparent"
-      className="cursor-grab touch-none"
-      onKeyDown={nudge}
-      onBlur={ended}
-    />
   );
 }
 

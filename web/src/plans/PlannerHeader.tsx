@@ -15,7 +15,7 @@ interface PlannerHeaderProps {
 }
 
 export function PlannerHeader({ report, pending, planId, save, saving }: PlannerHeaderProps) {
-  const { name, version, dirty, past, future } = useAppSelector((state) => state.planner);
+  const { name, version, dirty, past, future, locked } = useAppSelector((state) => state.planner);
   const dispatch = useAppDispatch();
   const may = useMay();
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
@@ -27,6 +27,7 @@ export function PlannerHeader({ report, pending, planId, save, saving }: Planner
           <input
             value={name}
             maxLength={120}
+            readOnly={locked !== undefined}
             onChange={(event) => dispatch(renamed(event.target.value))}
             className="border-transparent! bg-transparent! px-0! font-head text-[25px] font-semibold hover:border-b-rule!"
           />
@@ -47,7 +48,7 @@ export function PlannerHeader({ report, pending, planId, save, saving }: Planner
         >
           <Download size={19} />
         </a>
-        {may('plan.write') && (
+        {may('plan.write') && !locked && (
           <button type="button" className="action-main" disabled={!dirty || saving || name.trim() === ''} onClick={save}>
             Save
           </button>

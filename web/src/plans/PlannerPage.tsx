@@ -1,25 +1,32 @@
 import type { PlanView } from '@wainrope/contract';
-import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, loadBody, type Report, type Rig, usesOf } from '@wainrope/core';
+import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, type Report, type Rig, usesOf } from '@wainrope/core';
 import { useCallback, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { AnchorCompare } from './AnchorCompare.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
+import { LayLayout } from './LayLayout.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
+import { OutlinePanel } from './OutlinePanel.tsx';
 import { PiecePicker } from './PiecePicker.tsx';
 import { PiecesPanel } from './PiecesPanel.tsx';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
 import { PlanSheet } from './PlanSheet.tsx';
-import { edited, placeSelected } from './planner-slice.ts';
+import { edited, placeSelected, routeEnded } from './planner-slice.ts';
+import { RecordPanel } from './RecordPanel.tsx';
+import { draftEdits } from './route-words.ts';
+import { SheetTools } from './SheetTools.tsx';
 import { SitePanel } from './SitePanel.tsx';
 import { useJudgement } from './use-judgement.ts';
 import { useOpenPlan } from './use-open-plan.ts';
 import { usePlanCase } from './use-plan-case.ts';
+import { usePlanLock } from './use-plan-lock.ts';
 import { usePlannerShortcuts } from './use-planner-shortcuts.ts';
 import { useSavePlan } from './use-save-plan.ts';
 import { WorkedOut } from './WorkedOut.tsx';
@@ -48,7 +55,8 @@ export function PlannerPage() {
 type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<ReturnType<typeof useRegister>[K]> };
 
 function Planner({ plan, register }: { readonly plan: PlanView; readonly register: Register }) {
-  const { rig, version, dirty } = useAppSelector((state) => state.planner);
+  const { rig, version, dirty, locked } = useAppSelector((state) => state.planner);
+  const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
   const { report, failure, pending } = useJudgement(subject);
   const saver = useSavePlan(plan.planId);
@@ -58,6 +66,14 @@ function Planner({ plan, register }: { readonly plan: PlanView; readonly registe
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
       <PlannerHeader report={report} pending={pending} planId={plan.planId} save={saver.save} saving={saver.saving} />
+      {locked === 'other-tab' && (
+        <p role="status" className="flex flex-wrap items-center gap-3 bg-signal px-3 py-1.5 text-on-signal sm:px-5" data-locked>
+          This plan is being worked on in another tab of this browser; here it can be read.
+          <button type="button" className="action" onClick={takeOver}>
+            Go on here
+          </button>
+        </p>
+      )}
       {outOfDate && <OutOfDateNote plan={plan} accept={saver.save} />}
       {saver.conflict && <PlanConflict theirs={saver.conflict} settle={saver.settle} />}
       <ProblemNote error={saver.failure} />
@@ -67,12 +83,13 @@ function Planner({ plan, register }: { readonly plan: PlanView; readonly registe
         </p>
       )}
       {report && <PlannerSentence report={report} />}
-      {report && <Workplace report={report} rig={rig} subject={subject} facts={facts} register={register} />}
+      {report && <Workplace plan={plan} report={report} rig={rig} subject={subject} facts={facts} register={register} />}
     </div>
   );
 }
 
 interface WorkplaceProps {
+  readonly plan: PlanView;
   readonly report: Report;
   readonly rig: Rig;
   readonly subject: Case;
@@ -86,9 +103,10 @@ function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefi
   return pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
 }
 
-function Workplace({ report, rig, subject, facts, register: { pieces, team, policy } }: WorkplaceProps) {
+function Workplace({ plan, report, rig, subject, facts, register: { pieces, team, policy } }: WorkplaceProps) {
   const dispatch = useAppDispatch();
-  const { selectedPlaceId } = useAppSelector((state) => state.planner);
+  const { selectedPlaceId, route, locked } = useAppSelector((state) => state.planner);
+  const [laying, setLaying] = useState(false);
   const [choosing, setChoosing] = useState<string>();
   const [notice, setNotice] = useState<string>();
   const apply = useCallback(
@@ -110,6 +128,11 @@ function Workplace({ report, rig, subject, facts, register: { pieces, team, poli
     setChoosing(undefined);
   };
   const shared = { rig, pieces, apply };
+  const endRoute = () => {
+    if (route) apply(draftEdits(rig, route));
+    dispatch(routeEnded());
+  };
+  const layLayout = () => setLaying(true);
   return (
     <>
       {notice && <Notice text={notice} dismiss={() => setNotice(undefined)} />}
@@ -134,13 +157,18 @@ function Workplace({ report, rig, subject, facts, register: { pieces, team, poli
           />
         }
         parts={<PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />}
+        outline={<OutlinePanel {...shared} choosePiece={setChoosing} layLayout={layLayout} />}
+        record={<RecordPanel plan={plan} rig={rig} report={report} apply={apply} />}
+        compare={<AnchorCompare {...shared} subject={subject} today={team.today} />}
+        tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}
       />
+      {laying && <LayLayout {...shared} today={team.today} close={() => setLaying(false)} />}
       <PiecePicker
         rig={rig}
+        subject={subject}
         use={use}
         pieces={pieces}
         today={team.today}
-        vehicleId={vehicleIdOf(rig)}
         choose={choose}
         close={() => setChoosing(undefined)}
       />
@@ -159,16 +187,22 @@ interface BodyProps {
   readonly selectedPlaceId: string | undefined;
   readonly site: React.ReactNode;
   readonly parts: React.ReactNode;
+  readonly outline: React.ReactNode;
+  readonly record: React.ReactNode;
+  readonly compare: React.ReactNode;
+  readonly tools: React.ReactNode;
 }
 
 const TABS = [
   ['findings', 'Findings'],
+  ['outline', 'Outline'],
   ['site', 'Site'],
   ['pieces', 'Pieces'],
   ['figures', 'Figures'],
+  ['record', 'Record'],
 ] as const;
 
-function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, selectedPlaceId, site, parts }: BodyProps) {
+function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, selectedPlaceId, ...panels }: BodyProps) {
   const dispatch = useAppDispatch();
   const narrow = useNarrow();
   const [params, setParams] = useSearchParams();
@@ -187,7 +221,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
   };
   const side = (
     <aside className="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
-      <div role="tablist" aria-label="Plan" className="flex shrink-0 border-b border-rule px-2">
+      <div role="tablist" aria-label="Plan" className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
         {TABS.map(([id, label]) => (
           <button
             key={id}
@@ -196,7 +230,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
             id={`tab-${id}`}
             aria-selected={tab === id}
             aria-controls="plan-panel"
-            className="relative min-h-11 px-3 text-[16px] aria-selected:font-semibold"
+            className="relative min-h-11 px-2.5 text-[16px] aria-selected:font-semibold"
             onClick={() => setParams(id === 'findings' ? {} : { show: id }, { replace: true })}
           >
             {label}
@@ -217,8 +251,15 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
             </p>
           </>
         )}
-        {tab === 'site' && site}
-        {tab === 'pieces' && parts}
+        {tab === 'outline' && panels.outline}
+        {tab === 'site' && (
+          <>
+            {panels.site}
+            {panels.compare}
+          </>
+        )}
+        {tab === 'pieces' && panels.parts}
+        {tab === 'record' && panels.record}
         {tab === 'figures' && <FiguresPanel subject={subject} />}
       </div>
     </aside>
@@ -229,6 +270,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
     return (
       <>
         {path}
+        {panels.tools}
         <div className="h-[70vw] min-h-72 border-y border-rule">{sheet}</div>
         {side}
         <Link className="m-3 underline" to="/plans">
@@ -239,16 +281,13 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
   return (
     <>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(360px,425px)] max-lg:min-h-[480px]">
-        {sheet}
+        <div className="flex min-h-0 min-w-0 flex-col">
+          {panels.tools}
+          <div className="min-h-0 flex-1">{sheet}</div>
+        </div>
         {side}
       </div>
       <div className="shrink-0 border-t border-ink bg-sheet">{path}</div>
     </>
   );
-}
-
-/** The register's vehicle that is to move, where it is one. */
-function vehicleIdOf(rig: Rig): string | undefined {
-  const load = loadBody(rig);
-  return load.kind === 'vehicle' ? load.vehicleId : undefined;
 }

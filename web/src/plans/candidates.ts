@@ -1,4 +1,4 @@
-import { type PieceUse, type Rig, type Role, roleClasses, usesOf } from '@wainrope/core';
+import { type PieceUse, type Rig, type Role, roleClasses, type Trial, usesOf } from '@wainrope/core';
 import { stateWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 
@@ -66,4 +66,29 @@ export function bestFor(pieces: readonly RegisterPiece[], context: Context): str
   const own = usable.find(({ piece }) => piece.gear.vehicleId !== undefined && piece.gear.vehicleId === context.vehicleId);
   const clean = usable.find((candidate) => candidate.remark === undefined);
   return (own ?? clean ?? usable[0])?.piece.gear.gearId;
+}
+
+const SEVERITIES = ['stop', 'fix', 'caution', 'note'];
+
+/** Candidates by what came of trying them: what fits and holds first, then what wants a word, then what does not do; untried ones as they were. */
+export function ranked(candidates: readonly Candidate[], trials: ReadonlyMap<string, Trial> | undefined): readonly Candidate[] {
+  if (!trials) return candidates;
+  const rank = ({ piece, whyNot }: Candidate) => {
+    if (whyNot !== undefined) return 20;
+    const trial = trials.get(piece.gear.gearId);
+    const worst = trial?.worst === undefined ? SEVERITIES.length : SEVERITIES.indexOf(trial.worst);
+    return SEVERITIES.length - worst + (trial?.fits === false ? 10 : 0);
+  };
+  const order = new Map(candidates.map((candidate, index) => [candidate, index]));
+  return [...candidates].sort((a, b) => rank(a) - rank(b) || (order.get(a) ?? 0) - (order.get(b) ?? 0));
+}
+
+/** Names of kits as they were kept on the device; nothing where what was kept is no list of names. */
+export function keptKits(text: string | null): readonly string[] {
+  try {
+    const kept: unknown = JSON.parse(text ?? '[]');
+    return Array.isArray(kept) ? kept.filter((entry) => typeof entry === 'string') : [];
+  } catch {
+    return [];
+  }
 }

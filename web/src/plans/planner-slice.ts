@@ -13,6 +13,8 @@ export interface PlannerState {
   readonly name: string;
   readonly rig: Rig | undefined;
   readonly dirty: boolean;
+  /** Why nothing can be changed here: a reader's sign-in, or another tab that works on this plan. */
+  readonly locked: 'reader' | 'other-tab' | undefined;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   /** The place whose working-out is shown; undefined: the weakest. */
@@ -44,6 +46,7 @@ const closed: PlannerState = {
   name: '',
   rig: undefined,
   dirty: false,
+  locked: undefined,
   past: [],
   future: [],
   selectedPlaceId: undefined,
@@ -79,14 +82,23 @@ const slice = createSlice({
   name: 'planner',
   initialState: closed,
   reducers: {
-    planOpened: (_state, { payload }: PayloadAction<Opened>): PlannerState => ({ ...closed, ...payload, dirty: payload.dirty ?? false }),
+    planOpened: (state, { payload }: PayloadAction<Opened>): PlannerState => ({
+      ...closed,
+      locked: (state as PlannerState).locked,
+      ...payload,
+      dirty: payload.dirty ?? false,
+    }),
+    lockChanged: (state, { payload }: PayloadAction<PlannerState['locked']>): PlannerState => ({
+      ...(state as PlannerState),
+      locked: payload,
+    }),
     /** Changes of one `merge` name in a row (a drag) undo as one. */
     edited: (
       state,
       { payload: { edits, merge } }: PayloadAction<{ readonly edits: readonly Edit[]; readonly merge?: string }>,
     ): PlannerState => {
       const now = state as PlannerState;
-      if (!now.rig) return now;
+      if (!now.rig || now.locked) return now;
       const { rig, inverse } = applyAll(now.rig, edits);
       const last = now.past.at(-1);
       const joins = merge !== undefined && last?.merge === merge;
@@ -145,13 +157,14 @@ const slice = createSlice({
 
 function stepped(state: PlannerState, from: 'past' | 'future', to: 'past' | 'future'): PlannerState {
   const step = state[from].at(-1);
-  if (!step || !state.rig) return state;
+  if (!step || !state.rig || state.locked) return state;
   const { rig, inverse } = applyAll(state.rig, step.edits);
   return { ...state, rig, dirty: true, [from]: state[from].slice(0, -1), [to]: [...state[to], { edits: inverse }] };
 }
 
 export const {
   planOpened,
+  lockChanged,
   edited,
   dragEnded,
   undone,

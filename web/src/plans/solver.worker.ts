@@ -1,4 +1,18 @@
-import { type Case, explainPlace, type Figure, figuresOf, judge, type PlaceExplanation, type Report, type Term } from '@wainrope/core';
+import {
+  type AnchorOption,
+  type Case,
+  compareAnchors,
+  explainPlace,
+  type Figure,
+  figuresOf,
+  type GearFacts,
+  judge,
+  type PlaceExplanation,
+  type Report,
+  type Term,
+  type Trial,
+  tryPieces,
+} from '@wainrope/core';
 import { expose } from 'comlink';
 
 /** A figure of a report with its explanation, as it crosses to the page. */
@@ -13,6 +27,8 @@ export interface ShownFigure {
 const solver = {
   judge: (subject: Case): Report => judge(subject),
   explain: (subject: Case, placeId: string): PlaceExplanation | undefined => explainPlace(subject, placeId),
+  tryPieces: (subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(subject, useId, pieces),
+  compareAnchors: (subject: Case, lineId: string): readonly AnchorOption[] => compareAnchors(subject, lineId),
   /** Every figure of the report but those of the places, each explained. */
   figures: (subject: Case): readonly ShownFigure[] =>
     figuresOf(subject)

@@ -1,4 +1,4 @@
-import type { Case, PlaceExplanation, Report } from '@wainrope/core';
+import type { AnchorOption, Case, GearFacts, PlaceExplanation, Report, Trial } from '@wainrope/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { ShownFigure, Solver } from './solver.worker.ts';
@@ -78,4 +78,47 @@ export function useReportFigures(subject: Case): readonly ShownFigure[] | undefi
     };
   }, [subject]);
   return shown?.figures;
+}
+
+/** What would come of each piece in one place; nothing until it is worked out, late answers are dropped. */
+export function useTrials(
+  subject: Case | undefined,
+  useId: string | undefined,
+  pieces: readonly GearFacts[],
+): ReadonlyMap<string, Trial> | undefined {
+  const [trials, setTrials] = useState<ReadonlyMap<string, Trial>>();
+  useEffect(() => {
+    let current = true;
+    setTrials(undefined);
+    if (subject === undefined || useId === undefined || pieces.length === 0) return;
+    solver()
+      .tryPieces(subject, useId, pieces)
+      .then(
+        (answer) => current && setTrials(new Map(answer.map((trial) => [trial.gearId, trial]))),
+        () => undefined,
+      );
+    return () => {
+      current = false;
+    };
+  }, [subject, useId, pieces]);
+  return trials;
+}
+
+/** Every anchor of the site in the place of the one in use, best first; late answers are dropped. */
+export function useAnchorOptions(subject: Case | undefined, lineId: string | undefined): readonly AnchorOption[] | undefined {
+  const [options, setOptions] = useState<readonly AnchorOption[]>();
+  useEffect(() => {
+    let current = true;
+    if (subject === undefined || lineId === undefined) return;
+    solver()
+      .compareAnchors(subject, lineId)
+      .then(
+        (answer) => current && setOptions(answer),
+        () => current && setOptions([]),
+      );
+    return () => {
+      current = false;
+    };
+  }, [subject, lineId]);
+  return options;
 }

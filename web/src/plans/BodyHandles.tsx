@@ -1,0 +1,151 @@
+import { useDrag } from '@use-gesture/react';
+import type { Body, Rig } from '@wainrope/core';
+import type { KeyboardEvent } from 'react';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { keyEdits } from './body-edits.ts';
+import { type SheetSize, shownAt, toScreen, type View } from './plan-sheet-layout.ts';
+import { bodySelected, dragEnded, edited, placeSelected, routed } from './planner-slice.ts';
+
+interface BodyHandlesProps {
+  readonly rig: Rig;
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly freeze: (view: View | undefined) => void;
+  /** The place of the load path that stands for a body, where it has one. */
+  readonly placeOf: (bodyId: string) => string | undefined;
+}
+
+/** What is touched to move, turn, choose and route bodies. */
+export function BodyHandles({ rig, ...shared }: BodyHandlesProps) {
+  const selected = useAppSelector((state) => state.planner.selectedBodyId);
+  const body = rig.bodies.find(({ id }) => id === selected);
+  return (
+    <g>
+      {rig.bodies.map((entry) => (
+        <Handle key={entry.id} body={entry} rig={rig} {...shared} />
+      ))}
+      {body && 'headingRad' in body && <Turner body={body} {...shared} />}
+    </g>
+  );
+}
+
+const round = (metres: number, step: number) => Math.round(metres / step) * step;
+const DEGREE = Math.PI / 180;
+function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & { readonly body: Body }) {
+  const dispatch = useAppDispatch();
+  const { tool, selectedBodyId, locked } = useAppSelector((state) => state.planner);
+  const move = (xM: number, yM: number, merge: string) =>
+    void dispatch(edited({ edits: [{ kind: 'move-body', bodyId: body.id, xM, yM }], merge }));
+  const touched = () => {
+    if (tool.kind === 'line') return void dispatch(routed(body.id));
+    dispatch(bodySelected(body.id));
+    const place = placeOf(body.id);
+    if (place) dispatch(placeSelected(place));
+  };
+  const drag = useDrag(
+    ({ first, last, tap, shiftKey, movement: [mx, my], memo, event }) => {
+      event.stopPropagation();
+      if (tap) return touched();
+      if (tool.kind !== 'move' || locked) return;
+      if (first) {
+        freeze(view);
+        dispatch(bodySelected(body.id));
+      }
+      const from = memo ?? { xM: body.xM, yM: body.yM, scale: view.scale };
+      // Held with shift, it snaps to half metres.
+      const step = shiftKey ? 0.5 : 0.01;
+      move(round(from.xM + mx / from.scale, step), round(from.yM - my / from.scale, step), `drag-${body.id}`);
+      if (last) {
+        freeze(undefined);
+        dispatch(dragEnded());
+      }
+      return from;
+    },
+    { filterTaps: true },
+  );
+  const keys = (event: KeyboardEvent) => {
+    const change = keyEdits(rig, body, event);
+    if (change) dispatch(edited(change));
+    else if (event.key === 'Enter' || event.key === ' ') touched();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const { x, y } = shownAt(body, view, size);
+  const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
+  return (
+    <g transform={`translate(${x} ${y})`}>
+      {selectedBodyId === body.id && (
+        <circle
+          r={Math.max(26, long * 0.56)}
+          fill="none"
+          stroke="var(--moss)"
+          strokeWidth="2"
+          strokeDasharray="7 4"
+          data-selected-body={body.id}
+        />
+      )}
+      <circle
+        {...drag()}
+        data-handle={body.id}
+        data-tree-handle={body.kind === 'tree' ? '' : undefined}
+        role="button"
+        tabIndex={0}
+        aria-label={`${body.label}: drag it, or move it with the arrow keys`}
+        r={Math.max(22, Math.min(long * 0.3, 44))}
+        fill="transparent"
+        className={tool.kind === 'line' ? 'cursor-crosshair touch-none' : 'cursor-grab touch-none'}
+        onKeyDown={keys}
+        onBlur={() => dispatch(dragEnded())}
+      />
+    </g>
+  );
+}
+
+/** Room between a body's end and the knob that turns it, pixels. */
+const TURNER_PX = 26;
+
+function Turner({ body, view, freeze }: Omit<BodyHandlesProps, 'rig'> & { readonly body: Extract<Body, { headingRad: number }> }) {
+  const dispatch = useAppDispatch();
+  const centre = toScreen(view, { x: body.xM, y: body.yM });
+  const reach = (body.lengthM / 2) * view.scale + TURNER_PX;
+  const knob = { x: centre.x + reach * Math.sin(body.headingRad), y: centre.y - reach * Math.cos(body.headingRad) };
+  const drag = useDrag(
+    ({ first, last, shiftKey, movement: [mx, my], memo, event }) => {
+      event.stopPropagation();
+      if (first) freeze(view);
+      const from = memo ?? knob;
+      const turn = Math.atan2(from.x + mx - centre.x, centre.y - from.y - my);
+      const step = (shiftKey ? 15 : 1) * DEGREE;
+      dispatch(
+        edited({
+          edits: [{ kind: 'change-body', body: { ...body, headingRad: Math.round(turn / step) * step } }],
+          merge: `turn-${body.id}`,
+        }),
+      );
+      if (last) {
+        freeze(undefined);
+        dispatch(dragEnded());
+      }
+      return from;
+    },
+    { filterTaps: true },
+  );
+  return (
+    <g>
+      <path d={`M${centre.x} ${centre.y}L${knob.x} ${knob.y}`} stroke="var(--moss)" strokeDasharray="4 4" pointerEvents="none" />
+      <circle
+        {...drag()}
+        data-turner={body.id}
+        cx={knob.x}
+        cy={knob.y}
+        r="11"
+        fill="var(--sheet)"
+        stroke="var(--moss)"
+        strokeWidth="2.4"
+        className="cursor-grab touch-none"
+      />
+      <path d={`M${knob.x - 4} ${knob.y + 3}a5 5 0 1 1 8 0`} fill="none" stroke="var(--moss)" strokeWidth="1.8" pointerEvents="none" />
+    </g>
+  );
+}

@@ -1,0 +1,118 @@
+import {
+  addBridle,
+  addLanyard,
+  type Chain,
+  type Edit,
+  extendChain,
+  insertPiece,
+  pointOfChain,
+  type Rig,
+  removeUse,
+  roleWords,
+} from '@wainrope/core';
+import type { RegisterPiece } from '../gear/use-register.ts';
+import { Tag } from '../shell/Tag.tsx';
+
+interface ChainRowsProps {
+  readonly rig: Rig;
+  readonly pieces: readonly RegisterPiece[];
+  readonly apply: (edits: readonly Edit[], merge?: string) => void;
+  readonly choosePiece: (useId: string) => void;
+}
+
+/** Each chain of gear from its body outward, piece by piece, and what ties vehicles back. */
+export function ChainRows({ rig, pieces, apply, choosePiece }: ChainRowsProps) {
+  const parts = [
+    ...rig.chains.map((chain) => ({ id: chain.id, title: chainWords(rig, chain), uses: chain.pieces, chain })),
+    ...(rig.backAnchors ?? []).map((back) => ({ id: back.id, title: 'Tied back', uses: back.pieces, chain: undefined })),
+  ];
+  return parts.map(({ id, title, uses, chain }) => (
+    <details key={id} className="border-b border-rule" data-chain={id}>
+      <summary className="min-h-11 cursor-pointer py-2">
+        {title} <span className="text-quiet">{uses.map(({ role }) => roleWords[role]).join(', ')}</span>
+      </summary>
+      <ul className="pb-2 pl-3">
+        {uses.map((use, index) => (
+          <li key={use.id} className="flex min-h-11 flex-wrap items-center gap-2">
+            <span className="w-28 text-quiet">{roleWords[use.role]}</span>
+            <TagOf pieces={pieces} gearId={use.gearId} />
+            <button type="button" className="action ml-auto" onClick={() => choosePiece(use.id)}>
+              {use.gearId ? 'Swap' : 'Choose'}
+            </button>
+            {index > 0 && index < uses.length - 1 && (
+              <button type="button" className="action" onClick={() => apply(removeUse(rig, use.id))}>
+                Take out
+              </button>
+            )}
+          </li>
+        ))}
+        {chain && <ChainKeys rig={rig} chain={chain} apply={apply} />}
+        {!chain && (
+          <li>
+            <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'backAnchors', id }])}>
+              Untie
+            </button>
+          </li>
+        )}
+      </ul>
+    </details>
+  ));
+}
+
+function TagOf({ pieces, gearId }: { readonly pieces: readonly RegisterPiece[]; readonly gearId: string | undefined }) {
+  const piece = pieces.find(({ gear }) => gear.gearId === gearId);
+  if (piece) return <Tag code={piece.gear.tag} />;
+  return <span className="text-rust">{gearId === undefined ? 'none yet' : 'not in this register'}</span>;
+}
+
+function ChainKeys({ rig, chain, apply }: { readonly rig: Rig; readonly chain: Chain; readonly apply: ChainRowsProps['apply'] }) {
+  const point = pointOfChain(rig, chain);
+  const body = rig.bodies.find(({ id }) => id === point?.bodyId);
+  const still = rig.bodies.find(({ kind, id }) => kind === 'tree' && id !== body?.id) ?? body;
+  const last = chain.pieces.at(-1);
+  const isEnd = rig.lines.some(({ to }) => to.kind === 'chain' && to.chainId === chain.id);
+  return (
+    <li className="flex flex-wrap items-center gap-2 pt-1">
+      {point && point.place.kind !== 'on-vehicle' && (
+        <label className="flex items-center gap-1 text-[15px]">
+          height
+          <input
+            className="w-20!"
+            inputMode="decimal"
+            defaultValue={point.place.heightM}
+            key={point.place.heightM}
+            onBlur={(event) => {
+              const heightM = Number(event.target.value.replace(',', '.'));
+              if (Number.isFinite(heightM) && heightM >= -20 && heightM <= 50)
+                apply([{ kind: 'change-point', point: { ...point, place: { ...point.place, heightM } } }]);
+              else event.target.value = String(point.place.heightM);
+            }}
+          />
+          m
+        </label>
+      )}
+      <button type="button" className="action" onClick={() => apply(insertPiece(rig, chain.id, 'connector'))}>
+        + connector
+      </button>
+      <button type="button" className="action" onClick={() => apply(extendChain(rig, chain.id))}>
+        + extension
+      </button>
+      {isEnd && body?.kind === 'vehicle' && (
+        <button type="button" className="action" onClick={() => apply(addBridle(rig, chain.id))}>
+          + bridle
+        </button>
+      )}
+      {last && still && (
+        <button type="button" className="action" onClick={() => apply(addLanyard(rig, last.id, still))}>
+          + lanyard
+        </button>
+      )}
+    </li>
+  );
+}
+
+function chainWords(rig: Rig, chain: Chain): string {
+  const point = pointOfChain(rig, chain);
+  const body = rig.bodies.find(({ id }) => id === point?.bodyId);
+  return body ? `On ${body.label}:` : `${chain.id.replaceAll('-', ' ')}:`;
+}

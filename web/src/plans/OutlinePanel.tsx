@@ -1,0 +1,193 @@
+import { type Body, type Edit, extendLine, type Rig, removeLine, tieBack } from '@wainrope/core';
+import { type KeyboardEvent, useRef } from 'react';
+import type { RegisterPiece } from '../gear/use-register.ts';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { BodyFields } from './BodyFields.tsx';
+import { addEdits, bodyKindWords, featureWords, keyEdits } from './body-edits.ts';
+import { ChainRows } from './ChainRows.tsx';
+import { bodySelected, edited, routed, routeEnded } from './planner-slice.ts';
+import { draftEdits, routeWords } from './route-words.ts';
+
+interface OutlinePanelProps {
+  readonly rig: Rig;
+  readonly pieces: readonly RegisterPiece[];
+  readonly apply: (edits: readonly Edit[], merge?: string) => void;
+  readonly choosePiece: (useId: string) => void;
+  readonly layLayout: () => void;
+}
+
+const ADDED = Object.keys(bodyKindWords) as readonly Body['kind'][];
+
+/** Everything on the sheet as a list: what can be done by pointing is done here by a key or a button. */
+export function OutlinePanel({ rig, pieces, apply, choosePiece, layLayout }: OutlinePanelProps) {
+  const { selectedBodyId, route } = useAppSelector((state) => state.planner);
+  const dispatch = useAppDispatch();
+  const selected = rig.bodies.find(({ id }) => id === selectedBodyId);
+  const add = (kind: Body['kind']) => {
+    const edits = addEdits(rig, kind);
+    apply(edits);
+    const [put] = edits;
+    if (put?.kind === 'put') dispatch(bodySelected(put.entry.id));
+  };
+  return (
+    <div className="space-y-4 py-2">
+      <section aria-label="On the site">
+        <div className="flex items-end gap-2">
+          <h2 className="font-head text-lg font-semibold">On the site</h2>
+          <label className="ml-auto w-44">
+            <span className="sr-only">Add to the site, beside the rest</span>
+            <select value="" onChange={(event) => event.target.value && add(event.target.value as Body['kind'])}>
+              <option value="">Add…</option>
+              {ADDED.map((kind) => (
+                <option key={kind} value={kind}>
+                  {bodyKindWords[kind]}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+        {route && (
+          <p aria-live="polite" className="border-l-4 border-rope bg-paper px-2 py-1">
+            {routeWords(rig, route)}
+          </p>
+        )}
+        <BodyList rig={rig} apply={apply} />
+        <p className="pt-1 text-[14px] text-quiet">
+          Keys on a body: <kbd>L</kbd> run a line from here or over here, <kbd>E</kbd> end it here, <kbd>B</kbd> tie the winching vehicle
+          back to it, <kbd>D</kbd> one more, <kbd>Delete</kbd> take it off, arrows and brackets move and turn it, <kbd>J</kbd> <kbd>K</kbd>{' '}
+          the next and the one before.
+        </p>
+      </section>
+      {selected && <BodyFields rig={rig} body={selected} apply={apply} />}
+      <section aria-label="Lines">
+        <div className="flex items-end gap-2">
+          <h2 className="font-head text-lg font-semibold">Lines and what holds them</h2>
+          <button type="button" className="action ml-auto" onClick={layLayout}>
+            Lay a layout…
+          </button>
+        </div>
+        {rig.lines.length === 0 && (
+          <p className="py-2">
+            Nothing is laid yet. Press L on the winching vehicle, L on each body it turns at, E where it ends; or lay a layout.
+          </p>
+        )}
+        {rig.lines.map((line) => (
+          <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
+            <span className="mr-auto">
+              <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
+              <span className="text-quiet">
+                {driveWords(rig, line)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
+              </span>
+            </span>
+            <button type="button" className="action" onClick={() => apply(extendLine(rig, line.id))}>
+              Extend
+            </button>
+            <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
+              Take off
+            </button>
+          </div>
+        ))}
+        <ChainRows rig={rig} pieces={pieces} apply={apply} choosePiece={choosePiece} />
+      </section>
+      {(rig.features ?? []).length > 0 && (
+        <section aria-label="Drawn on the ground">
+          <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
+          {(rig.features ?? []).map((feature) => (
+            <div key={feature.id} className="flex items-center gap-2 border-b border-rule py-1.5">
+              <input
+                aria-label="Name"
+                value={feature.label}
+                maxLength={80}
+                onChange={(event) =>
+                  event.target.value.trim() !== '' &&
+                  apply([{ kind: 'put', list: 'features', entry: { ...feature, label: event.target.value } }], `name-${feature.id}`)
+                }
+              />
+              <span className="shrink-0 text-[14px] text-quiet">{featureWords[feature.kind].split(' ')[0]}</span>
+              <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'features', id: feature.id }])}>
+                Take off
+              </button>
+            </div>
+          ))}
+        </section>
+      )}
+    </div>
+  );
+}
+
+function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
+  if (drive.kind === 'held') return `held at both ends, ${drive.lengthM.toFixed(1)} m`;
+  if (drive.kind === 'tow') return drive.manner === 'steady' ? 'towed steadily' : 'pulled with a run-up';
+  const bodyId = rig.points.find(({ id }) => id === drive.pointId)?.bodyId;
+  const label = rig.bodies.find(({ id }) => id === bodyId)?.label ?? '';
+  return drive.kind === 'hand' ? `hauled by ${label}` : `from the winch of ${label}`;
+}
+
+function BodyList({ rig, apply }: Pick<OutlinePanelProps, 'rig' | 'apply'>) {
+  const { selectedBodyId, route } = useAppSelector((state) => state.planner);
+  const dispatch = useAppDispatch();
+  const list = useRef<HTMLUListElement>(null);
+  const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
+  const step = (from: HTMLElement, by: number) => {
+    const rows = [...(list.current?.querySelectorAll<HTMLElement>('[data-outline-body]') ?? [])];
+    rows[rows.indexOf(from) + by]?.focus();
+  };
+  const endRoute = (body: Body) => {
+    const ended = route && { ...route, bodyIds: route.bodyIds.at(-1) === body.id ? route.bodyIds : [...route.bodyIds, body.id] };
+    if (!ended) return;
+    apply(draftEdits(rig, ended));
+    dispatch(routeEnded());
+  };
+  const back = (body: Body) => {
+    const vehicle = winchingBody(rig);
+    if (vehicle && vehicle.id !== body.id) apply(tieBack(rig, vehicle, body));
+  };
+  const acts = (body: Body): { readonly [key: string]: () => void } => ({
+    l: () => dispatch(routed(body.id)),
+    e: () => endRoute(body),
+    b: () => back(body),
+    Escape: () => dispatch(routeEnded()),
+  });
+  const keys = (event: KeyboardEvent<HTMLElement>, body: Body) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const next = { j: 1, k: -1 }[event.key];
+    const change = keyEdits(rig, body, event);
+    const act = acts(body)[event.key];
+    if (next) step(event.currentTarget, next);
+    else if (act) act();
+    else if (change) dispatch(edited(change));
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <ul ref={list}>
+      {rig.bodies.map((body) => (
+        <li key={body.id} className="border-b border-rule">
+          <button
+            type="button"
+            data-outline-body={body.id}
+            aria-pressed={body.id === selectedBodyId}
+            onClick={() => dispatch(bodySelected(body.id))}
+            onFocus={() => dispatch(bodySelected(body.id))}
+            onKeyDown={(event) => keys(event, body)}
+            className="flex min-h-11 w-full items-center gap-2 px-1 text-left aria-pressed:shadow-[inset_4px_0_var(--rope)]"
+          >
+            <span className="pl-2">{body.label}</span>
+            <span className="text-[14px] text-quiet">
+              {body.id === load?.id ? 'is to move' : bodyKindWords[body.kind]}
+              {load && body.id !== load.id && `, ${Math.hypot(body.xM - load.xM, body.yM - load.yM).toFixed(1)} m off`}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The vehicle whose winch pulls, of the first line that one drives. */
+function winchingBody(rig: Rig): Body | undefined {
+  const drive = rig.lines.find((line) => line.drive.kind === 'winch')?.drive;
+  const bodyId = drive && 'pointId' in drive ? rig.points.find(({ id }) => id === drive.pointId)?.bodyId : undefined;
+  return rig.bodies.find(({ id }) => id === bodyId);
+}

@@ -1,0 +1,264 @@
+import type { PlanState, PlanView } from '@wainrope/contract';
+import { type Edit, type Report, type Rig, withoutPieces } from '@wainrope/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useMay } from '../access/use-session.ts';
+import {
+  problemOf,
+  useAddCommentMutation,
+  useCreatePlanMutation,
+  useKeepLayoutMutation,
+  useLazyGetVersionQuery,
+  useListCommentsQuery,
+  useListVersionsQuery,
+  useOverrideFindingMutation,
+  useSetPlanStateMutation,
+} from '../api/wainrope-api.ts';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useFigures } from '../shell/use-figures.ts';
+import { verdictWords } from '../shell/VerdictMark.tsx';
+import { useAppSelector } from '../store.ts';
+import { planStateWords } from './plan-words.ts';
+
+interface RecordPanelProps {
+  readonly plan: PlanView;
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly apply: (edits: readonly Edit[]) => void;
+}
+
+const when = (iso: string) => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The plan's life: its state, what is answered for, versions, what people say, copies. */
+export function RecordPanel(props: RecordPanelProps) {
+  return (
+    <div className="space-y-5 py-2">
+      <StateSection {...props} />
+      <Comments planId={props.plan.planId} />
+      <Versions {...props} />
+      <Copies {...props} />
+    </div>
+  );
+}
+
+const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, words: string])[] } = {
+  draft: [
+    ['ready', 'Declare it ready'],
+    ['archived', 'Put it away'],
+  ],
+  ready: [
+    ['used', 'Note it as used'],
+    ['draft', 'Back to draft'],
+    ['archived', 'Put it away'],
+  ],
+  used: [
+    ['draft', 'Back to draft'],
+    ['archived', 'Put it away'],
+  ],
+  archived: [['draft', 'Take it out again']],
+};
+
+function StateSection({ plan, report }: RecordPanelProps) {
+  const { dirty } = useAppSelector((state) => state.planner);
+  const { text } = useFigures();
+  const may = useMay();
+  const [setState, setting] = useSetPlanStateMutation();
+  const fixes = report.findings.filter(
+    ({ severity, undecided, id }) => severity === 'fix' && !undecided && !plan.overrides.some(({ findingId }) => findingId === id),
+  );
+  return (
+    <section aria-label="State">
+      <h2 className="font-head text-lg font-semibold">
+        {planStateWords[plan.state]}
+        <span className="font-sans text-[15px] font-normal text-quiet">
+          {' '}
+          version {plan.version}
+          {plan.stateBy && plan.stateAt && `, ${plan.stateBy}, ${when(plan.stateAt)}`}
+        </span>
+      </h2>
+      {dirty && <p className="py-1 text-amber-ink">What you changed is not saved yet; the state is that of the saved version.</p>}
+      {may('plan.write') && (
+        <div className="flex flex-wrap gap-2 py-1">
+          {STEPS[plan.state].map(([to, words], index) => (
+            <button
+              key={to}
+              type="button"
+              className={index === 0 ? 'action-main' : 'action'}
+              disabled={dirty || setting.isLoading}
+              onClick={() => setState({ planId: plan.planId, planStateChange: { state: to, version: plan.version } })}
+            >
+              {words}
+            </button>
+          ))}
+        </div>
+      )}
+      <ProblemNote error={setting.error} />
+      {problemOf(setting.error).status === 422 &&
+        fixes.map(({ id, title }) => <Answer key={id} plan={plan} findingId={id} words={text(title)} />)}
+      {plan.overrides.length > 0 && (
+        <ul className="pt-1">
+          {plan.overrides.map(({ findingId, finding, reason, by }) => (
+            <li key={findingId} className="border-b border-rule py-1">
+              {finding}: <em>“{reason}”</em> <span className="text-quiet">{by} answers for it.</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** A fix may stay as it is when somebody answers for it by name. */
+function Answer({ plan, findingId, words }: { readonly plan: PlanView; readonly findingId: string; readonly words: string }) {
+  const [reason, setReason] = useState('');
+  const [override, overriding] = useOverrideFindingMutation();
+  return (
+    <form
+      className="border-l-4 border-signal py-1 pl-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        override({ planId: plan.planId, overrideCreate: { overrideId: crypto.randomUUID(), version: plan.version, findingId, reason } });
+      }}
+    >
+      <label className="block text-[15px]">
+        {words}: why may it stay?
+        <input value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <button type="submit" className="action mt-1" disabled={reason.trim().length < 3 || overriding.isLoading}>
+        I answer for it
+      </button>
+      <ProblemNote error={overriding.error} />
+    </form>
+  );
+}
+
+function Comments({ planId }: { readonly planId: string }) {
+  const { data } = useListCommentsQuery({ planId });
+  const [add, adding] = useAddCommentMutation();
+  const [words, setWords] = useState('');
+  const may = useMay();
+  const send = async () => {
+    const answer = await add({ planId, commentCreate: { commentId: crypto.randomUUID(), words: words.trim() } });
+    if (answer.data) setWords('');
+  };
+  return (
+    <section aria-label="Comments">
+      <h2 className="font-head text-lg font-semibold">What people say</h2>
+      <ul>
+        {data?.items.map(({ commentId, words: said, by, at, version }) => (
+          <li key={commentId} className="border-b border-rule py-1.5">
+            {said}
+            <span className="block text-[14px] text-quiet">
+              {by}, {when(at)}, of version {version}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {data?.items.length === 0 && <p className="py-1 text-quiet">Nothing yet.</p>}
+      {may('plan.write') && (
+        <form
+          className="pt-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send();
+          }}
+        >
+          <label className="block text-[15px]">
+            Say something about this plan
+            <textarea value={words} rows={2} maxLength={2000} onChange={(event) => setWords(event.target.value)} />
+          </label>
+          <button type="submit" className="action" disabled={words.trim() === '' || adding.isLoading}>
+            Say it
+          </button>
+          <ProblemNote error={adding.error} />
+        </form>
+      )}
+    </section>
+  );
+}
+
+function Versions({ plan, apply }: RecordPanelProps) {
+  const { data, error } = useListVersionsQuery({ planId: plan.planId });
+  const [open, opening] = useLazyGetVersionQuery();
+  const bring = async (version: number) => {
+    const answer = await open({ planId: plan.planId, version });
+    if (answer.data) apply([{ kind: 'replace-rig', rig: answer.data.rig as unknown as Rig }]);
+  };
+  return (
+    <section aria-label="Versions">
+      <h2 className="font-head text-lg font-semibold">Versions</h2>
+      <ProblemNote error={error ?? opening.error} />
+      <ol>
+        {data?.items.map(({ version, savedBy, savedAt, verdict, changes }) => (
+          <li key={version} className="border-b border-rule py-1.5" data-version={version}>
+            <p className="flex flex-wrap items-center gap-x-2">
+              <strong>Version {version}</strong>
+              <span>{verdictWords[verdict]}</span>
+              <span className="text-[14px] text-quiet">
+                {savedBy}, {when(savedAt)}
+              </span>
+              {version !== plan.version && (
+                <button type="button" className="action ml-auto" onClick={() => bring(version)}>
+                  Bring back
+                </button>
+              )}
+            </p>
+            {changes.map((words) => (
+              <p key={words} className="pl-3 text-[15px]">
+                {words}.
+              </p>
+            ))}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Copies({ plan, rig }: RecordPanelProps) {
+  const navigate = useNavigate();
+  const may = useMay();
+  const { name } = useAppSelector((state) => state.planner);
+  const [create, creating] = useCreatePlanMutation();
+  const [keep, keeping] = useKeepLayoutMutation();
+  const [layoutName, setLayoutName] = useState('');
+  const copy = async () => {
+    const answer = await create({ planCreate: { planId: crypto.randomUUID(), name: `${name.slice(0, 110)}, copy`, rig: rig as never } });
+    if (answer.data) navigate(`/plans/${answer.data.planId}`);
+  };
+  if (!may('plan.write')) return null;
+  return (
+    <section aria-label="Copies">
+      <h2 className="font-head text-lg font-semibold">Use it again</h2>
+      <div className="flex flex-wrap gap-2 py-1">
+        <button type="button" className="action" disabled={creating.isLoading} onClick={copy}>
+          Copy the plan
+        </button>
+        <a className="action" href={`/api/v1/plans/${plan.planId}/rig-file`} download={`${name}.rig.json`}>
+          Rig file
+        </a>
+      </div>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep({ layoutCreate: { layoutId: crypto.randomUUID(), name: layoutName.trim(), rig: withoutPieces(rig) as never } });
+        }}
+      >
+        <label className="block text-[15px]">
+          Keep how it is laid, as a layout of the team’s own
+          <input
+            value={layoutName}
+            maxLength={80}
+            placeholder="Name of the layout"
+            onChange={(event) => setLayoutName(event.target.value)}
+          />
+        </label>
+        <button type="submit" className="action mt-1" disabled={layoutName.trim() === '' || keeping.isLoading}>
+          Keep the layout
+        </button>
+        {keeping.isSuccess && <p role="status">Kept. It is offered with the others when a plan begins.</p>}
+      </form>
+      <ProblemNote error={creating.error ?? keeping.error} />
+    </section>
+  );
+}

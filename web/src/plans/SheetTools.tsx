@@ -1,0 +1,109 @@
+import { type Body, featureKinds, type Rig } from '@wainrope/core';
+import { useAppDispatch, useAppSelector } from '../store.ts';
+import { bodyKindWords, featureWords } from './body-edits.ts';
+import { routeEnded, routeTakenBack, toolChosen } from './planner-slice.ts';
+import { routeWords } from './route-words.ts';
+
+const ADDED = Object.keys(bodyKindWords) as readonly Body['kind'][];
+
+interface SheetToolsProps {
+  readonly rig: Rig;
+  readonly endRoute: () => void;
+  readonly layLayout: () => void;
+}
+
+/** What a touch on the sheet does, and the line that is being run. */
+export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
+  const { tool, route } = useAppSelector((state) => state.planner);
+  const dispatch = useAppDispatch();
+  const key = 'relative min-h-11 px-3 text-[16px] aria-pressed:font-semibold';
+  const tools = [
+    [{ kind: 'move' }, 'Move'],
+    [{ kind: 'line' }, 'Run a line'],
+    [{ kind: 'measure' }, 'Measure'],
+  ] as const;
+  return (
+    <div
+      role="toolbar"
+      aria-label="On the sheet"
+      className="no-print flex min-h-11 flex-wrap items-center gap-x-1 border-b border-rule bg-sheet px-2"
+    >
+      {route ? (
+        <>
+          <p className="mr-auto px-2" aria-live="polite" data-route-words>
+            {routeWords(rig, route)}
+          </p>
+          <button type="button" className="action" onClick={() => dispatch(routeTakenBack())}>
+            Step back
+          </button>
+          <button type="button" className="action" onClick={() => dispatch(routeEnded())}>
+            Cancel
+          </button>
+          <button type="button" className="action-main" disabled={route.bodyIds.length === 0} onClick={endRoute}>
+            End it here
+          </button>
+        </>
+      ) : (
+        <>
+          {tools.map(([wanted, words]) => (
+            <button
+              key={wanted.kind}
+              type="button"
+              className={key}
+              aria-pressed={tool.kind === wanted.kind}
+              onClick={() => dispatch(toolChosen(wanted))}
+            >
+              {words}
+              {tool.kind === wanted.kind && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
+            </button>
+          ))}
+          <label>
+            <span className="sr-only">Add to the site</span>
+            <select
+              value={tool.kind === 'add' ? tool.body : ''}
+              onChange={(event) =>
+                dispatch(toolChosen(event.target.value ? { kind: 'add', body: event.target.value as Body['kind'] } : { kind: 'move' }))
+              }
+            >
+              <option value="">Add…</option>
+              {ADDED.map((kind) => (
+                <option key={kind} value={kind}>
+                  {bodyKindWords[kind]}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            <span className="sr-only">Draw on the ground</span>
+            <select
+              value={tool.kind === 'feature' ? tool.feature : ''}
+              onChange={(event) =>
+                dispatch(
+                  toolChosen(
+                    event.target.value
+                      ? { kind: 'feature', feature: event.target.value as (typeof featureKinds)[number] }
+                      : { kind: 'move' },
+                  ),
+                )
+              }
+            >
+              <option value="">Draw…</option>
+              {featureKinds.map((kind) => (
+                <option key={kind} value={kind}>
+                  {featureWords[kind]}
+                </option>
+              ))}
+            </select>
+          </label>
+          <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
+            Lay a layout…
+          </button>
+          {tool.kind === 'line' && (
+            <p className="w-full px-2 pb-1 text-quiet">Touch the vehicle whose winch pulls, then each body the line goes to.</p>
+          )}
+          {tool.kind === 'add' && <p className="w-full px-2 pb-1 text-quiet">Touch where it stands.</p>}
+        </>
+      )}
+    </div>
+  );
+}
