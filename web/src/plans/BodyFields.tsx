@@ -11,6 +11,8 @@ import {
   type Rig,
   woods,
 } from '@wainrope/core';
+import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import { asVehicle } from './body-edits.ts';
 import { Choice, Group } from './fields.tsx';
 import { NumberField } from './NumberField.tsx';
 
@@ -219,9 +221,21 @@ const brakeWords: { readonly [B in (typeof BRAKES)[number]]: string } = {
 };
 
 function VehicleNumbers({ body, change }: Of<'vehicle'>) {
+  const { data: team } = useGetTeamQuery();
+  const vehicles = team?.vehicles ?? [];
   const stance = body.stance ?? { ground: 'grass' as const, brakes: 'all' as const };
   return (
     <>
+      <Choice
+        label="Which vehicle"
+        value={body.vehicleId ?? ''}
+        options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
+        words={(id) => vehicles.find(({ vehicleId }) => vehicleId === id)?.name ?? 'not one of the team’s'}
+        onChange={(id) => {
+          const own = vehicles.find(({ vehicleId }) => vehicleId === id);
+          change(own ? asVehicle(body, own) : { vehicleId: undefined });
+        }}
+      />
       <SizeFields body={body} change={change} />
       <Choice
         label="Stands on"

@@ -17,11 +17,12 @@ interface ChainRowsProps {
   readonly rig: Rig;
   readonly pieces: readonly RegisterPiece[];
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
+  readonly lay: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
 }
 
 /** Each chain of gear from its body outward, piece by piece, and what ties vehicles back. */
-export function ChainRows({ rig, pieces, apply, choosePiece }: ChainRowsProps) {
+export function ChainRows({ rig, pieces, apply, lay, choosePiece }: ChainRowsProps) {
   const parts = [
     ...rig.chains.map((chain) => ({ id: chain.id, title: chainWords(rig, chain), uses: chain.pieces, chain })),
     ...(rig.backAnchors ?? []).map((back) => ({ id: back.id, title: 'Tied back', uses: back.pieces, chain: undefined })),
@@ -46,7 +47,7 @@ export function ChainRows({ rig, pieces, apply, choosePiece }: ChainRowsProps) {
             )}
           </li>
         ))}
-        {chain && <ChainKeys rig={rig} chain={chain} apply={apply} />}
+        {chain && <ChainKeys rig={rig} chain={chain} apply={apply} lay={lay} />}
         {!chain && (
           <li>
             <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'backAnchors', id }])}>
@@ -65,7 +66,7 @@ function TagOf({ pieces, gearId }: { readonly pieces: readonly RegisterPiece[]; 
   return <span className="text-rust">{gearId === undefined ? 'none yet' : 'not in this register'}</span>;
 }
 
-function ChainKeys({ rig, chain, apply }: { readonly rig: Rig; readonly chain: Chain; readonly apply: ChainRowsProps['apply'] }) {
+function ChainKeys({ rig, chain, apply, lay }: Pick<ChainRowsProps, 'rig' | 'apply' | 'lay'> & { readonly chain: Chain }) {
   const point = pointOfChain(rig, chain);
   const body = rig.bodies.find(({ id }) => id === point?.bodyId);
   const still = rig.bodies.find(({ kind, id }) => kind === 'tree' && id !== body?.id) ?? body;
@@ -91,14 +92,14 @@ function ChainKeys({ rig, chain, apply }: { readonly rig: Rig; readonly chain: C
           m
         </label>
       )}
-      <button type="button" className="action" onClick={() => apply(insertPiece(rig, chain.id, 'connector'))}>
+      <button type="button" className="action" onClick={() => lay(insertPiece(rig, chain.id, 'connector'))}>
         + connector
       </button>
-      <button type="button" className="action" onClick={() => apply(extendChain(rig, chain.id))}>
+      <button type="button" className="action" onClick={() => lay(extendChain(rig, chain.id))}>
         + extension
       </button>
       {isEnd && body?.kind === 'vehicle' && (
-        <button type="button" className="action" onClick={() => apply(addBridle(rig, chain.id))}>
+        <button type="button" className="action" onClick={() => lay(addBridle(rig, chain.id))}>
           + bridle
         </button>
       )}

@@ -1,5 +1,6 @@
 import { type Body, type Edit, extendLine, type Rig, removeLine, tieBack } from '@wainrope/core';
 import { type KeyboardEvent, useRef } from 'react';
+import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { BodyFields } from './BodyFields.tsx';
@@ -12,6 +13,8 @@ interface OutlinePanelProps {
   readonly rig: Rig;
   readonly pieces: readonly RegisterPiece[];
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
+  /** Applies edits and puts the best piece into every place that they make. */
+  readonly lay: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
   readonly layLayout: () => void;
 }
@@ -19,12 +22,13 @@ interface OutlinePanelProps {
 const ADDED = Object.keys(bodyKindWords) as readonly Body['kind'][];
 
 /** Everything on the sheet as a list: what can be done by pointing is done here by a key or a button. */
-export function OutlinePanel({ rig, pieces, apply, choosePiece, layLayout }: OutlinePanelProps) {
+export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }: OutlinePanelProps) {
   const { selectedBodyId, route } = useAppSelector((state) => state.planner);
+  const { data: team } = useGetTeamQuery();
   const dispatch = useAppDispatch();
   const selected = rig.bodies.find(({ id }) => id === selectedBodyId);
   const add = (kind: Body['kind']) => {
-    const edits = addEdits(rig, kind);
+    const edits = addEdits(rig, kind, team?.vehicles ?? []);
     apply(edits);
     const [put] = edits;
     if (put?.kind === 'put') dispatch(bodySelected(put.entry.id));
@@ -34,24 +38,26 @@ export function OutlinePanel({ rig, pieces, apply, choosePiece, layLayout }: Out
       <section aria-label="On the site">
         <div className="flex items-end gap-2">
           <h2 className="font-head text-lg font-semibold">On the site</h2>
-          <label className="ml-auto w-44">
-            <span className="sr-only">Add to the site, beside the rest</span>
-            <select value="" onChange={(event) => event.target.value && add(event.target.value as Body['kind'])}>
-              <option value="">Add…</option>
-              {ADDED.map((kind) => (
-                <option key={kind} value={kind}>
-                  {bodyKindWords[kind]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <select
+            className="ml-auto w-44!"
+            aria-label="Add to the site, beside the rest"
+            value=""
+            onChange={(event) => event.target.value && add(event.target.value as Body['kind'])}
+          >
+            <option value="">Add…</option>
+            {ADDED.map((kind) => (
+              <option key={kind} value={kind}>
+                {bodyKindWords[kind]}
+              </option>
+            ))}
+          </select>
         </div>
         {route && (
           <p aria-live="polite" className="border-l-4 border-rope bg-paper px-2 py-1">
             {routeWords(rig, route)}
           </p>
         )}
-        <BodyList rig={rig} apply={apply} />
+        <BodyList rig={rig} lay={lay} />
         <p className="pt-1 text-[14px] text-quiet">
           Keys on a body: <kbd>L</kbd> run a line from here or over here, <kbd>E</kbd> end it here, <kbd>B</kbd> tie the winching vehicle
           back to it, <kbd>D</kbd> one more, <kbd>Delete</kbd> take it off, arrows and brackets move and turn it, <kbd>J</kbd> <kbd>K</kbd>{' '}
@@ -79,7 +85,7 @@ export function OutlinePanel({ rig, pieces, apply, choosePiece, layLayout }: Out
                 {driveWords(rig, line)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
               </span>
             </span>
-            <button type="button" className="action" onClick={() => apply(extendLine(rig, line.id))}>
+            <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
               Extend
             </button>
             <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
@@ -87,7 +93,7 @@ export function OutlinePanel({ rig, pieces, apply, choosePiece, layLayout }: Out
             </button>
           </div>
         ))}
-        <ChainRows rig={rig} pieces={pieces} apply={apply} choosePiece={choosePiece} />
+        <ChainRows rig={rig} pieces={pieces} apply={apply} lay={lay} choosePiece={choosePiece} />
       </section>
       {(rig.features ?? []).length > 0 && (
         <section aria-label="Drawn on the ground">
@@ -123,7 +129,7 @@ function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
   return drive.kind === 'hand' ? `hauled by ${label}` : `from the winch of ${label}`;
 }
 
-function BodyList({ rig, apply }: Pick<OutlinePanelProps, 'rig' | 'apply'>) {
+function BodyList({ rig, lay }: Pick<OutlinePanelProps, 'rig' | 'lay'>) {
   const { selectedBodyId, route } = useAppSelector((state) => state.planner);
   const dispatch = useAppDispatch();
   const list = useRef<HTMLUListElement>(null);
@@ -135,12 +141,12 @@ function BodyList({ rig, apply }: Pick<OutlinePanelProps, 'rig' | 'apply'>) {
   const endRoute = (body: Body) => {
     const ended = route && { ...route, bodyIds: route.bodyIds.at(-1) === body.id ? route.bodyIds : [...route.bodyIds, body.id] };
     if (!ended) return;
-    apply(draftEdits(rig, ended));
+    lay(draftEdits(rig, ended));
     dispatch(routeEnded());
   };
   const back = (body: Body) => {
     const vehicle = winchingBody(rig);
-    if (vehicle && vehicle.id !== body.id) apply(tieBack(rig, vehicle, body));
+    if (vehicle && vehicle.id !== body.id) lay(tieBack(rig, vehicle, body));
   };
   const acts = (body: Body): { readonly [key: string]: () => void } => ({
     l: () => dispatch(routed(body.id)),

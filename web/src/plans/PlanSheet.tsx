@@ -2,6 +2,7 @@ import { useDrag } from '@use-gesture/react';
 import { type GearFacts, length, type Report, type Rig } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { BodyHandles } from './BodyHandles.tsx';
@@ -27,6 +28,7 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
   const { tool, locked } = useAppSelector((state) => state.planner);
+  const { data: team } = useGetTeamQuery();
   const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
   const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
@@ -35,7 +37,7 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
   }, [tool]);
   const touchedAt = (at: MapPoint) => {
     if (tool.kind === 'add' && !locked) {
-      dispatch(edited({ edits: addEdits(rig, tool.body, at) }));
+      dispatch(edited({ edits: addEdits(rig, tool.body, team?.vehicles ?? [], at) }));
       dispatch(toolChosen({ kind: 'move' }));
     } else if (tool.kind === 'measure') setPoints(points.length >= 3 ? [at] : [...points, at]);
     else if (tool.kind === 'feature') setPoints([...points, at]);

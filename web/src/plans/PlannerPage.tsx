@@ -9,6 +9,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AnchorCompare } from './AnchorCompare.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
+import { applied, fillEdits } from './fill-pieces.ts';
 import { LayLayout } from './LayLayout.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
@@ -128,8 +129,9 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
     setChoosing(undefined);
   };
   const shared = { rig, pieces, apply };
+  const lay = (edits: readonly Edit[]) => apply([...edits, ...fillEdits(applied(rig, edits), pieces, team.today)]);
   const endRoute = () => {
-    if (route) apply(draftEdits(rig, route));
+    if (route) lay(draftEdits(rig, route));
     dispatch(routeEnded());
   };
   const layLayout = () => setLaying(true);
@@ -157,7 +159,7 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
           />
         }
         parts={<PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />}
-        outline={<OutlinePanel {...shared} choosePiece={setChoosing} layLayout={layLayout} />}
+        outline={<OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />}
         record={<RecordPanel plan={plan} rig={rig} report={report} apply={apply} />}
         compare={<AnchorCompare {...shared} subject={subject} today={team.today} />}
         tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}

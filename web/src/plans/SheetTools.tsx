@@ -57,44 +57,40 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
               {tool.kind === wanted.kind && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
             </button>
           ))}
-          <label>
-            <span className="sr-only">Add to the site</span>
-            <select
-              value={tool.kind === 'add' ? tool.body : ''}
-              onChange={(event) =>
-                dispatch(toolChosen(event.target.value ? { kind: 'add', body: event.target.value as Body['kind'] } : { kind: 'move' }))
-              }
-            >
-              <option value="">Add…</option>
-              {ADDED.map((kind) => (
-                <option key={kind} value={kind}>
-                  {bodyKindWords[kind]}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label>
-            <span className="sr-only">Draw on the ground</span>
-            <select
-              value={tool.kind === 'feature' ? tool.feature : ''}
-              onChange={(event) =>
-                dispatch(
-                  toolChosen(
-                    event.target.value
-                      ? { kind: 'feature', feature: event.target.value as (typeof featureKinds)[number] }
-                      : { kind: 'move' },
-                  ),
-                )
-              }
-            >
-              <option value="">Draw…</option>
-              {featureKinds.map((kind) => (
-                <option key={kind} value={kind}>
-                  {featureWords[kind]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <select
+            aria-label="Add to the site"
+            className="w-36!"
+            value={tool.kind === 'add' ? tool.body : ''}
+            onChange={(event) =>
+              dispatch(toolChosen(event.target.value ? { kind: 'add', body: event.target.value as Body['kind'] } : { kind: 'move' }))
+            }
+          >
+            <option value="">Add…</option>
+            {ADDED.map((kind) => (
+              <option key={kind} value={kind}>
+                {bodyKindWords[kind]}
+              </option>
+            ))}
+          </select>
+          <select
+            aria-label="Draw on the ground"
+            className="w-36!"
+            value={tool.kind === 'feature' ? tool.feature : ''}
+            onChange={(event) =>
+              dispatch(
+                toolChosen(
+                  event.target.value ? { kind: 'feature', feature: event.target.value as (typeof featureKinds)[number] } : { kind: 'move' },
+                ),
+              )
+            }
+          >
+            <option value="">Draw…</option>
+            {featureKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {featureWords[kind]}
+              </option>
+            ))}
+          </select>
           <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
             Lay a layout…
           </button>

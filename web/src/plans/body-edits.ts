@@ -1,4 +1,5 @@
-import { type Body, type Edit, type Feature, freeIdIn, type Rig, removeBody } from '@wainrope/core';
+import { type Body, type Edit, type Feature, freeIdIn, type Rig, removeBody, type VehicleBody } from '@wainrope/core';
+import type { PlanVehicle } from './lay-plan.ts';
 
 export const bodyKindWords: { readonly [K in Body['kind']]: string } = {
   vehicle: 'vehicle',
@@ -66,7 +67,7 @@ export function newBody(rig: Rig, kind: Body['kind'], at: At): Body {
 export function freePlace(rig: Rig): At {
   const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
   const [x, y] = [load?.xM ?? 0, load?.yM ?? 0];
-  for (let ring = 8; ring < 400; ring += 4) {
+  for (let ring = 16; ring < 400; ring += 4) {
     for (const bearing of [75, 105, 45, 135, 255, 285]) {
       const at = {
         xM: Math.round((x + ring * Math.sin((bearing * Math.PI) / 180)) * 10) / 10,
@@ -78,9 +79,19 @@ export function freePlace(rig: Rig): At {
   return { xM: x, yM: y + 8 };
 }
 
-export const addEdits = (rig: Rig, kind: Body['kind'], at: At = freePlace(rig)): readonly Edit[] => [
-  { kind: 'put', list: 'bodies', entry: newBody(rig, kind, at) },
-];
+/** Puts a body on the site; a vehicle is the first of the team's that is not there yet, where there is one. */
+export function addEdits(rig: Rig, kind: Body['kind'], vehicles: readonly PlanVehicle[], at: At = freePlace(rig)): readonly Edit[] {
+  const body = newBody(rig, kind, at);
+  const there = new Set(rig.bodies.map((entry) => (entry.kind === 'vehicle' ? entry.vehicleId : undefined)));
+  const own = vehicles.find(({ vehicleId }) => !there.has(vehicleId));
+  const entry = body.kind === 'vehicle' && own ? asVehicle(body, own) : body;
+  return [{ kind: 'put', list: 'bodies', entry }];
+}
+
+/** A vehicle on the site as one of the team's. */
+export function asVehicle(body: VehicleBody, { vehicleId, name, massKg, lengthM, widthM }: PlanVehicle): VehicleBody {
+  return { ...body, vehicleId, label: name, massKg, lengthM, widthM };
+}
 
 /** The body turned by an angle; nothing for one without a heading. */
 export function turnedBody(body: Body, byRad: number): Body | undefined {

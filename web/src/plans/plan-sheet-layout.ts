@@ -79,11 +79,23 @@ function bodyPoints(body: Body): readonly Point2[] {
   ];
 }
 
+/** A place that is only being drawn shows what lies round the load, metres. */
+const ROOM = { x: 20, y: 10 };
+
+function roomAround({ bodies, load }: Rig): readonly Point2[] {
+  const { xM = 0, yM = 0 } = bodies.find(({ id }) => id === load.bodyId) ?? {};
+  return [
+    { x: xM - ROOM.x, y: yM - ROOM.y },
+    { x: xM + ROOM.x, y: yM + ROOM.y },
+  ];
+}
+
 /** The view that fits the rig, not its zones. */
 export function fitView(rig: Rig, report: Report | undefined, { width, height }: SheetSize): View {
   const points = [
     ...rig.bodies.filter((body) => !standsAbout(body)).flatMap(bodyPoints),
     ...(report?.strands.flatMap(({ from, to }) => [from, to]) ?? []),
+    ...(rig.lines.length === 0 ? roomAround(rig) : []),
   ];
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
