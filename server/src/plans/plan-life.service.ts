@@ -173,7 +173,7 @@ export function unreadyFaults(
 ): readonly FieldFault[] {
   const answered = new Set(overrides.map(({ findingId }) => findingId));
   const blocks = ({ id, severity, undecided }: Finding) => severity === 'stop' || (severity === 'fix' && !undecided && !answered.has(id));
-  return findings.filter(blocks).map((finding) => ({ path: finding.id, message: `${write(finding.title)} ${wayOut(finding)}` }));
+  return findings.filter(blocks).map((finding) => ({ path: finding.code, message: `${write(finding.title)} ${wayOut(finding)}` }));
 }
 
 function wayOut({ severity, undecided }: Finding): string {

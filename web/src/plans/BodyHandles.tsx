@@ -94,9 +94,17 @@ function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & {
         aria-label={`${body.label}: drag it, or move it with the arrow keys`}
         r={Math.max(22, Math.min(long * 0.3, 44))}
         fill="transparent"
-        className={tool.kind === 'line' ? 'cursor-crosshair touch-none' : 'cursor-grab touch-none'}
+        className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
         onKeyDown={keys}
         onBlur={() => dispatch(dragEnded())}
+      />
+      <circle
+        r={Math.max(30, long * 0.6)}
+        fill="none"
+        stroke="var(--rope-shade)"
+        strokeWidth="3"
+        pointerEvents="none"
+        className="opacity-0 peer-focus-visible:opacity-100"
       />
     </g>
   );

@@ -24,6 +24,7 @@ import { RecordPanel } from './RecordPanel.tsx';
 import { draftEdits } from './route-words.ts';
 import { SheetTools } from './SheetTools.tsx';
 import { SitePanel } from './SitePanel.tsx';
+import { TakeAway } from './TakeAway.tsx';
 import { useJudgement } from './use-judgement.ts';
 import { useOpenPlan } from './use-open-plan.ts';
 import { usePlanCase } from './use-plan-case.ts';
@@ -160,7 +161,12 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
         }
         parts={<PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />}
         outline={<OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />}
-        record={<RecordPanel plan={plan} rig={rig} report={report} apply={apply} />}
+        record={
+          <>
+            <TakeAway rig={rig} subject={subject} report={report} facts={facts} apply={apply} />
+            <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
+          </>
+        }
         compare={<AnchorCompare {...shared} subject={subject} today={team.today} />}
         tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}
       />

@@ -71,30 +71,65 @@ function outsideFrame(box: Box, frame: Box): number {
   return box.width * box.height - overlap(box, frame);
 }
 
+/** How far further out labels may go where it is crowded: shares of the way from the middle of their places. */
+const FURTHER = [1.7, 2.4, 3.2];
+
+function furtherOut(centres: readonly Point2[]): readonly Point2[] {
+  const mean = (key: 'x' | 'y') => centres.reduce((sum, point) => sum + point[key], 0) / Math.max(1, centres.length);
+  const middle = { x: mean('x'), y: mean('y') };
+  return FURTHER.flatMap((far) => centres.map(({ x, y }) => ({ x: middle.x + (x - middle.x) * far, y: middle.y + (y - middle.y) * far })));
+}
+
+interface Choice {
+  readonly label: PlacedLabel;
+  readonly covers: number;
+  /** Whether it covers no other label and stays on the sheet. */
+  readonly free: boolean;
+}
+
 /**
- * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the first of its
- * places that is free, or the one that covers least. Labels given first choose first.
+ * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
+ * covers least. Where every place would cover another label it looks further out, then says its first line alone. Labels given
+ * first choose first.
  */
-export function placeLabels(wishes: readonly LabelWish[], { frame, boxes, segments }: Obstacles): readonly PlacedLabel[] {
+export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
   const placed: PlacedLabel[] = [];
   for (const { id, lines, centres } of wishes) {
-    const size = sizeOf(lines);
-    let best: PlacedLabel | undefined;
-    let least = Number.POSITIVE_INFINITY;
-    for (const [rank, centre] of centres.entries()) {
-      const box = { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size };
-      const covers =
-        placed.reduce((sum, other) => sum + 4 * overlap(box, other), 0) +
-        boxes.reduce((sum, other) => sum + 2 * overlap(box, other), 0) +
-        segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
-        6 * outsideFrame(box, frame) +
-        rank * 0.5;
-      if (covers < least) {
-        least = covers;
-        best = { id, lines, ...box };
-      }
+    const short = lines.slice(0, 1);
+    const tries = [
+      () => leastCovering({ id, lines, centres }, placed, obstacles),
+      () => leastCovering({ id, lines, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ id, lines: short, centres: [...centres, ...furtherOut(centres)] }, placed, obstacles),
+    ];
+    let best: Choice | undefined;
+    for (const attempt of tries) {
+      const choice = attempt();
+      if (choice && (best === undefined || choice.free || choice.covers < best.covers)) best = choice;
+      if (best?.free) break;
     }
-    if (best) placed.push(best);
+    if (best) placed.push(best.label);
   }
   return placed;
+}
+
+function leastCovering(
+  { id, lines, centres }: LabelWish,
+  placed: readonly PlacedLabel[],
+  { frame, boxes, segments }: Obstacles,
+): Choice | undefined {
+  const size = sizeOf(lines);
+  let best: Choice | undefined;
+  for (const [rank, centre] of centres.entries()) {
+    const box = { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size };
+    const others = placed.reduce((sum, other) => sum + overlap(box, other), 0);
+    const outside = outsideFrame(box, frame);
+    const covers =
+      4 * others +
+      boxes.reduce((sum, other) => sum + 2 * overlap(box, other), 0) +
+      segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
+      6 * outside +
+      rank * 0.5;
+    if (best === undefined || covers < best.covers) best = { label: { id, lines, ...box }, covers, free: others < 1 && outside < 1 };
+  }
+  return best;
 }

@@ -194,6 +194,11 @@ interface LabelInput {
 
 const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the sills', roof: 'to the roof line' } as const;
 
+/** Whether two boxes cover each other; lines of text may touch. */
+export function overlaps(a: Box, b: Box): boolean {
+  return a.x + a.width > b.x + 1 && b.x + b.width > a.x + 1 && a.y + a.height > b.y + 4 && b.y + b.height > a.y + 4;
+}
+
 /** Every label of the sheet, set by rule. */
 export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);

@@ -1,0 +1,79 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { openPlan } from './open-plan.ts';
+import { signInAs, test } from './signed-in.ts';
+
+async function wordsOf(path: string): Promise<readonly string[]> {
+  const document = await getDocument({ data: new Uint8Array(await readFile(path)), isEvalSupported: false, verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: document.numPages }, async (_, index) => {
+      const { items } = await (await document.getPage(index + 1)).getTextContent();
+      return items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    }),
+  );
+}
+
+const record = (page: Page) => page.getByRole('tab', { name: 'Record' }).click();
+
+test('the field card prints in two pages and reads back: limit, tags, people, steps, cautions', async ({ page }) => {
+  await openPlan(page, 'Beck crossing');
+  const limit = (await page.locator('[data-verdict]').textContent())?.match(/[\d.]+ kN/)?.[0] ?? '';
+  await record(page);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Field card, PDF' }).click()]);
+  expect(download.suggestedFilename()).toBe('Beck crossing one tied back.pdf');
+  const pages = await wordsOf(await download.path());
+  expect(pages).toHaveLength(2);
+  const all = pages.join(' ').replace(/\s+/g, ' ');
+  for (const words of [limit, 'RR-01', 'ST-02', 'Tomas Aldbrook', 'signaller', 'paces', 'nobody crosses it', 'Count every piece back'])
+    expect(all).toContain(words);
+});
+
+test('a plan is declared ready, used and put away; versions say what changed; an earlier one comes back', async ({ page }) => {
+  await openPlan(page, 'Plantation');
+  await record(page);
+  await page.getByRole('button', { name: 'Copy the plan' }).click();
+  await expect(page.getByLabel('Name of the plan')).toHaveValue(/copy$/);
+  await record(page);
+  await page.getByRole('button', { name: 'Declare it ready' }).click();
+  await expect(page.getByRole('heading', { name: /^Ready/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Note it as used' }).click();
+  await expect(page.getByRole('heading', { name: /^Used/ })).toBeVisible();
+  await page.getByLabel('Say something about this plan').fill('The drain is deeper than it looks.');
+  await page.getByRole('button', { name: 'Say it' }).click();
+  await expect(page.getByText('The drain is deeper than it looks.', { exact: true })).toBeVisible();
+  await page.getByRole('tab', { name: 'Outline' }).click();
+  await page.locator('[data-outline-body]').last().focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await record(page);
+  await expect(page.locator('[data-version="2"]')).toContainText('moved 1.0 m');
+  await expect(page.getByRole('heading', { name: /^Draft/ })).toBeVisible();
+  await page.locator('[data-version="1"]').getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByText('not saved', { exact: true })).toBeVisible();
+});
+
+test('a reader sees all and changes nothing', async ({ page }) => {
+  await signInAs(page.request, 'reader');
+  await openPlan(page, 'Bog below');
+  await expect(page.getByRole('toolbar')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Save' })).toHaveCount(0);
+  await page.getByRole('tab', { name: 'Outline' }).click();
+  const row = page.locator('[data-outline-body]').last();
+  const before = await row.textContent();
+  await row.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Delete');
+  expect(await row.textContent()).toBe(before);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+});
+
+test('a second tab reads, and can take the plan over', async ({ page, context }) => {
+  await openPlan(page, 'Badger');
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(second.locator('[data-locked]')).toBeVisible();
+  await second.getByRole('button', { name: 'Go on here' }).click();
+  await expect(second.locator('[data-locked]')).toHaveCount(0);
+  await expect(page.locator('[data-locked]')).toBeVisible();
+});

@@ -1,0 +1,100 @@
+import type { Case, Edit, GearFacts, Report, Rig } from '@wainrope/core';
+import { FileText, ImageIcon, MapPin } from 'lucide-react';
+import { useState } from 'react';
+import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import { useFigures } from '../shell/use-figures.ts';
+import { useAppSelector } from '../store.ts';
+import { drawingSvg } from './drawing-svg.ts';
+import { fieldCard } from './field-card.ts';
+import { fileName, pngOf, saveFile } from './save-file.ts';
+import { readSite, siteGeoJson } from './site-geojson.ts';
+
+interface TakeAwayProps {
+  readonly rig: Rig;
+  readonly subject: Case;
+  readonly report: Report;
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  readonly apply: (edits: readonly Edit[]) => void;
+}
+
+const DRAWING = { width: 1200, height: 760 };
+
+/** What leaves the screen: the card for the field, the drawing, the positions. */
+export function TakeAway({ rig, subject, report, facts, apply }: TakeAwayProps) {
+  const { name, version } = useAppSelector((state) => state.planner);
+  const { data: team } = useGetTeamQuery();
+  const { units, figure, text } = useFigures();
+  const [busy, setBusy] = useState('');
+  const [problem, setProblem] = useState('');
+  const imperial = units === 'lbf';
+  const make = async (what: string, work: () => Promise<void>) => {
+    setBusy(what);
+    setProblem('');
+    await work().catch((error: unknown) => setProblem(`${what} could not be made: ${error instanceof Error ? error.message : error}`));
+    setBusy('');
+  };
+  const svg = () => drawingSvg({ rig, report, size: DRAWING, imperial, figure });
+  const card = async () => {
+    const [{ default: pdfMake }, { default: fonts }] = await Promise.all([
+      import('pdfmake/build/pdfmake.min.js'),
+      import('pdfmake/build/vfs_fonts.js'),
+    ]);
+    pdfMake.addVirtualFileSystem(fonts);
+    const document = fieldCard({ name, version, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text });
+    saveFile(await pdfMake.createPdf(document).getBlob(), fileName(name, 'pdf'));
+  };
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readSite(rig, await file.text());
+    if (read.ok) apply(read.edits);
+    else setProblem(read.message);
+  };
+  return (
+    <section aria-label="Take along" className="space-y-2 pb-3">
+      <h2 className="font-head text-lg font-semibold">Take along</h2>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="action-main" disabled={busy !== ''} onClick={() => make('The field card', card)}>
+          <FileText size={18} aria-hidden="true" /> Field card, PDF
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() => saveFile(new Blob([svg()], { type: 'image/svg+xml' }), fileName(name, 'svg'))}
+        >
+          <ImageIcon size={18} aria-hidden="true" /> Drawing, SVG
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() => make('The picture', async () => saveFile(await pngOf(svg(), DRAWING), fileName(name, 'png')))}
+        >
+          <ImageIcon size={18} aria-hidden="true" /> Drawing, PNG
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() =>
+            saveFile(new Blob([JSON.stringify(siteGeoJson(rig), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'))
+          }
+        >
+          <MapPin size={18} aria-hidden="true" /> Positions, GeoJSON
+        </button>
+        <label className="action cursor-pointer">
+          <MapPin size={18} aria-hidden="true" /> Bring positions in
+          <input
+            type="file"
+            accept=".geojson,.json,application/geo+json"
+            className="sr-only"
+            onChange={(event) => bring(event.target.files?.[0])}
+          />
+        </label>
+      </div>
+      {busy && <p role="status">{busy} is being made…</p>}
+      {problem && (
+        <p role="alert" className="border-l-4 border-rust bg-rust-wash px-3 py-1">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,14 @@
+declare module 'pdfmake/build/pdfmake.min.js' {
+  interface Made {
+    getBlob(): Promise<Blob>;
+  }
+  const pdfMake: {
+    addVirtualFileSystem(files: object): void;
+    createPdf(document: object): Made;
+  };
+  export default pdfMake;
+}
+declare module 'pdfmake/build/vfs_fonts.js' {
+  const files: object;
+  export default files;
+}
