@@ -1,3 +1,4 @@
+import { pointOfChain, pointPosition } from '../rig/places.ts';
 import type { Body, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
 import { withoutPieces } from '../rig/without-pieces.ts';
 import type { Layout } from './layouts.ts';
@@ -68,16 +69,20 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
   const bodyOf = new Map(bodies.map((body) => [body.id, body]));
   const stretch = site ? stretchOf(scene, (id) => bodyOf.get(nameOf.get(id) ?? '')) : 1;
   const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = withoutPieces(scene);
+  const points = scene.points.map((point) => moved(point, scene, nameOf, bodyOf));
+  const placed: Rig = { ...lines, bodies, points, ground: site?.ground ?? ground, situation: site?.situation ?? situation, load };
   return {
     ...lines,
     ground: site?.ground ?? ground,
     situation: site?.situation ?? situation,
     bodies,
-    points: scene.points.map((point) => moved(point, scene, nameOf, bodyOf)),
+    points,
     lines: lines.lines.map((line) =>
       line.drive.kind === 'held' ? { ...line, drive: { ...line.drive, lengthM: line.drive.lengthM * stretch } } : line,
     ),
-    ...(lines.grips && { grips: lines.grips.map((grip) => ({ ...grip, toEndM: grip.toEndM * stretch })) }),
+    ...(lines.grips && {
+      grips: lines.grips.map((grip) => ({ ...grip, toEndM: Math.max(0.5, grip.toEndM + heldFrom(placed, grip) - heldFrom(scene, grip)) })),
+    }),
     load: { ...load, bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
     dampers: [],
     answers: {},
@@ -89,6 +94,19 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
 function freeId(wanted: string, used: ReadonlySet<string>): string {
   if (!used.has(wanted)) return wanted;
   for (let number = 2; ; number++) if (!used.has(`${wanted}-${number}`)) return `${wanted}-${number}`;
+}
+
+/** How far a grip's holding point is from where the line ends, metres; 0 where either hangs in the air. */
+function heldFrom(rig: Rig, { id, lineId }: NonNullable<Rig['grips']>[number]): number {
+  const line = rig.lines.find((entry) => entry.id === lineId);
+  const end = line?.to.kind === 'chain' ? line.to.chainId : undefined;
+  const positionOf = (chain: Rig['chains'][number] | undefined) => {
+    const point = chain && pointOfChain(rig, chain);
+    return point && pointPosition(rig, point);
+  };
+  const from = positionOf(rig.chains.find((chain) => chain.id === end));
+  const to = positionOf(rig.chains.find((chain) => chain.to?.kind === 'grip' && chain.to.gripId === id));
+  return from && to ? Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) : 0;
 }
 
 /** How much further apart the bodies of a site stand than those of the scene, the load as the measure. */

@@ -60,9 +60,18 @@ function strength({ limit }: RegisterPiece): number {
   return limit.kind === 'rated' ? limit.wllN : 0;
 }
 
+/** An extension that sets a pulley off from its anchor wants to be short. */
+const inAChain = ({ rig, use }: Context): boolean =>
+  use.role === 'extension' && rig.chains.some((chain) => chain.pieces.some(({ id }) => id === use.id));
+
+function lengthOf({ piece: { facts } }: Candidate): number {
+  return 'lengthM' in facts.attributes ? (facts.attributes.lengthM ?? Number.POSITIVE_INFINITY) : Number.POSITIVE_INFINITY;
+}
+
 /** The best piece for a place: on this vehicle first for lines and winches, then the strongest without a remark. */
 export function bestFor(pieces: readonly RegisterPiece[], context: Context): string | undefined {
-  const usable = candidatesFor(pieces, context).filter((candidate) => candidate.whyNot === undefined);
+  const offered = candidatesFor(pieces, context).filter((candidate) => candidate.whyNot === undefined);
+  const usable = inAChain(context) ? [...offered].sort((a, b) => lengthOf(a) - lengthOf(b)) : offered;
   const own = usable.find(({ piece }) => piece.gear.vehicleId !== undefined && piece.gear.vehicleId === context.vehicleId);
   const clean = usable.find((candidate) => candidate.remark === undefined);
   return (own ?? clean ?? usable[0])?.piece.gear.gearId;
