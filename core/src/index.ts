@@ -46,6 +46,7 @@ export {
 } from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
+export { type AdvantageAt, advantageAt } from './judgement/advantage-at.ts';
 export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
@@ -59,6 +60,7 @@ export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type R
 export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
+export { isUnclear, type TagReading, tagReadings } from './judgement/tag-readings.ts';
 export { type Trial, tryPieces } from './judgement/try-pieces.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
 export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';

@@ -1,10 +1,11 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { type Case, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
+import { type Case, type Edit, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { limitWords, whereWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { BookPoints } from './BookPoints.tsx';
 import { type Candidate, candidatesFor, keptKits, ranked } from './candidates.ts';
 import { vehicleIdOfUse } from './fill-pieces.ts';
 import { useTrials } from './use-judgement.ts';
@@ -16,6 +17,7 @@ interface PiecePickerProps {
   readonly pieces: readonly RegisterPiece[];
   readonly today: string;
   readonly choose: (piece: RegisterPiece) => void;
+  readonly apply: (edits: readonly Edit[]) => void;
   readonly close: () => void;
 }
 
@@ -36,7 +38,7 @@ export function PiecePicker({ use, ...props }: PiecePickerProps) {
   return use ? <Picker use={use} {...props} /> : null;
 }
 
-function Picker({ rig, subject, use, pieces, today, choose, close }: PiecePickerProps & { readonly use: PieceUse }) {
+function Picker({ rig, subject, use, pieces, today, choose, apply, close }: PiecePickerProps & { readonly use: PieceUse }) {
   const [search, setSearch] = useState('');
   const [bags, setBags] = useBags();
   const all = useMemo(() => candidatesFor(pieces, { rig, use, today, vehicleId: vehicleIdOfUse(rig, use.id) }), [pieces, rig, use, today]);
@@ -79,6 +81,7 @@ function Picker({ rig, subject, use, pieces, today, choose, close }: PiecePicker
             <Bags kits={kits} bags={bags} set={setBags} />
           </div>
           <ul className="overflow-y-auto px-4 pb-3">
+            {use.role === 'point' && <BookPoints rig={rig} use={use} apply={apply} close={close} />}
             {shown.map((candidate) => (
               <Row
                 key={candidate.piece.gear.gearId}

@@ -10,6 +10,7 @@ import { AnchorCompare } from './AnchorCompare.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { applied, fillEdits } from './fill-pieces.ts';
+import { HonestAdvantage } from './HonestAdvantage.tsx';
 import { LayLayout } from './LayLayout.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
@@ -23,7 +24,9 @@ import { edited, placeSelected, routeEnded } from './planner-slice.ts';
 import { RecordPanel } from './RecordPanel.tsx';
 import { draftEdits } from './route-words.ts';
 import { SheetTools } from './SheetTools.tsx';
+import { SideView } from './SideView.tsx';
 import { SitePanel } from './SitePanel.tsx';
+import { TagMeaning } from './TagMeaning.tsx';
 import { TakeAway } from './TakeAway.tsx';
 import { useJudgement } from './use-judgement.ts';
 import { useOpenPlan } from './use-open-plan.ts';
@@ -178,6 +181,7 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
         pieces={pieces}
         today={team.today}
         choose={choose}
+        apply={apply}
         close={() => setChoosing(undefined)}
       />
     </>
@@ -251,6 +255,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
         {tab === 'findings' && (
           <>
             <FindingsPanel report={report} apply={apply} choosePiece={choosePiece} addDamper={addDamper} show={show} />
+            {place && <TagMeaning subject={subject} gearId={place.gearId} />}
             {place && <WorkedOut subject={subject} report={report} place={place} select={select} choosePiece={choosePiece} />}
             <p className="mt-4 border-t border-rule pt-2 text-[14px] text-quiet">
               Wainrope computes; it does not make a recovery safe. Figures are estimates: the lowest marked limit and the maker’s
@@ -264,11 +269,17 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
           <>
             {panels.site}
             {panels.compare}
+            <SideView rig={rig} report={report} />
           </>
         )}
         {tab === 'pieces' && panels.parts}
         {tab === 'record' && panels.record}
-        {tab === 'figures' && <FiguresPanel subject={subject} />}
+        {tab === 'figures' && (
+          <>
+            <HonestAdvantage subject={subject} report={report} />
+            <FiguresPanel subject={subject} />
+          </>
+        )}
       </div>
     </aside>
   );

@@ -1,5 +1,7 @@
 import {
+  type AdvantageAt,
   type AnchorOption,
+  advantageAt,
   type Case,
   compareAnchors,
   explainPlace,
@@ -9,8 +11,10 @@ import {
   judge,
   type PlaceExplanation,
   type Report,
+  type TagReading,
   type Term,
   type Trial,
+  tagReadings,
   tryPieces,
 } from '@wainrope/core';
 import { expose } from 'comlink';
@@ -29,6 +33,8 @@ const solver = {
   explain: (subject: Case, placeId: string): PlaceExplanation | undefined => explainPlace(subject, placeId),
   tryPieces: (subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(subject, useId, pieces),
   compareAnchors: (subject: Case, lineId: string): readonly AnchorOption[] => compareAnchors(subject, lineId),
+  advantageAt: (subject: Case, realness: number): AdvantageAt | undefined => advantageAt(subject, realness),
+  tagReadings: (subject: Case, gearId: string): readonly TagReading[] => tagReadings(subject, gearId),
   /** Every figure of the report but those of the places, each explained. */
   figures: (subject: Case): readonly ShownFigure[] =>
     figuresOf(subject)

@@ -1,6 +1,6 @@
-import type { AnchorOption, Case, GearFacts, PlaceExplanation, Report, Trial } from '@wainrope/core';
+import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, Report, TagReading, Trial } from '@wainrope/core';
 import { type Remote, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ShownFigure, Solver } from './solver.worker.ts';
 
 let shared: Remote<Solver> | undefined;
@@ -121,4 +121,32 @@ export function useAnchorOptions(subject: Case | undefined, lineId: string | und
     };
   }, [subject, lineId]);
   return options;
+}
+
+/** An answer of the solver to one question; nothing while there is none to ask; late answers are dropped. `ask` stays the same while the question does. */
+function useAsked<T>(ask: (() => Promise<T>) | undefined): T | undefined {
+  const [answer, setAnswer] = useState<T>();
+  useEffect(() => {
+    let current = true;
+    if (!ask) return setAnswer(undefined);
+    ask().then(
+      (value) => current && setAnswer(() => value),
+      () => current && setAnswer(undefined),
+    );
+    return () => {
+      current = false;
+    };
+  }, [ask]);
+  return answer;
+}
+
+/** What the rig makes of a pull, with pulleys between ideal (0) and as they are (1). */
+export function useAdvantage(subject: Case, realness: number): AdvantageAt | undefined {
+  return useAsked(useCallback(() => solver().advantageAt(subject, realness), [subject, realness]));
+}
+
+/** What the unclear marks of a piece may mean. */
+export function useTagReadings(subject: Case | undefined, gearId: string | undefined): readonly TagReading[] | undefined {
+  const ask = useMemo(() => (subject && gearId !== undefined ? () => solver().tagReadings(subject, gearId) : undefined), [subject, gearId]);
+  return useAsked(ask);
 }
