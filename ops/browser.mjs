@@ -14,8 +14,8 @@ export function ensureChromium() {
   if (!existsSync('/usr/bin/chromium')) installDebian(['chromium']);
 }
 
-/** @param {{ shots?: boolean, args?: readonly string[] }} options @returns {Promise<{ passed: number, failed: number, skipped: number }>} */
-export async function runBrowser({ shots = false, args = [] }) {
+/** @param {{ project?: 'tests' | 'shots' | 'drag', args?: readonly string[] }} options @returns {Promise<{ passed: number, failed: number, skipped: number }>} */
+export async function runBrowser({ project = 'tests', args = [] }) {
   const database = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-browser-'), throwAway: true });
   const results = join(ROOT, '.cache/browser-results.json');
   rmSync(results, { force: true });
@@ -27,15 +27,7 @@ export async function runBrowser({ shots = false, args = [] }) {
       const env = { ...process.env, WAINROPE_URL: server.address, PLAYWRIGHT_JSON_OUTPUT_NAME: results };
       const done = spawnSync(
         process.execPath,
-        [
-          join(ROOT, 'node_modules/@playwright/test/cli.js'),
-          'test',
-          '--config',
-          'e2e/playwright.config.ts',
-          '--project',
-          shots ? 'shots' : 'tests',
-          ...args,
-        ],
+        [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts', '--project', project, ...args],
         { cwd: ROOT, stdio: 'inherit', env },
       );
       if (!existsSync(results)) throw new Problem(`The browser tests did not run (exit code ${done.status}).`);
@@ -55,10 +47,10 @@ export async function runBrowser({ shots = false, args = [] }) {
 
 if (process.argv[1] === resolve(import.meta.filename)) {
   const args = process.argv.slice(2);
-  const shots = args.includes('--shots');
+  const project = args.includes('--shots') ? 'shots' : args.includes('--drag') ? 'drag' : 'tests';
   ensurePackages();
   ensureChromium();
   ensureBuild();
-  const { failed } = await runBrowser({ shots, args: args.filter((arg) => arg !== '--shots') });
+  const { failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
   process.exitCode = failed > 0 ? 1 : 0;
 }

@@ -1,9 +1,12 @@
+import { type PlanSummary, planStates } from '@wainrope/contract';
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
+import { BringRig } from './BringRig.tsx';
+import { planStateWords } from './plan-words.ts';
 
 const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
 
@@ -12,33 +15,51 @@ export function PlanListPage() {
   const may = useMay();
   const [params, setParams] = useSearchParams();
   const search = params.get('q') ?? '';
-  const shown = (data ?? []).filter(({ name, weakest = '' }) => `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase()));
+  const state = params.get('state') ?? '';
+  const fits = ({ name, weakest = '', state: own }: PlanSummary) =>
+    (state === '' ? own !== 'archived' : own === state) && `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase());
+  const shown = (data ?? []).filter(fits);
+  const set = (key: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value) before.set(key, value);
+        else before.delete(key);
+        return before;
+      },
+      { replace: true },
+    );
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">
         <h1 className="text-[28px]">Plans</h1>
         <label className="w-64">
           <span className="sr-only">Search plans</span>
-          <input
-            type="search"
-            placeholder="Search plans…"
-            value={search}
-            onChange={(event) => setParams(event.target.value ? { q: event.target.value } : {}, { replace: true })}
-          />
+          <input type="search" placeholder="Search plans…" value={search} onChange={(event) => set('q', event.target.value)} />
         </label>
+        <select className="w-44!" aria-label="In which state" value={state} onChange={(event) => set('state', event.target.value)}>
+          <option value="">All but put away</option>
+          {planStates.map((entry) => (
+            <option key={entry} value={entry}>
+              {planStateWords[entry]}
+            </option>
+          ))}
+        </select>
         {may('plan.write') && (
-          <Link className="action-main ml-auto" to="/plans/new">
-            <Plus size={17} aria-hidden="true" /> New plan
-          </Link>
+          <div className="ml-auto flex gap-2">
+            <BringRig />
+            <Link className="action-main" to="/plans/new">
+              <Plus size={17} aria-hidden="true" /> New plan
+            </Link>
+          </div>
         )}
       </div>
       <ProblemNote error={error} retry={refetch} />
       {data && data.length === 0 && (
         <p className="py-10 text-center text-lg">No plan yet. Begin one: pick the vehicle, say how badly it is stuck, place the tree.</p>
       )}
-      {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this search.</p>}
+      {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
-        {shown.map(({ planId, name, version, savedAt, savedBy, savedVerdict, verdict, outOfDate, weakest }) => (
+        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, savedVerdict, verdict, outOfDate, weakest }) => (
           <li key={planId} className="border-b border-rule">
             <Link
               to={`/plans/${planId}`}
@@ -54,7 +75,7 @@ export function PlanListPage() {
                 {outOfDate.length > 0 && <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')}</span>}
               </span>
               <span className="text-[15px] text-quiet sm:text-right">
-                version {version}, {savedBy}
+                {planStateWords[own].toLowerCase()}, version {version}, {savedBy}
                 <span className="block">{when(savedAt)}</span>
               </span>
             </Link>

@@ -30,7 +30,10 @@ export function useJudgement(subject: Case | undefined): Judgement {
       if (busy.current || wanted === undefined) return;
       busy.current = true;
       try {
+        const begun = performance.now();
         const report = await solver().judge(wanted);
+        // Read by the benchmark of a drag: the worker's answer, there and back.
+        performance.measure('wainrope-judge', { start: begun, end: performance.now() });
         setAnswer({ subject: wanted, report });
       } catch (error) {
         setAnswer({ subject: wanted, failure: error instanceof Error ? error.message : String(error) });
