@@ -3,7 +3,11 @@ import { expect, type Page } from '@playwright/test';
 /** Opens a demo plan from the list and waits until it is judged. */
 export async function openPlan(page: Page, name: string): Promise<string> {
   await page.goto('/plans');
-  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await page
+    .getByRole('link')
+    .filter({ has: page.getByText(new RegExp(`^${name}`)) })
+    .first()
+    .click();
   await expect(page.locator('[data-verdict]')).toBeVisible();
   await expect(page.locator('[data-strand="0"]')).toBeAttached();
   return new URL(page.url()).pathname.split('/').at(-1) ?? '';

@@ -29,7 +29,7 @@ export default defineConfig({
   projects: [
     // These change nothing, so they may run side by side; the others follow, one after another on one database.
     { name: 'views', testMatch: /(views|layouts)\.spec\.ts/, fullyParallel: true, workers: 2 },
-    { name: 'tests', testMatch: /.*\.spec\.ts/, testIgnore: /(views|layouts)\.spec\.ts/, workers: 1, dependencies: ['views'] },
+    { name: 'tests', testMatch: /.*\.spec\.ts/, testIgnore: /(views|layouts)\.spec\.ts/, workers: 1 },
     { name: 'drag', testMatch: /drag\.bench\.ts/ },
     { name: 'shots', testMatch: /shots\.ts/ },
   ],
