@@ -66,6 +66,22 @@ describe('a layout on a site that is drawn already', () => {
     expect(new Set(rig.bodies.map(({ id }) => id)).size).toBe(4);
     expect(rig.load.bodyId).toBe('heron');
   });
+  it.each(
+    layouts
+      .filter(({ build }) => build().rig.bodies.some(({ id, kind }) => kind === 'vehicle' && id === build().rig.load.bodyId))
+      .map((layout) => [layout.id, layout] as const),
+  )('%s stands round a load that is elsewhere and looks elsewhere as it stood round its own: the same strands', (_id, layout) => {
+    const scene = layOnSite(layout, undefined, {});
+    const load = scene.bodies.find(({ id }) => id === scene.load.bodyId);
+    if (load?.kind !== 'vehicle') throw new Error('no load');
+    const elsewhere = { ...load, id: 'mine', xM: 41, yM: -17, headingRad: load.headingRad + 2.1 };
+    const here = site({ bodies: [elsewhere], load: { ...scene.load, bodyId: 'mine' }, ground: scene.ground });
+    const rig = layOnSite(layout, here, { [load.id]: 'mine' });
+    const lengths = (of: Rig) => judged({ ...of, ground: { slopeRad: 0, uphillRad: 0 } }).strands.map(({ lengthM }) => lengthM);
+    const [before, after] = [lengths(scene), lengths(rig)];
+    expect(after).toHaveLength(before.length);
+    for (const [index, lengthM] of after.entries()) expect(lengthM).toBeCloseTo(before[index] ?? 0, 1);
+  });
   it('stretches held ropes with the distance, so that a compound still reaches', () => {
     const far = site({
       bodies: [

@@ -51,21 +51,7 @@ export function assignBodies(layout: Pick<Layout, 'build'>, site: Pick<Rig, 'bod
  */
 export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, assignment: Assignment): Rig {
   const { rig: scene } = layout.build();
-  const standing = new Map((site?.bodies ?? []).map((body) => [body.id, body]));
-  const used = new Set(standing.keys());
-  const nameOf = new Map<string, string>();
-  const added: Body[] = [];
-  for (const body of scene.bodies) {
-    const own = assignment[body.id];
-    if (own !== undefined && standing.has(own)) nameOf.set(body.id, own);
-    else {
-      const id = freeId(body.id, used);
-      used.add(id);
-      nameOf.set(body.id, id);
-      added.push({ ...body, id });
-    }
-  }
-  const bodies = [...standing.values(), ...added];
+  const { bodies, nameOf, turn } = standBodies(scene, site?.bodies ?? [], assignment);
   const bodyOf = new Map(bodies.map((body) => [body.id, body]));
   const stretch = site ? stretchOf(scene, (id) => bodyOf.get(nameOf.get(id) ?? '')) : 1;
   const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = withoutPieces(scene);
@@ -83,12 +69,74 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
     ...(lines.grips && {
       grips: lines.grips.map((grip) => ({ ...grip, toEndM: Math.max(0.5, grip.toEndM + heldFrom(placed, grip) - heldFrom(scene, grip)) })),
     }),
-    load: { ...load, bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
+    load: { ...load, ...turnedTask(load.task, turn), bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
     dampers: [],
     answers: {},
     ...(site?.features && { features: site.features }),
     ...(site?.origin && { origin: site.origin }),
   };
+}
+
+interface Stood {
+  readonly bodies: readonly Body[];
+  /** What a body of the scene is called on the site. */
+  readonly nameOf: ReadonlyMap<string, string>;
+  readonly turn: Turn;
+}
+
+/** The site's bodies, and after them those of the scene that it lacks, set round the load as they stood round the scene's. */
+function standBodies(scene: Rig, site: readonly Body[], assignment: Assignment): Stood {
+  const standing = new Map(site.map((body) => [body.id, body]));
+  const used = new Set(standing.keys());
+  const nameOf = new Map<string, string>();
+  const own = standing.get(assignment[scene.load.bodyId] ?? '');
+  const before = scene.bodies.find(({ id }) => id === scene.load.bodyId);
+  const turn = turnTo(before, own);
+  const added: Body[] = [];
+  for (const body of scene.bodies) {
+    const there = assignment[body.id];
+    if (there !== undefined && standing.has(there)) nameOf.set(body.id, there);
+    else {
+      const id = freeId(body.id, used);
+      used.add(id);
+      nameOf.set(body.id, id);
+      added.push({ ...movedAlong(body, turn), id });
+    }
+  }
+  return { bodies: [...site, ...added], nameOf, turn };
+}
+
+/** From the scene's load to the site's: where it stood, where it stands, and by how much it looks another way. */
+interface Turn {
+  readonly from: { readonly xM: number; readonly yM: number };
+  readonly to: { readonly xM: number; readonly yM: number };
+  readonly byRad: number;
+}
+
+const ORIGIN = { xM: 0, yM: 0 };
+
+function turnTo(before: Body | undefined, now: Body | undefined): Turn {
+  if (!before || !now) return { from: ORIGIN, to: ORIGIN, byRad: 0 };
+  const byRad = 'headingRad' in before && 'headingRad' in now ? now.headingRad - before.headingRad : 0;
+  return { from: before, to: now, byRad };
+}
+
+const wrapped = (rad: number): number => Math.atan2(Math.sin(rad), Math.cos(rad));
+
+/** A body of the scene where it stands from the site's load as it stood from the scene's. */
+function movedAlong(body: Body, { from, to, byRad }: Turn): Body {
+  if (byRad === 0 && from.xM === to.xM && from.yM === to.yM) return body;
+  const [dx, dy] = [body.xM - from.xM, body.yM - from.yM];
+  // Bearings run clockwise: east turns to south.
+  const [sin, cos] = [Math.sin(byRad), Math.cos(byRad)];
+  const round = (metres: number) => Math.round(metres * 100) / 100;
+  const at = { xM: round(to.xM + dx * cos + dy * sin), yM: round(to.yM + dy * cos - dx * sin) };
+  return 'headingRad' in body ? { ...body, ...at, headingRad: wrapped(body.headingRad + byRad) } : { ...body, ...at };
+}
+
+function turnedTask(task: Rig['load']['task'], { byRad }: Turn): Pick<Rig['load'], 'task'> {
+  if (byRad === 0 || (task?.kind !== 'drag' && task?.kind !== 'right')) return {};
+  return { task: { ...task, bearingRad: wrapped(task.bearingRad + byRad) } };
 }
 
 function freeId(wanted: string, used: ReadonlySet<string>): string {
