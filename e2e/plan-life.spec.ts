@@ -45,6 +45,7 @@ test('a plan is declared ready, used and put away; versions say what changed; an
   await page.getByRole('tab', { name: 'Outline' }).click();
   await page.locator('[data-outline-body]').last().focus();
   await page.keyboard.press('Shift+ArrowUp');
+  await page.getByLabel('Name of the plan').fill('Drain crossing, second try');
   await page.getByRole('button', { name: 'Save' }).click();
   await record(page);
   await expect(page.locator('[data-version="2"]')).toContainText('moved 1.0 m');
