@@ -29,6 +29,8 @@ export interface PlacedLabel extends Box {
 
 interface Obstacles {
   readonly frame: Box;
+  /** What lies over the sheet: a label under it could not be read. */
+  readonly controls?: readonly Box[];
   readonly boxes: readonly Box[];
   readonly segments: readonly Segment[];
 }
@@ -71,13 +73,20 @@ function outsideFrame(box: Box, frame: Box): number {
   return box.width * box.height - overlap(box, frame);
 }
 
-/** How far further out labels may go where it is crowded: shares of the way from the middle of their places. */
-const FURTHER = [1.7, 2.4, 3.2];
+/** How far further out labels may go where it is crowded, as shares of the way from the middle of their places: never so far that they seem to name something else. */
+const FURTHER = [1.3, 1.6];
+/** Where nothing nearer is free at all. */
+const LAST = [2, 2.5];
 
-function furtherOut(centres: readonly Point2[]): readonly Point2[] {
+function furtherOut(centres: readonly Point2[], shares: readonly number[] = FURTHER): readonly Point2[] {
   const mean = (key: 'x' | 'y') => centres.reduce((sum, point) => sum + point[key], 0) / Math.max(1, centres.length);
   const middle = { x: mean('x'), y: mean('y') };
-  return FURTHER.flatMap((far) => centres.map(({ x, y }) => ({ x: middle.x + (x - middle.x) * far, y: middle.y + (y - middle.y) * far })));
+  return shares.flatMap((far) => centres.map(({ x, y }) => ({ x: middle.x + (x - middle.x) * far, y: middle.y + (y - middle.y) * far })));
+}
+
+/** Whether two boxes cover each other; lines of text may touch. */
+export function overlaps(a: Box, b: Box): boolean {
+  return a.x + a.width > b.x + 1 && b.x + b.width > a.x + 1 && a.y + a.height > b.y + 4 && b.y + b.height > a.y + 4;
 }
 
 interface Choice {
@@ -89,7 +98,7 @@ interface Choice {
 
 /**
  * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
- * covers least. Where every place would cover another label it looks further out, then says its first line alone. Labels given
+ * covers least. Where every place would cover another label it says its first line alone, or goes a little further out. Labels given
  * first choose first.
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
@@ -98,8 +107,10 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
     const short = lines.slice(0, 1);
     const tries = [
       () => leastCovering({ id, lines, centres }, placed, obstacles),
+      () => leastCovering({ id, lines: short, centres }, placed, obstacles),
       () => leastCovering({ id, lines, centres: furtherOut(centres) }, placed, obstacles),
-      () => leastCovering({ id, lines: short, centres: [...centres, ...furtherOut(centres)] }, placed, obstacles),
+      () => leastCovering({ id, lines: short, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ id, lines: short, centres: furtherOut(centres, LAST) }, placed, obstacles),
     ];
     let best: Choice | undefined;
     for (const attempt of tries) {
@@ -115,13 +126,14 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
 function leastCovering(
   { id, lines, centres }: LabelWish,
   placed: readonly PlacedLabel[],
-  { frame, boxes, segments }: Obstacles,
+  { frame, boxes, segments, controls = [] }: Obstacles,
 ): Choice | undefined {
   const size = sizeOf(lines);
+  const taken: readonly Box[] = [...placed, ...controls];
   let best: Choice | undefined;
   for (const [rank, centre] of centres.entries()) {
     const box = { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size };
-    const others = placed.reduce((sum, other) => sum + overlap(box, other), 0);
+    const others = taken.reduce((sum, other) => sum + overlap(box, other), 0);
     const outside = outsideFrame(box, frame);
     const covers =
       4 * others +
@@ -129,7 +141,8 @@ function leastCovering(
       segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
       6 * outside +
       rank * 0.5;
-    if (best === undefined || covers < best.covers) best = { label: { id, lines, ...box }, covers, free: others < 1 && outside < 1 };
+    if (best === undefined || covers < best.covers)
+      best = { label: { id, lines, ...box }, covers, free: outside < 1 && !taken.some((other) => overlaps(box, other)) };
   }
   return best;
 }

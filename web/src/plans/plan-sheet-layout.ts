@@ -194,11 +194,6 @@ interface LabelInput {
 
 const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the sills', roof: 'to the roof line' } as const;
 
-/** Whether two boxes cover each other; lines of text may touch. */
-export function overlaps(a: Box, b: Box): boolean {
-  return a.x + a.width > b.x + 1 && b.x + b.width > a.x + 1 && a.y + a.height > b.y + 4 && b.y + b.height > a.y + 4;
-}
-
 /** Every label of the sheet, set by rule. */
 export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
@@ -219,6 +214,7 @@ export function sheetLabels({ rig, report, view, size, figure }: LabelInput): re
   const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
   return placeLabels(size.width < COMPACT ? wishes.map(shortened) : wishes, {
     frame: { x: 6, y: 6, width: size.width - 12, height: size.height - 12 },
+    controls: [{ x: size.width - 146, y: size.height - 60, width: 146, height: 60 }],
     boxes: [
       ...bodies,
       { x: 0, y: 0, width: Math.min(size.width * 0.7, 470), height: 30 },

@@ -5,7 +5,8 @@ import { drawingSvg } from './drawing-svg.ts';
 import { fieldCard, zoneRadius } from './field-card.ts';
 import { applied } from './fill-pieces.ts';
 import { schematicOf } from './layout-schematic.ts';
-import { fitView, overlaps, sheetLabels } from './plan-sheet-layout.ts';
+import { overlaps } from './place-labels.ts';
+import { fitView, sheetLabels } from './plan-sheet-layout.ts';
 import { fromEarth, readSite, siteGeoJson, toEarth } from './site-geojson.ts';
 
 const file = readRigFile(tiedBack);
