@@ -1,6 +1,6 @@
 import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, type Report, type Rig, usesOf } from '@wainrope/core';
-import { useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -11,7 +11,6 @@ import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { applied, fillEdits } from './fill-pieces.ts';
 import { HonestAdvantage } from './HonestAdvantage.tsx';
-import { LayLayout } from './LayLayout.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
 import { OutlinePanel } from './OutlinePanel.tsx';
@@ -27,7 +26,6 @@ import { SheetTools } from './SheetTools.tsx';
 import { SideView } from './SideView.tsx';
 import { SitePanel } from './SitePanel.tsx';
 import { TagMeaning } from './TagMeaning.tsx';
-import { TakeAway } from './TakeAway.tsx';
 import { useJudgement } from './use-judgement.ts';
 import { useOpenPlan } from './use-open-plan.ts';
 import { usePlanCase } from './use-plan-case.ts';
@@ -35,6 +33,10 @@ import { usePlanLock } from './use-plan-lock.ts';
 import { usePlannerShortcuts } from './use-planner-shortcuts.ts';
 import { useSavePlan } from './use-save-plan.ts';
 import { WorkedOut } from './WorkedOut.tsx';
+
+/** Fetched when first wanted, so that the plan itself opens sooner. */
+const LayLayout = lazy(async () => ({ default: (await import('./LayLayout.tsx')).LayLayout }));
+const TakeAway = lazy(async () => ({ default: (await import('./TakeAway.tsx')).TakeAway }));
 
 export function PlannerPage() {
   const { planId = '' } = useParams();
@@ -166,14 +168,20 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
         outline={<OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />}
         record={
           <>
-            <TakeAway rig={rig} subject={subject} report={report} facts={facts} apply={apply} />
+            <Suspense fallback={<p>Loading…</p>}>
+              <TakeAway rig={rig} subject={subject} report={report} facts={facts} apply={apply} />
+            </Suspense>
             <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
           </>
         }
         compare={<AnchorCompare {...shared} subject={subject} today={team.today} />}
         tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}
       />
-      {laying && <LayLayout {...shared} today={team.today} close={() => setLaying(false)} />}
+      {laying && (
+        <Suspense fallback={null}>
+          <LayLayout {...shared} today={team.today} close={() => setLaying(false)} />
+        </Suspense>
+      )}
       <PiecePicker
         rig={rig}
         subject={subject}
