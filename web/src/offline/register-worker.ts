@@ -8,7 +8,14 @@ export function registerServiceWorker(): void {
   });
 }
 
+/** Answers that were on their way may arrive after the first clearing, milliseconds. */
+const STRAGGLERS_MS = [0, 500, 2000];
+
 /** What the device kept of the register goes with whoever signs out. */
 export async function forgetRegister(): Promise<void> {
-  if ('caches' in window) await caches.delete(REGISTER_CACHE);
+  if (!('caches' in window)) return;
+  for (const afterMs of STRAGGLERS_MS) {
+    await new Promise((done) => setTimeout(done, afterMs));
+    await caches.delete(REGISTER_CACHE);
+  }
 }
