@@ -165,12 +165,11 @@ export {
   extendLine,
   freeIdIn,
   insertPiece,
-  isFastened,
   removeBody,
   removeLine,
   removeUse,
   tieBack,
 } from './rig/rigging.ts';
-export { type Route, type RouteStop, routeEdits, routeOf } from './rig/route-line.ts';
+export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rig/route-line.ts';
 export { withoutPieces } from './rig/without-pieces.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

@@ -29,6 +29,7 @@ export function advantageAt(subject: Case, realness: number): AdvantageAt | unde
     ...subject.policy,
     friction: {
       ...friction,
+      flatPerPulley: { ...friction.flatPerPulley, value: 1 - realness * (1 - friction.flatPerPulley.value) },
       pulleyEfficiency: lessened(friction.pulleyEfficiency, (value) => 1 - realness * (1 - value)),
       plainBendFriction: lessened(friction.plainBendFriction, (value) => realness * value),
     },

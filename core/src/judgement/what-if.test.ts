@@ -16,6 +16,14 @@ describe('honest advantage', () => {
     expect(advantageAt(subject, 0)?.atLoad).toBeCloseTo(advantage?.frictionless ?? 0, 9);
     expect(advantageAt(subject, 1)?.atLoad).toBeCloseTo(advantage?.hauling ?? 0, 9);
   });
+  it('goes by the team’s own school of friction', () => {
+    const flat: Case = { ...subject, policy: { ...subject.policy, friction: { ...subject.policy.friction, school: 'flat' } } };
+    const [ideal, half, real] = [0, 0.5, 1].map((realness) => advantageAt(flat, realness)?.atLoad ?? 0);
+    expect(ideal).toBeCloseTo(judge(flat).advantage?.frictionless ?? 0, 9);
+    expect(real).toBeCloseTo(judge(flat).advantage?.hauling ?? 0, 9);
+    expect(half).toBeLessThan(ideal ?? 0);
+    expect(half).toBeGreaterThan(real ?? 0);
+  });
   it('only falls as pulleys become real, and loads the anchor about as much as the load', () => {
     const steps = [0, 0.25, 0.5, 0.75, 1].map((realness) => advantageAt(subject, realness)?.atLoad ?? 0);
     for (const [index, step] of steps.slice(1).entries()) expect(step).toBeLessThan(steps[index] ?? 0);

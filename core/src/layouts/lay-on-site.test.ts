@@ -3,7 +3,7 @@ import { judge } from '../judgement/judge.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { readRig } from '../rig/case.ts';
 import type { Rig } from '../rig/rig.ts';
-import { assignBodies, bodiesOfLayout, layOnSite, vehicleAt } from './lay-on-site.ts';
+import { assignBodies, bodiesOfLayout, layOnSite, mayStandFor, vehicleAt } from './lay-on-site.ts';
 import { layouts } from './layouts.ts';
 
 const judged = (rig: Rig) => judge({ kind: 'rig', name: 'test', asOf: '2026-06-01', rig, gear: [], policy: teamStandard });
@@ -58,6 +58,38 @@ describe('a layout on a site that is drawn already', () => {
     expect(rig.bodies).toEqual(drawn.bodies);
     expect(new Set(rig.points.map(({ bodyId }) => bodyId))).toEqual(new Set(['heron', 'alder']));
     expect(judged(rig).strands).toHaveLength(2);
+  });
+  it('keeps what people drew and said of the place and of the load', () => {
+    const layout = byId('double-line-self-recovery');
+    const said = {
+      ...drawn,
+      features: [
+        {
+          id: 'beck',
+          kind: 'water' as const,
+          label: 'the beck',
+          points: [
+            { xM: 0, yM: 0 },
+            { xM: 9, yM: 9 },
+          ],
+        },
+      ],
+      tools: ['saw'],
+      chosenPull: { pullN: 9000, person: 'Isla', reason: 'Measured' },
+    };
+    expect(layOnSite(layout, said, assignBodies(layout, said))).toMatchObject({
+      features: said.features,
+      tools: said.tools,
+      chosenPull: said.chosenPull,
+    });
+    const other = layOnSite(layout, said, {});
+    expect(other.load.bodyId).not.toBe(said.load.bodyId);
+    expect(other).not.toHaveProperty('chosenPull');
+  });
+  it('puts no strap where a ground anchor stands', () => {
+    expect(mayStandFor({ kind: 'rock' }, { kind: 'tree' })).toBe(true);
+    expect(mayStandFor({ kind: 'ground-anchor' }, { kind: 'tree' })).toBe(false);
+    expect(mayStandFor({ kind: 'tree' }, { kind: 'ground-anchor' })).toBe(false);
   });
   it('adds what is missing', () => {
     const layout = byId('redirect-plus-double');

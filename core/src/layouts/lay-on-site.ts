@@ -18,12 +18,14 @@ export function bodiesOfLayout({ build }: Pick<Layout, 'build'>): readonly Scene
   return [...bodies.filter(({ isLoad }) => isLoad), ...bodies.filter(({ isLoad }) => !isLoad)];
 }
 
-const ANCHORS: readonly Body['kind'][] = ['tree', 'rock', 'structure', 'ground-anchor', 'pickets', 'deadman'];
+/** What a strap goes round: these stand for each other, since the same pieces hold at them. A ground anchor is a piece of its own. */
+const STRAPPED: readonly Body['kind'][] = ['tree', 'rock', 'structure'];
+const ANCHORS: readonly Body['kind'][] = [...STRAPPED, 'ground-anchor', 'pickets', 'deadman'];
 
 /** Whether a body on a site may take the place of one in a scene. */
 export function mayStandFor(body: Pick<Body, 'kind'>, wanted: Pick<SceneBody, 'kind'>): boolean {
   if (body.kind === wanted.kind) return true;
-  return ANCHORS.includes(body.kind) && ANCHORS.includes(wanted.kind) && wanted.kind !== 'ground-anchor';
+  return STRAPPED.includes(body.kind) && STRAPPED.includes(wanted.kind);
 }
 
 export type Assignment = { readonly [sceneBodyId: string]: string };
@@ -72,8 +74,19 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
     load: { ...load, ...turnedTask(load.task, turn), bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
     dampers: [],
     answers: {},
-    ...(site?.features && { features: site.features }),
-    ...(site?.origin && { origin: site.origin }),
+    ...keptOf(site, nameOf.get(load.bodyId)),
+  };
+}
+
+/** What people have said or drawn that does not hang on the lines: it stays. A pull that somebody chose is that of one load. */
+function keptOf(site: Rig | undefined, loadId: string | undefined): Pick<Rig, 'features' | 'origin' | 'tools' | 'chosenPull'> {
+  if (!site) return {};
+  const { features, origin, tools, chosenPull } = site;
+  return {
+    ...(features && { features }),
+    ...(origin && { origin }),
+    ...(tools && { tools }),
+    ...(chosenPull && site.load.bodyId === loadId && { chosenPull }),
   };
 }
 

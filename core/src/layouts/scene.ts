@@ -76,7 +76,7 @@ const ROLE_OF_SLOT: { readonly [letters: string]: Role } = {
 
 export type End = string | { readonly joint: string };
 
-interface LineParts {
+export interface LineParts {
   readonly id?: string;
   readonly drive: Line['drive'];
   readonly ropes: readonly string[];
@@ -93,38 +93,41 @@ function roleOfSlot(slot: string): Role {
   return role;
 }
 
-/** A use of a slot; tree straps go round in basket. */
-export function useOf(owner: string, slot: string, order: number, role: Role = roleOfSlot(slot)): PieceUse {
-  return { id: `${owner}.${order}`, role, gearId: slot, ...(role === 'tree-strap' && { hitch: 'basket' as const }) };
-}
-
-/** A chain from a point (by its id) or a joint, outward. */
-export function chainOf(id: string, from: End, slots: readonly string[], to?: Chain['to']): Chain {
-  return {
+/** Builders of uses, chains and lines, where the name of a piece or slot gives its usual role. Tree straps go round in basket. */
+export function riggingBy(roleOf: (name: string) => Role) {
+  const useOf = (owner: string, name: string, order: number, role: Role = roleOf(name)): PieceUse => ({
+    id: `${owner}.${order}`,
+    role,
+    gearId: name,
+    ...(role === 'tree-strap' && { hitch: 'basket' as const }),
+  });
+  /** A chain from a point (by its id) or a joint, outward. */
+  const chainOf = (id: string, from: End, names: readonly string[], to?: Chain['to']): Chain => ({
     id,
     from: typeof from === 'string' ? { kind: 'point', pointId: from } : { kind: 'joint', jointId: from.joint },
     ...(to && { to }),
-    pieces: slots.map((slot, order) => useOf(id, slot, order)),
+    pieces: names.map((name, order) => useOf(id, name, order)),
+  });
+  /** A line over chains (by id) and edges to a chain or a joint. What joins two tow ropes is a connector. */
+  const lineOf = ({ id = 'line', drive, ropes, via = [], to, role }: LineParts): Line => {
+    const first = role ?? (drive.kind === 'winch' ? 'winch-line' : drive.kind === 'tow' ? 'tow-rope' : 'rope');
+    const ropeRole = (name: string, order: number): Role | undefined => {
+      if (order === 0) return first;
+      return drive.kind === 'tow' && roleOf(name) !== 'connector' ? first : undefined;
+    };
+    return {
+      id,
+      drive,
+      ropes: ropes.map((name, order) => useOf(`${id}.rope`, name, order, ropeRole(name, order))),
+      via: via.map((bend) => (typeof bend === 'string' ? { kind: 'pulley', chainId: bend } : bend)),
+      to: typeof to === 'string' ? { kind: 'chain', chainId: to } : { kind: 'joint', jointId: to.joint },
+    };
   };
+  const winchAt = (pointId: string, name: string): Line['drive'] => ({ kind: 'winch', pointId, use: useOf(`winch-${pointId}`, name, 0) });
+  return { useOf, chainOf, lineOf, winchAt };
 }
 
-/** A line over chains (by id) and edges to a chain or a joint. */
-export function lineOf({ id = 'line', drive, ropes, via = [], to, role }: LineParts): Line {
-  const first = role ?? (drive.kind === 'winch' ? 'winch-line' : drive.kind === 'tow' ? 'tow-rope' : 'rope');
-  return {
-    id,
-    drive,
-    ropes: ropes.map((slot, order) => useOf(`${id}.rope`, slot, order, order === 0 ? first : undefined)),
-    via: via.map((bend) => (typeof bend === 'string' ? { kind: 'pulley', chainId: bend } : bend)),
-    to: typeof to === 'string' ? { kind: 'chain', chainId: to } : { kind: 'joint', jointId: to.joint },
-  };
-}
-
-export const winchAt = (pointId: string, slot: string): Line['drive'] => ({
-  kind: 'winch',
-  pointId,
-  use: useOf(`winch-${pointId}`, slot, 0),
-});
+export const { useOf, chainOf, lineOf, winchAt } = riggingBy(roleOfSlot);
 
 interface SceneParts {
   readonly name: string;

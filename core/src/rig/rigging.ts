@@ -1,6 +1,7 @@
 import type { Edit } from './edits.ts';
 import type { Body, Chain, PieceUse, Rig, Role } from './rig.ts';
-import { placeTowards, usesAt } from './route-line.ts';
+import { mayHold, placeTowards, usesAt } from './route-line.ts';
+import { withTidying } from './tidy-rig.ts';
 
 /** An id that nothing in the rig has yet. */
 export function freeIdIn(rig: Rig, wanted: string): string {
@@ -28,6 +29,10 @@ export function extendChain(rig: Rig, chainId: string): readonly Edit[] {
 
 /** A piece less: out of its chain or off the end of its line. The last of a chain and the first rope of a line stay. */
 export function removeUse(rig: Rig, useId: string): readonly Edit[] {
+  return withTidying(rig, takeOut(rig, useId));
+}
+
+function takeOut(rig: Rig, useId: string): readonly Edit[] {
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === useId));
   if (chain && chain.pieces.length > 1 && chain.pieces.at(-1)?.id !== useId)
     return [{ kind: 'put', list: 'chains', entry: { ...chain, pieces: chain.pieces.filter(({ id }) => id !== useId) } }];
@@ -46,8 +51,9 @@ export function extendLine(rig: Rig, lineId: string): readonly Edit[] {
   return [{ kind: 'put', list: 'lines', entry: { ...line, ropes: [...line.ropes, use] } }];
 }
 
-/** A vehicle tied back to what holds it, by a static strap. */
+/** A vehicle tied back to what holds it, by a static strap. Nothing where that is a person or an animal, or the vehicle itself. */
 export function tieBack(rig: Rig, vehicle: Body, anchor: Body): readonly Edit[] {
+  if (vehicle.kind !== 'vehicle' || vehicle.id === anchor.id || !mayHold(anchor)) return [];
   const id = freeIdIn(rig, 'back-anchor');
   const [vehiclePointId, anchorPointId] = [freeIdIn(rig, `${id}-on-${vehicle.id}`), freeIdIn(rig, `${id}-on-${anchor.id}`)];
   const [first = { id: `${id}.0`, role: 'tree-strap' }] = usesAt(id, anchor, 'strap');
@@ -97,7 +103,7 @@ export function addBridle(rig: Rig, chainId: string): readonly Edit[] {
       pieces: roles.map((role, order) => ({ id: `${id}.${order}`, role })),
     };
   };
-  return [
+  return withTidying(rig, [
     { kind: 'put', list: 'joints', entry: { id: jointId, label: 'apex of the bridle' } },
     { kind: 'put', list: 'points', entry: { ...point, place: { ...place, leftM: half } } },
     { kind: 'put', list: 'points', entry: { ...point, id: other, place: { ...place, leftM: -half } } },
@@ -112,11 +118,12 @@ export function addBridle(rig: Rig, chainId: string): readonly Edit[] {
         pieces: [{ id: `${chainId}.join`, role: 'connector' }, ...chain.pieces.slice(-1)],
       },
     },
-  ];
+  ]);
 }
 
 /** A lanyard on a piece, to something that stands still. */
 export function addLanyard(rig: Rig, useId: string, to: Body): readonly Edit[] {
+  if (!mayHold(to)) return [];
   const id = freeIdIn(rig, 'lanyard');
   const pointId = freeIdIn(rig, `${id}-on-${to.id}`);
   return [
@@ -129,18 +136,12 @@ export function addLanyard(rig: Rig, useId: string, to: Body): readonly Edit[] {
   ];
 }
 
-/** Whether anything is fastened to a body, so that it cannot simply go. */
-export function isFastened(rig: Rig, bodyId: string): boolean {
-  return (
-    rig.points.some((point) => point.bodyId === bodyId) ||
-    rig.load.bodyId === bodyId ||
-    rig.bodies.some((body) => body.kind === 'person' && body.inVehicleId === bodyId)
-  );
-}
-
 /** A body with everything that is fastened to it: lines that end or turn there go too. The load stays. */
 export function removeBody(rig: Rig, bodyId: string): readonly Edit[] {
-  if (rig.load.bodyId === bodyId) return [];
+  return rig.load.bodyId === bodyId ? [] : withTidying(rig, takeOff(rig, bodyId));
+}
+
+function takeOff(rig: Rig, bodyId: string): readonly Edit[] {
   const points = new Set(rig.points.filter((point) => point.bodyId === bodyId).map(({ id }) => id));
   const chains = new Set(rig.chains.filter(({ from }) => from.kind === 'point' && points.has(from.pointId)).map(({ id }) => id));
   const touches = (line: Rig['lines'][number]) =>
@@ -155,9 +156,6 @@ export function removeBody(rig: Rig, bodyId: string): readonly Edit[] {
     ...(rig.backAnchors ?? [])
       .filter((back) => points.has(back.vehiclePointId) || points.has(back.anchorPointId))
       .map(({ id }): Edit => ({ kind: 'remove', list: 'backAnchors', id })),
-    ...(rig.lanyards ?? [])
-      .filter(({ to }) => to.kind === 'point' && points.has(to.pointId))
-      .map(({ id }): Edit => ({ kind: 'remove', list: 'lanyards', id })),
     ...[...chains].map((id): Edit => ({ kind: 'remove', list: 'chains', id })),
     ...[...points].map((id): Edit => ({ kind: 'remove', list: 'points', id })),
     { kind: 'remove', list: 'bodies', id: bodyId },
@@ -185,9 +183,8 @@ export function removeLine(rig: Rig, lineId: string): readonly Edit[] {
   // Lines that meet others in the air go together: what is left of them would hold nothing.
   if (joined || rig.lines.length === 1) return clearLines(rig);
   const gone = chainsOf(line).filter((id) => !others.has(id));
-  return [
-    { kind: 'place-dampers', dampers: rig.dampers.filter((damper) => damper.lineId !== lineId) },
+  return withTidying(rig, [
     { kind: 'remove', list: 'lines', id: lineId },
     ...gone.map((id): Edit => ({ kind: 'remove', list: 'chains', id })),
-  ];
+  ]);
 }

@@ -1,6 +1,7 @@
 import type { Edit } from './edits.ts';
 import { ahead } from './places.ts';
 import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Role } from './rig.ts';
+import { withTidying } from './tidy-rig.ts';
 
 /** Where a line goes: over a pulley at a body, or to its end there. */
 export interface RouteStop {
@@ -34,9 +35,20 @@ export function routeOf(rig: Rig, line: Line): Route | undefined {
   return { lineId: line.id, fromBodyId, stops: stops as RouteStop[] };
 }
 
+/** What a line or a strap may be fastened to. */
+export function mayHold({ kind }: Pick<Body, 'kind'>): boolean {
+  return kind !== 'person' && kind !== 'animal' && kind !== 'crew';
+}
+
+/** Why a line cannot begin at a body, or be led to it; nothing where it can. */
+export function routeFault(body: Pick<Body, 'kind' | 'label'>, place: 'drive' | 'stop'): string | undefined {
+  if (place === 'drive' && body.kind !== 'vehicle') return `A line begins at the vehicle whose winch pulls; ${body.label} is none.`;
+  return mayHold(body) ? undefined : `Nothing is tied to people or animals: ${body.label} cannot hold a line.`;
+}
+
 /**
  * Runs a winch line over bodies: a point, a chain and its places of pieces at each. What the line had at the same body for the
- * same purpose stays, pieces and all; chains and points that nothing holds any more go.
+ * same purpose stays, pieces and all; what nothing holds any more goes. Nothing where `routeFault` speaks against a body.
  */
 export function routeEdits(rig: Rig, route: Route): readonly Edit[] {
   const laid = new Laid(rig, route);
@@ -61,7 +73,9 @@ class Laid {
   edits(): readonly Edit[] {
     const { rig, route } = this;
     const from = this.body(route.fromBodyId);
-    if (!from || route.stops.length === 0) return [];
+    const bodies = route.stops.map(({ bodyId }) => this.body(bodyId));
+    if (!from || routeFault(from, 'drive') || bodies.length === 0) return [];
+    if (bodies.some((body) => body === undefined || routeFault(body, 'stop'))) return [];
     const drive = this.drive(from, route.stops[0]?.bodyId);
     let before = from;
     const ends = route.stops.map(({ bodyId, at }) => {
@@ -80,11 +94,7 @@ class Laid {
     const lines = this.old ? rig.lines.map((entry) => (entry === this.old ? line : entry)) : [...rig.lines, line];
     const chains = [...rig.chains.filter((chain) => !this.dropped(chain)), ...this.chains];
     const points = [...rig.points, ...this.points].filter(({ id }) => pointIsHeld(id, { ...rig, chains, lines }));
-    const strands = route.stops.length;
-    return [
-      { kind: 'lay-lines', points, chains, lines },
-      { kind: 'place-dampers', dampers: rig.dampers.filter(({ lineId, strand }) => lineId !== route.lineId || strand < strands) },
-    ];
+    return withTidying(rig, [{ kind: 'lay-lines', points, chains, lines }]);
   }
 
   private body(id: string): Body | undefined {
