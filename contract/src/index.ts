@@ -28,6 +28,7 @@ export {
   PracticeView,
 } from './access/people.dto.ts';
 export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, subjectKinds } from './audit/audit.dto.ts';
+export { dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
 export {
   GearChange,
   GearCreate,

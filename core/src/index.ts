@@ -148,6 +148,7 @@ export {
   featureKinds,
   type Line,
   type LoadBody,
+  type LooseBody,
   type PieceUse,
   type Rig,
   type Role,

@@ -43,6 +43,7 @@ import { OutingController } from './outings/outing.controller.ts';
 import { OutingRepository } from './outings/outing.repository.ts';
 import { OutingService } from './outings/outing.service.ts';
 import { LayoutController } from './plans/layout.controller.ts';
+import { LayoutRepository } from './plans/layout.repository.ts';
 import { LayoutService } from './plans/layout.service.ts';
 import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
@@ -117,6 +118,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     PlanRepository,
     PlanService,
     PlanLifeService,
+    LayoutRepository,
     LayoutService,
     PolicyService,
     VehicleRepository,

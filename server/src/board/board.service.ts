@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { GearView, Reminders, SinceVisit } from '@wainrope/contract';
-import { dueTime } from '@wainrope/core';
+import { type Reminders, type SinceVisit, wantsInspecting } from '@wainrope/contract';
 import type { Actor } from '../actor/actor.ts';
 import { AuditRepository } from '../audit/audit.repository.ts';
 import { Clock } from '../clock/clock.ts';
@@ -39,7 +38,7 @@ export class BoardService {
       const pieces = await this.gear.all(trx);
       const outings = await this.outings.list(trx);
       return {
-        overdue: pieces.filter((piece) => piece.state !== 'retired' && wantsInspecting(piece, today)).length,
+        overdue: pieces.filter((piece) => wantsInspecting(piece, today)).length,
         lateBack: outings.filter(({ closedAt, dueBackOn }) => closedAt === undefined && dueBackOn !== undefined && dueBackOn < today)
           .length,
       };
@@ -52,9 +51,4 @@ export class BoardService {
     const { entries, count } = await this.audit.byOthersSince(trx, actor, visit?.seen_entry_no ?? '0', SHOWN);
     return { newest, count, entries, ...(visit && { since: visit.seen_at.toISOString() }) };
   }
-}
-
-function wantsInspecting({ inspection, overloadsSinceInspection }: GearView, today: string): boolean {
-  if (overloadsSinceInspection > 0 || !inspection) return true;
-  return inspection.nextDue !== undefined && dueTime(inspection.nextDue, today) === 'overdue';
 }

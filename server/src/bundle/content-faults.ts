@@ -6,10 +6,12 @@ import {
   type GearClass,
   inspectionAnswersCodec,
   judge,
+  markCodec,
   type Policy,
   read,
   readCase,
   readPolicy,
+  readRig,
 } from '@wainrope/core';
 import { pictureOnly } from '../inspections/photo-bytes.ts';
 import { policyHash } from '../team/team.service.ts';
@@ -32,7 +34,9 @@ export function contentFaults(tables: Tables): readonly Fault[] {
       : [{ path: 'tables.policy_version', message: 'a team has at least one version of its settings' }]),
     ...each('policy_version', policyFaults),
     ...each('gear', ({ kind, attributes }) => attributeFaults(kind as GearClass, attributes as object)),
-    ...each('gear_mark', ({ readings }) => (Array.isArray(readings) ? [] : [{ path: 'readings', message: 'a list is expected' }])),
+    ...each('gear_mark', markFaults),
+    ...each('team_layout', ({ rig }) => layoutFaults(rig)),
+    ...standingFaults(tables),
     ...each('inspection', ({ answers }) => answersFaults(answers)),
     ...each('photo', ({ content, thumbnail }) => [...photoFaults('content', content), ...photoFaults('thumbnail', thumbnail)]),
     ...each('plan_version', planFaults),
@@ -66,4 +70,39 @@ function planFaults({ judged_case: kept, report, core_version: version }: Row): 
   if (version !== CORE_VERSION) return [];
   const same = canonicalJson(JSON.parse(JSON.stringify(judge(judged.value)))) === canonicalJson(report);
   return same ? [] : [{ path: 'report', message: 'The report does not follow from its case.' }];
+}
+
+function markFaults({
+  as_written: asWritten,
+  basis,
+  source,
+  setting_decided: settingDecided,
+  confirmed_unit: confirmedUnit,
+  readings,
+}: Row): readonly Fault[] {
+  const result = read(markCodec, {
+    asWritten,
+    basis,
+    source,
+    settingDecided,
+    readings,
+    ...(confirmedUnit !== undefined && { confirmedUnit }),
+  });
+  return result.ok ? [] : result.faults;
+}
+
+function layoutFaults(rig: unknown): readonly Fault[] {
+  const result = readRig(rig, new Set());
+  return result.ok ? [] : result.faults;
+}
+
+/** A plan stands at a version that is there; without it nobody would ever see the plan. */
+function standingFaults({ plan = [], plan_version: versions = [] }: Tables): readonly Fault[] {
+  const there = new Set(versions.map((row) => `${(row as Row).plan_id} ${(row as Row).version_no}`));
+  return plan.flatMap((row, index) => {
+    const { plan_id: id, version_no: version, name } = row as Row;
+    return there.has(`${id} ${version}`)
+      ? []
+      : [{ path: `tables.plan[${index}].version_no`, message: `${name} stands at version ${version}, which is not in the file.` }];
+  });
 }

@@ -1,5 +1,13 @@
 import type { PlanState } from '@wainrope/contract';
 import type { ColumnType, GeneratedAlways } from 'kysely';
+import type {
+  AccountTable,
+  CalendarLinkTable,
+  InvitationTable,
+  MembershipTable,
+  SignInAttemptTable,
+  SignInSessionTable,
+} from './access-schema.ts';
 
 type Json = ColumnType<unknown, string, string>;
 /** Calendar days travel as text, so that no time zone can shift them. */
@@ -19,46 +27,6 @@ export interface PersonTable {
   name: string;
   role: 'coordinator' | 'gear-keeper' | 'member' | 'reader';
   left_on: Day;
-}
-
-/** Outside row-level security, by name: an account belongs to the server, a membership joins it to a person of a team. */
-export interface AccountTable {
-  account_id: string;
-  login: string;
-  password_hash: string;
-  created_at: GeneratedAlways<Date>;
-  password_set_at: ColumnType<Date, Date | undefined, Date>;
-}
-
-export interface MembershipTable {
-  account_id: string;
-  team_id: string;
-  person_id: string;
-}
-
-export interface SignInSessionTable {
-  sid: string;
-  sess: Json;
-  expire: Date;
-}
-
-/** A one-time link: into a team as a person, or, without a team, to found one. */
-export interface InvitationTable {
-  token_hash: string;
-  team_id: string | null;
-  person_id: string | null;
-  made_by: string | null;
-  made_at: GeneratedAlways<Date>;
-  expires_at: Date;
-  used_at: Date | null;
-}
-
-export interface SignInAttemptTable {
-  attempt_no: GeneratedAlways<string>;
-  login: string;
-  address: string;
-  succeeded: boolean;
-  at: ColumnType<Date, Date | undefined, never>;
 }
 
 export interface PracticeTable {
@@ -150,15 +118,6 @@ export interface OutingPieceTable {
   back_by: string | null;
   /** Did not come back; the outing was closed with a word about it. */
   settled: boolean;
-}
-
-/** Outside row-level security, by name: private addresses of due dates. */
-export interface CalendarLinkTable {
-  token_hash: string;
-  team_id: string;
-  person_id: string;
-  made_at: GeneratedAlways<Date>;
-  revoked_at: Date | null;
 }
 
 export interface VehicleTable {
@@ -322,7 +281,7 @@ export interface PlanTable {
   version_no: number;
   state: ColumnType<PlanState, PlanState | undefined, PlanState>;
   state_by: ColumnType<string | null, string | null | undefined, string | null>;
-  state_at: ColumnType<Date | null, never, Date>;
+  state_at: ColumnType<Date | null, never, Date | null>;
 }
 
 export interface PlanCommentTable {

@@ -1,67 +1,58 @@
 import { Injectable } from '@nestjs/common';
 import type { LayoutCreate, LayoutList } from '@wainrope/contract';
 import { readRig, usesOf } from '@wainrope/core';
-import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { invalid, notFound } from '../http/problem.ts';
+import { LayoutRepository } from './layout.repository.ts';
 
 /** Layouts of the team's own, beside those of the trade: rigs to begin with. */
 @Injectable()
 export class LayoutService {
   constructor(
     private readonly database: TeamDatabase,
+    private readonly repository: LayoutRepository,
     private readonly audit: AuditTrail,
   ) {}
 
   async list(actor: Actor): Promise<LayoutList> {
-    return this.database.inTeam(actor.teamId, (trx) => this.all(trx));
+    return this.database.inTeam(actor.teamId, async (trx) => ({ items: await this.repository.offered(trx) }));
   }
 
   /** Sent twice with one id, it keeps one. */
   async keep(actor: Actor, { layoutId, name, rig }: LayoutCreate): Promise<LayoutList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const known = await trx.selectFrom('team_layout').select('layout_id').where('layout_id', '=', layoutId).executeTakeFirst();
-      if (known) return this.all(trx);
-      const read = readRig(rig, new Set());
-      if (!read.ok) throw invalid(read.faults, 'This rig is not understood as a layout: it must name no pieces.');
-      if (usesOf(read.value).length === 0)
-        throw invalid([{ path: 'rig', message: 'Nothing is laid yet; a layout has at least one line.' }]);
-      const taken = await trx
-        .selectFrom('team_layout')
-        .select('layout_id')
-        .where(sql<boolean>`lower(name) = lower(${name}) and not put_away`)
-        .executeTakeFirst();
-      if (taken) throw invalid([{ path: 'name', message: `There is a layout called ${name} already; choose another name.` }]);
-      await trx
-        .insertInto('team_layout')
-        .values({ team_id: actor.teamId, layout_id: layoutId, name, rig: JSON.stringify(read.value), saved_by: actor.personId })
-        .execute();
-      await this.audit.note(trx, actor, { action: 'kept a layout', kind: 'plan', id: layoutId, name });
-      return this.all(trx);
+      if ((await this.repository.nameOf(trx, layoutId)) === undefined) {
+        const read = readRig(rig, new Set());
+        if (!read.ok) throw invalid(read.faults, 'This rig is not understood as a layout: it must name no pieces.');
+        if (usesOf(read.value).length === 0)
+          throw invalid([{ path: 'rig', message: 'Nothing is laid yet; a layout has at least one line.' }]);
+        await this.refuseTakenName(trx, name);
+        await this.repository.add(trx, actor, { id: layoutId, name, rig: read.value });
+        await this.note(trx, actor, 'kept a layout', name);
+      }
+      return { items: await this.repository.offered(trx) };
     });
   }
 
   /** Offered no more; plans laid by it stay. */
   async putAway(actor: Actor, layoutId: string): Promise<LayoutList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const row = await trx.selectFrom('team_layout').select('name').where('layout_id', '=', layoutId).executeTakeFirst();
-      if (!row) throw notFound('layout', layoutId);
-      await trx.updateTable('team_layout').set({ put_away: true }).where('layout_id', '=', layoutId).execute();
-      await this.audit.note(trx, actor, { action: 'put a layout away', kind: 'plan', id: layoutId, name: row.name });
-      return this.all(trx);
+      const name = await this.repository.nameOf(trx, layoutId);
+      if (name === undefined) throw notFound('layout', layoutId);
+      await this.repository.putAway(trx, layoutId);
+      await this.note(trx, actor, 'put a layout away', name);
+      return { items: await this.repository.offered(trx) };
     });
   }
 
-  private async all(trx: TeamTransaction): Promise<LayoutList> {
-    const rows = await trx
-      .selectFrom('team_layout as l')
-      .innerJoin('person as p', 'p.person_id', 'l.saved_by')
-      .select(['l.layout_id', 'l.name', 'l.rig', 'p.name as by_name'])
-      .where('l.put_away', '=', false)
-      .orderBy(sql`lower(l.name)`)
-      .execute();
-    return { items: rows.map(({ layout_id, name, rig, by_name }) => ({ layoutId: layout_id, name, rig: rig as object, by: by_name })) };
+  private async refuseTakenName(trx: TeamTransaction, name: string): Promise<void> {
+    const taken = (await this.repository.offered(trx)).some((layout) => layout.name.toLowerCase() === name.toLowerCase());
+    if (taken) throw invalid([{ path: 'name', message: `There is a layout called ${name} already; choose another name.` }]);
+  }
+
+  private note(trx: TeamTransaction, actor: Actor, action: string, name: string): Promise<void> {
+    return this.audit.note(trx, actor, { action, kind: 'team', id: actor.teamId, name });
   }
 }

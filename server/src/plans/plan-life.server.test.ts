@@ -44,7 +44,9 @@ describe('a plan’s states', () => {
     const { planId, rig, name } = await copyOf(CLEAR);
     await state(planId, 'ready').expect(200);
     const { body } = await server.http.put(`/api/v1/plans/${planId}`).send({ name, rig, baseVersion: 1 }).expect(200);
-    expect(body.state).toBe('draft');
+    expect(body).toMatchObject({ state: 'draft' });
+    expect(body).not.toHaveProperty('stateBy');
+    expect(body).not.toHaveProperty('stateAt');
     expect((await state(planId, 'ready', 1).expect(409)).body.current.version).toBe(2);
   });
   it('need each fix done or answered for by name, with a reason', async () => {

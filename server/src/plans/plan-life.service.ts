@@ -144,9 +144,9 @@ export class PlanLifeService {
 
   async version(actor: Actor, planId: string, version: number): Promise<PlanVersionRig> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const row = (await this.repository.versions(trx, planId)).find(({ version_no }) => version_no === version);
-      if (!row) throw notFound('version of this plan', String(version));
-      return { version, rig: rigOf(row.judged_case) };
+      const kept = await this.repository.caseOf(trx, planId, version);
+      if (kept === undefined) throw notFound('version of this plan', String(version));
+      return { version, rig: rigOf(kept) };
     });
   }
 

@@ -88,7 +88,7 @@ export class PlanRepository {
   async addVersion(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
     await trx
       .updateTable('plan')
-      .set({ name: version.name, version_no: version.version, state: 'draft' })
+      .set({ name: version.name, version_no: version.version, state: 'draft', state_by: null, state_at: null })
       .where('plan_id', '=', version.planId)
       .execute();
     await this.addVersionRow(trx, actor, version);
@@ -111,6 +111,17 @@ export class PlanRepository {
       .where('v.plan_id', '=', planId)
       .orderBy('v.version_no', 'desc')
       .execute();
+  }
+
+  /** The case of one version; nothing where there is none. */
+  async caseOf(trx: TeamTransaction, planId: string, version: number): Promise<unknown> {
+    const row = await trx
+      .selectFrom('plan_version')
+      .select('judged_case')
+      .where('plan_id', '=', planId)
+      .where('version_no', '=', version)
+      .executeTakeFirst();
+    return row?.judged_case;
   }
 
   async overrides(trx: TeamTransaction, planId: string, version: number): Promise<OverrideView[]> {

@@ -31,6 +31,8 @@ export interface HistoryFile {
     readonly daysAgo: number;
     readonly note: string;
   }[];
+  /** Which point failed in the last inspection of a piece, by tag. */
+  readonly lastFailed: { readonly [tag: string]: string };
   readonly checks: readonly {
     readonly tag: string;
     readonly by: string;
@@ -67,7 +69,7 @@ export async function liveThrough(app: INestApplicationContext, deeds: readonly 
 
 export function pastDeeds(past: Past, file: HistoryFile): readonly PastDeed[] {
   return [
-    ...past.register.rows.flatMap((row, index) => inspectionDeeds(past, row, index)),
+    ...past.register.rows.flatMap((row, index) => inspectionDeeds(past, row, { index, fails: file.lastFailed[row.tag] })),
     ...file.practice.map((entry) => practiceDeed(past, entry)),
     ...file.outings.flatMap((entry) => outingDeeds(past, entry)),
     ...file.care.map(({ tag, kind, daysAgo, note }) => {
@@ -83,11 +85,15 @@ export function pastDeeds(past: Past, file: HistoryFile): readonly PastDeed[] {
 }
 
 async function pieceOf({ app, person, register }: Past, tag: string): Promise<GearView> {
-  return app.get(GearService).get(person('Isla'), await register.idOf(tag));
+  return app.get(GearService).get(person('Isla'), register.idOf(tag));
 }
 
 /** The yearly inspections, the last one as the register says; one by somebody without the right to grade is taken over from the list. */
-function inspectionDeeds(past: Past, row: RegisterRow, index: number): readonly PastDeed[] {
+function inspectionDeeds(
+  past: Past,
+  row: RegisterRow,
+  { index, fails }: { readonly index: number; readonly fails: string | undefined },
+): readonly PastDeed[] {
   const { inspection, tag } = row;
   if (!inspection) return [];
   const { everyMonths } = standardSheets[row.kind];
@@ -104,8 +110,8 @@ function inspectionDeeds(past: Past, row: RegisterRow, index: number): readonly 
   const { on, grade, nextDue, by } = inspection;
   const inspector = past.person(by?.split(' ')[0] ?? 'Isla');
   if (!may(inspector.role, 'inspection.full') || nextDue === undefined) return [...deeds, { on, does: () => past.register.bring([tag]) }];
-  const note = grade === 'D' && row.note !== undefined ? { note: row.note } : {};
-  return [...deeds, { on, does: () => add(inspector, { on, age: HISTORY_MONTHS, index, nextDue, grade, ...note }) }];
+  const failing = fails === undefined ? {} : { fails, ...(row.note !== undefined && { note: row.note }) };
+  return [...deeds, { on, does: () => add(inspector, { on, age: HISTORY_MONTHS, index, nextDue, grade, ...failing }) }];
 }
 
 function practiceDeed(past: Past, { who, layout, monthsAgo, seenBy }: HistoryFile['practice'][number]): PastDeed {
@@ -121,20 +127,20 @@ function outingDeeds(past: Past, { name, to, tags, by, daysAgo, days, dueInDays 
   const service = past.app.get(OutingService);
   const outingId = randomUUID();
   const on = addDays(past.today, -daysAgo);
-  const ids = () => Promise.all(tags.map((tag) => past.register.idOf(tag)));
+  const ids = () => tags.map((tag) => past.register.idOf(tag));
   const goes = async () => {
     const input: OutingCreate = {
       outingId,
       name,
       holderKind: 'person',
       holderId: past.person(to).personId,
-      gearIds: await ids(),
+      gearIds: ids(),
       ...(dueInDays !== undefined && { dueBackOn: addDays(past.today, dueInDays) }),
     };
     await service.begin(past.person(by), input);
   };
   const comesBack = async () => {
-    await service.countBack(past.person(by), outingId, { gearIds: await ids() });
+    await service.countBack(past.person(by), outingId, { gearIds: ids() });
     await service.close(past.person(by), outingId, {});
   };
   return [{ on, does: goes }, ...(days === undefined ? [] : [{ on: addDays(on, days), does: comesBack }])];

@@ -29,7 +29,7 @@ export class DemoRegister {
     });
   }
 
-  async idOf(tag: string): Promise<string> {
+  idOf(tag: string): string {
     const id = this.ids.get(tag);
     if (id === undefined) throw new Error(`The demo has no piece ${tag} yet`);
     return id;

@@ -16,6 +16,8 @@ export interface PastInspection {
   /** What it was graded; without, as the findings speak. */
   readonly grade?: Grade;
   readonly note?: string;
+  /** The point that failed. */
+  readonly fails?: string;
 }
 
 /** Days of the yearly inspections before the last one, eldest first, none before the piece was first used. */
@@ -26,16 +28,16 @@ export function daysBefore(last: string, everyMonths: number, born: string): rea
 }
 
 export function pastInspection(piece: GearView, past: PastInspection): InspectionCreate {
-  const { on, age, index, nextDue, grade, note } = past;
+  const { on, age, index, nextDue, grade, note, fails } = past;
   const sheet = standardSheets[piece.kind];
   const worn = grade === undefined ? index % WORN_EVERY === 0 && age > HISTORY_MONTHS / 3 : grade !== 'A';
   // A sheet that asks no more than whether a thing is there and works has no worn.
   const soft = sheet.points.length > 2 ? sheet.points.find(({ immediate }) => !immediate) : undefined;
-  const points = pointsOf(sheet, (id, immediate) => {
-    if (grade === 'D' && immediate && id === sheet.points.find((point) => point.immediate && point.id.startsWith('pin'))?.id)
-      return 'fails';
-    return worn && grade !== 'D' && id === soft?.id ? 'worn' : 'ok';
-  });
+  const answer = (id: string): PointAnswer => {
+    if (id === fails) return 'fails';
+    return worn && fails === undefined && id === soft?.id ? 'worn' : 'ok';
+  };
+  const points = pointsOf(sheet, answer);
   const attributes = piece.attributes as { readonly [key: string]: unknown };
   const measures = Object.fromEntries(
     sheet.measures.flatMap(({ id, limit, newFrom }) => {
@@ -52,13 +54,13 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
     kind: 'calendar',
     on,
     sheetVersion: 0,
-    answers: { points, measures, notes: worn && soft && grade !== 'D' ? { [soft.id]: 'a little, to be watched' } : {} },
+    answers: { points, measures, notes: worn && soft && fails === undefined ? { [soft.id]: 'a little, to be watched' } : {} },
     grade: grade ?? (worn && soft ? 'B' : 'A'),
     nextDue,
     ...(note !== undefined && { note }),
   };
 }
 
-export function pointsOf(sheet: InspectionSheet, answer: (id: string, immediate: boolean) => PointAnswer): Record<string, PointAnswer> {
-  return Object.fromEntries(sheet.points.map(({ id, immediate }) => [id, answer(id, immediate)]));
+export function pointsOf(sheet: InspectionSheet, answer: (id: string) => PointAnswer): Record<string, PointAnswer> {
+  return Object.fromEntries(sheet.points.map(({ id }) => [id, answer(id)]));
 }

@@ -5,6 +5,7 @@ import { problemOf, useAcceptBundleMutation } from '../api/wainrope-api.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { AccountFields } from './AccountFields.tsx';
 
 interface BundleFile {
   readonly content: Record<string, unknown>;
@@ -74,12 +75,7 @@ export function BringTeam({ token }: { readonly token: string }) {
               ))}
             </select>
           </Labelled>
-          <Labelled label="Sign-in name" fault={faults.login}>
-            <input {...register('login')} autoComplete="username" autoCapitalize="none" spellCheck={false} />
-          </Labelled>
-          <Labelled label="Password" fault={faults.password}>
-            <input {...register('password')} type="password" autoComplete="new-password" />
-          </Labelled>
+          <AccountFields login={register('login')} password={register('password')} faults={faults} />
           <button type="submit" className="action-main" disabled={accepted.isLoading}>
             {accepted.isLoading ? 'Bringing it in…' : 'Bring the team in'}
           </button>

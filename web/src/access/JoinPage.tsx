@@ -6,6 +6,7 @@ import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { AccountFields } from './AccountFields.tsx';
 import { BringTeam } from './BringTeam.tsx';
 import { roleWords } from './role-words.ts';
 
@@ -70,19 +71,12 @@ export function JoinPage() {
               </Labelled>
             </>
           )}
-          {invitation.login ? (
+          {invitation.login && (
             <p>
               Your sign-in name stays <strong className="font-mono">{invitation.login}</strong>.
             </p>
-          ) : (
-            <Labelled label="Sign-in name" fault={faults.login}>
-              <input {...register('login')} autoComplete="username" autoCapitalize="none" spellCheck={false} />
-            </Labelled>
           )}
-          <Labelled label="Password" fault={faults.password}>
-            <input {...register('password')} type="password" autoComplete="new-password" />
-          </Labelled>
-          <p className="text-[15px] text-quiet">Ten characters or more; a short sentence is easy to keep.</p>
+          <AccountFields {...(!invitation.login && { login: register('login') })} password={register('password')} faults={faults} />
           <button type="submit" className="action-main" disabled={accepted.isLoading}>
             {invitation.foundsTeam ? 'Found the team' : invitation.login ? 'Set the password' : 'Join'}
           </button>

@@ -1,5 +1,5 @@
+import { dueOf, type PieceDue } from '@wainrope/contract';
 import { Link, useSearchParams } from 'react-router';
-import { dueOf, type PieceDue } from '../gear/due-of.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -41,7 +41,7 @@ export function DuePage() {
   const wanted = (pieces ?? []).filter(({ gear }) => gear.state !== 'retired');
   const due = wanted
     .filter((piece) => (!kit || piece.kit === kit) && (!person || peopleOf(piece).includes(person)))
-    .map((piece): DuePiece => ({ piece, due: dueOf(piece, team?.today ?? '') }))
+    .map((piece): DuePiece => ({ piece, due: dueOf(piece.gear, team?.today ?? '') }))
     .sort((a, b) => (a.due.on ?? '').localeCompare(b.due.on ?? ''));
   const kits = [...new Set(wanted.map((piece) => piece.kit).filter(Boolean))].sort();
   const people = [...new Set(wanted.flatMap(peopleOf))].sort();

@@ -1,9 +1,8 @@
-import { inspectionKinds, isUseCheck } from '@wainrope/contract';
+import { dueOf, inspectionKinds, isUseCheck } from '@wainrope/contract';
 import { gearClasses, gearClassNames } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useMay, usePerson } from '../access/use-session.ts';
-import { dueOf } from '../gear/due-of.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -17,7 +16,7 @@ import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-r
 function piecesOf(choice: string, pieces: readonly RegisterPiece[], today: string): readonly RegisterPiece[] {
   const [what, which = ''] = choice.split(':');
   const usable = pieces.filter(({ gear }) => gear.state !== 'retired');
-  if (what === 'due') return usable.filter((piece) => ['overdue', 'never', 'this-week'].includes(dueOf(piece, today).time));
+  if (what === 'due') return usable.filter((piece) => ['overdue', 'never', 'this-week'].includes(dueOf(piece.gear, today).time));
   if (what === 'quarantined') return usable.filter(({ gear }) => gear.state === 'quarantined');
   if (what === 'kit') return usable.filter(({ gear }) => gear.kitId === which);
   if (what === 'piece') return usable.filter(({ gear }) => gear.gearId === which);

@@ -1,8 +1,7 @@
-import type { KitDetail, KitList } from '@wainrope/contract';
+import { type KitDetail, type KitList, wantsInspecting } from '@wainrope/contract';
 import { type KitPiece, type KitReadiness, kitReadiness } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListKitsQuery } from '../api/wainrope-api.ts';
-import { dueOf } from '../gear/due-of.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 
 export interface KitState {
@@ -18,7 +17,7 @@ export function kitPiece(piece: RegisterPiece, today: string): KitPiece {
     kind: gear.kind,
     state: gear.state,
     wllN: limit.kind === 'rated' ? limit.wllN : undefined,
-    due: ['overdue', 'never'].includes(dueOf(piece, today).time),
+    due: wantsInspecting(piece.gear, today),
     away: gear.away !== undefined,
   };
 }

@@ -2,7 +2,7 @@ import { type AnchorOption, type AnchorWay, type Case, type Edit, force, length,
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../shell/VerdictMark.tsx';
-import { applied, fillEdits } from './fill-pieces.ts';
+import { withPieces } from './fill-pieces.ts';
 import { useAnchorOptions } from './use-judgement.ts';
 
 interface AnchorCompareProps {
@@ -20,10 +20,7 @@ export function AnchorCompare({ rig, subject, pieces, today, apply }: AnchorComp
   const line = rig.lines.find(({ drive }) => drive.kind === 'winch');
   const options = useAnchorOptions(subject, line?.id);
   if (!line || !options || options.length === 0) return null;
-  const use = ({ route }: AnchorOption) => {
-    const laid = routeEdits(rig, route);
-    apply([...laid, ...fillEdits(applied(rig, laid), pieces, today)]);
-  };
+  const use = ({ route }: AnchorOption) => apply(withPieces(rig, routeEdits(rig, route), { pieces, today }));
   return (
     <section aria-label="Anchors compared" className="stitched pb-3">
       <h2 className="font-head text-lg font-semibold">Anchors compared</h2>

@@ -3,18 +3,21 @@ import {
   type Body,
   duties,
   type Edit,
-  footings,
   groundHeightM,
-  holdGrounds,
+  type LooseBody,
+  length,
   picketPatterns,
   picketSoils,
   type Rig,
-  woods,
+  type VehicleBody,
 } from '@wainrope/core';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import { useFigures } from '../shell/use-figures.ts';
 import { asVehicle } from './body-edits.ts';
 import { Choice, Group } from './fields.tsx';
 import { NumberField } from './NumberField.tsx';
+import { StanceChoices } from './StandingFields.tsx';
+import { TreeChoices } from './TreeChoices.tsx';
 
 interface BodyFieldsProps {
   readonly rig: Rig;
@@ -25,14 +28,13 @@ interface BodyFieldsProps {
 const DEGREE = Math.PI / 180;
 const bearingOf = (rad: number) => (((rad / DEGREE) % 360) + 360) % 360;
 
-type Change = (part: object, merge?: string) => void;
-
 /** Where a body stands and what it is, in numbers. */
 export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
-  const change: Change = (part, merge) =>
-    apply([{ kind: 'change-body', body: { ...body, ...part } as Body }], merge && `${merge}-${body.id}`);
+  const { figure } = useFigures();
+  const put = (next: Body, merge?: string) => apply([{ kind: 'change-body', body: next }], merge && `${merge}-${body.id}`);
   const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-  const away = load && load.id !== body.id ? Math.hypot(body.xM - load.xM, body.yM - load.yM) : undefined;
+  const isLoad = load?.id === body.id;
+  const away = load && !isLoad ? Math.hypot(body.xM - load.xM, body.yM - load.yM) : undefined;
   const height = groundHeightM(rig.ground, body.xM, body.yM);
   return (
     <Group title={body.label}>
@@ -41,7 +43,7 @@ export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
         <input
           value={body.label}
           maxLength={80}
-          onChange={(event) => event.target.value.trim() !== '' && change({ label: event.target.value }, 'name')}
+          onChange={(event) => event.target.value.trim() !== '' && put({ ...body, label: event.target.value }, 'name')}
         />
       </label>
       <NumberField
@@ -51,7 +53,7 @@ export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
         min={-1000}
         max={1000}
         step={0.1}
-        onChange={(xM) => change({ xM }, 'x')}
+        onChange={(xM) => put({ ...body, xM }, 'x')}
       />
       <NumberField
         label="North of the origin"
@@ -60,7 +62,7 @@ export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
         min={-1000}
         max={1000}
         step={0.1}
-        onChange={(yM) => change({ yM }, 'y')}
+        onChange={(yM) => put({ ...body, yM }, 'y')}
       />
       {'headingRad' in body && (
         <NumberField
@@ -70,26 +72,47 @@ export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
           min={0}
           max={360}
           step={1}
-          onChange={(degrees) => change({ headingRad: degrees * DEGREE }, 'heading')}
+          onChange={(degrees) => put({ ...body, headingRad: degrees * DEGREE }, 'heading')}
         />
       )}
-      <KindFields body={body} change={change} rig={rig} />
+      <KindFields body={body} put={put} apply={apply} rig={rig} />
       <p className="col-span-2 text-[15px] text-quiet">
-        {away !== undefined && `${away.toFixed(1)} m from ${load?.label}. `}
-        {rig.ground.slopeRad > 0.004 && `Ground ${Math.abs(height).toFixed(1)} m ${height >= 0 ? 'above' : 'below'} the origin.`}
+        {away !== undefined && `${figure(length(away))} from ${load?.label}. `}
+        {rig.ground.slopeRad > 0.004 && `Ground ${figure(length(Math.abs(height)))} ${height >= 0 ? 'above' : 'below'} the origin. `}
+        {isLoad && 'It is to move, so it stays on the site; to take it off, say first that another one is to move.'}
       </p>
+      {!isLoad && (body.kind === 'vehicle' || body.kind === 'load') && (
+        <button
+          type="button"
+          className="action col-span-2 justify-self-start"
+          onClick={() => apply([{ kind: 'change-load', load: { ...rig.load, bodyId: body.id } }])}
+        >
+          This one is to move
+        </button>
+      )}
     </Group>
   );
 }
 
-function KindFields({ body, change, rig }: { readonly body: Body; readonly change: Change; readonly rig: Rig }) {
+interface KindProps<B extends Body> {
+  readonly body: B;
+  readonly put: (next: Body, merge?: string) => void;
+}
+
+function KindFields({ body, put, apply, rig }: KindProps<Body> & Pick<BodyFieldsProps, 'apply' | 'rig'>) {
   switch (body.kind) {
     case 'vehicle':
-      return <VehicleNumbers body={body} change={change} />;
+      return (
+        <>
+          <WhichVehicle body={body} put={put} />
+          <SizeFields body={body} put={put} />
+          <StanceChoices body={body} apply={apply} />
+        </>
+      );
     case 'load':
-      return <SizeFields body={body} change={change} />;
+      return <SizeFields body={body} put={put} />;
     case 'tree':
-      return <TreeNumbers body={body} change={change} />;
+      return <TreeChoices tree={body} change={(part, merge) => put({ ...body, ...part }, merge)} />;
     case 'rock':
     case 'structure':
       return (
@@ -100,58 +123,17 @@ function KindFields({ body, change, rig }: { readonly body: Body; readonly chang
           min={0.05}
           max={20}
           step={0.1}
-          onChange={(diameterM) => change({ diameterM }, 'd')}
+          onChange={(diameterM) => put({ ...body, diameterM }, 'diameter')}
         />
       );
     case 'ground-anchor':
-      return <Choice label="Soil" value={body.soil} options={anchorSoils} words={plain} onChange={(soil) => change({ soil })} />;
+      return <Choice label="Soil" value={body.soil} options={anchorSoils} words={plain} onChange={(soil) => put({ ...body, soil })} />;
     case 'pickets':
-      return (
-        <>
-          <Choice
-            label="Pattern"
-            value={body.pattern}
-            options={picketPatterns}
-            words={(pattern) => pattern}
-            onChange={(pattern) => change({ pattern })}
-          />
-          <Choice label="Soil" value={body.soil} options={picketSoils} words={plain} onChange={(soil) => change({ soil })} />
-        </>
-      );
+      return <PicketChoices body={body} put={put} />;
     case 'deadman':
-      return (
-        <>
-          <NumberField
-            label="Length of the log"
-            unit="m"
-            value={body.lengthM}
-            min={0.3}
-            max={20}
-            step={0.1}
-            onChange={(lengthM) => change({ lengthM }, 'l')}
-          />
-          <NumberField
-            label="Height of its face"
-            unit="m"
-            value={body.faceHeightM}
-            min={0.05}
-            max={3}
-            step={0.05}
-            onChange={(faceHeightM) => change({ faceHeightM }, 'f')}
-          />
-          <NumberField
-            label="Depth of its middle"
-            unit="m"
-            value={body.depthM}
-            min={0.2}
-            max={10}
-            step={0.1}
-            onChange={(depthM) => change({ depthM }, 'p')}
-          />
-        </>
-      );
+      return <DeadmanFields body={body} put={put} />;
     case 'person':
-      return <PersonChoices body={body} change={change} rig={rig} />;
+      return <PersonChoices body={body} put={put} rig={rig} />;
     case 'crew':
       return (
         <NumberField
@@ -161,7 +143,7 @@ function KindFields({ body, change, rig }: { readonly body: Body; readonly chang
           min={1}
           max={100}
           step={1}
-          onChange={(people) => change({ people: Math.round(people) }, 'n')}
+          onChange={(people) => put({ ...body, people: Math.round(people) }, 'people')}
         />
       );
     case 'animal':
@@ -175,139 +157,102 @@ function KindFields({ body, change, rig }: { readonly body: Body; readonly chang
 
 const plain = (word: string) => word.replaceAll('-', ' ');
 
-type Of<K extends Body['kind']> = { readonly body: Extract<Body, { readonly kind: K }>; readonly change: Change };
-
-function SizeFields({ body, change }: Of<'load'> | Of<'vehicle'>) {
-  return (
-    <>
-      <NumberField
-        label="Mass with load"
-        unit="kg"
-        value={body.massKg}
-        min={1}
-        max={200_000}
-        step={50}
-        onChange={(massKg) => change({ massKg }, 'mass')}
-      />
-      <NumberField
-        label="Length"
-        unit="m"
-        value={body.lengthM}
-        min={0.2}
-        max={30}
-        step={0.1}
-        onChange={(lengthM) => change({ lengthM }, 'length')}
-      />
-      <NumberField
-        label="Width"
-        unit="m"
-        value={body.widthM}
-        min={0.1}
-        max={body.kind === 'load' ? 10 : 5}
-        step={0.05}
-        onChange={(widthM) => change({ widthM }, 'width')}
-      />
-    </>
-  );
-}
-
-const BRAKES = ['all', 'parking-rear', 'parking-front', 'park-only', 'none'] as const;
-const brakeWords: { readonly [B in (typeof BRAKES)[number]]: string } = {
-  all: 'all wheels',
-  'parking-rear': 'parking brake, rear',
-  'parking-front': 'parking brake, front',
-  'park-only': 'selector in park alone',
-  none: 'none',
-};
-
-function VehicleNumbers({ body, change }: Of<'vehicle'>) {
+function WhichVehicle({ body, put }: KindProps<VehicleBody>) {
   const { data: team } = useGetTeamQuery();
   const vehicles = team?.vehicles ?? [];
-  const stance = body.stance ?? { ground: 'grass' as const, brakes: 'all' as const };
+  const choose = (id: string) => {
+    const own = vehicles.find(({ vehicleId }) => vehicleId === id);
+    const { vehicleId: _before, ...other } = body;
+    put(own ? asVehicle(body, own) : other);
+  };
+  return (
+    <Choice
+      label="Which vehicle"
+      value={body.vehicleId ?? ''}
+      options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
+      words={(id) => vehicles.find(({ vehicleId }) => vehicleId === id)?.name ?? 'not one of the team’s'}
+      onChange={choose}
+    />
+  );
+}
+
+/** Sizes of what has a mass: label, unit, field, least and greatest. */
+const SIZES = [
+  ['Mass with load', 'kg', 'massKg', 1, 200_000, 50],
+  ['Length', 'm', 'lengthM', 0.2, 30, 0.1],
+  ['Width', 'm', 'widthM', 0.1, 5, 0.05],
+] as const;
+
+function SizeFields({ body, put }: KindProps<VehicleBody | LooseBody>) {
+  return SIZES.map(([label, unit, field, min, max, step]) => (
+    <NumberField
+      key={field}
+      label={label}
+      unit={unit}
+      value={body[field]}
+      min={min}
+      max={max}
+      step={step}
+      onChange={(value) => put({ ...body, [field]: value }, field)}
+    />
+  ));
+}
+
+function PicketChoices({ body, put }: KindProps<Extract<Body, { readonly kind: 'pickets' }>>) {
   return (
     <>
       <Choice
-        label="Which vehicle"
-        value={body.vehicleId ?? ''}
-        options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
-        words={(id) => vehicles.find(({ vehicleId }) => vehicleId === id)?.name ?? 'not one of the team’s'}
-        onChange={(id) => {
-          const own = vehicles.find(({ vehicleId }) => vehicleId === id);
-          change(own ? asVehicle(body, own) : { vehicleId: undefined });
-        }}
+        label="Pattern"
+        value={body.pattern}
+        options={picketPatterns}
+        words={(pattern) => pattern}
+        onChange={(pattern) => put({ ...body, pattern })}
       />
-      <SizeFields body={body} change={change} />
-      <Choice
-        label="Stands on"
-        value={body.stance?.ground ?? ''}
-        options={['', ...holdGrounds]}
-        words={(ground) => (ground === '' ? 'not said' : plain(ground))}
-        onChange={(ground) => change({ stance: ground === '' ? undefined : { ...stance, ground } })}
-      />
-      {body.stance && (
-        <Choice
-          label="Brakes"
-          value={body.stance.brakes}
-          options={BRAKES}
-          words={(brakes) => brakeWords[brakes]}
-          onChange={(brakes) => change({ stance: { ...stance, brakes } })}
-        />
-      )}
+      <Choice label="Soil" value={body.soil} options={picketSoils} words={plain} onChange={(soil) => put({ ...body, soil })} />
     </>
   );
 }
 
-function TreeNumbers({ body, change }: Of<'tree'>) {
-  return (
-    <>
-      <NumberField
-        label="Trunk diameter"
-        unit="m"
-        value={body.trunkDiameterM}
-        min={0.05}
-        max={3}
-        step={0.01}
-        onChange={(trunkDiameterM) => change({ trunkDiameterM }, 'trunk')}
-      />
-      <Choice label="Wood" value={body.wood} options={woods} words={plain} onChange={(wood) => change({ wood })} />
-      <Choice
-        label="Ground at its roots"
-        value={body.footing}
-        options={footings}
-        words={plain}
-        onChange={(footing) => change({ footing })}
-      />
-      <Choice
-        label="State"
-        value={body.state}
-        options={['live', 'dead', 'rotten'] as const}
-        words={plain}
-        onChange={(state) => change({ state })}
-      />
-      <NumberField
-        label="Lean"
-        unit="°"
-        value={body.leanRad / DEGREE}
-        min={0}
-        max={90}
-        step={1}
-        onChange={(degrees) => change({ leanRad: degrees * DEGREE }, 'lean')}
-      />
-    </>
-  );
+const LOG = [
+  ['Length of the log', 'lengthM', 0.3, 20, 0.1],
+  ['Height of its face', 'faceHeightM', 0.05, 3, 0.05],
+  ['Depth of its middle', 'depthM', 0.2, 10, 0.1],
+] as const;
+
+function DeadmanFields({ body, put }: KindProps<Extract<Body, { readonly kind: 'deadman' }>>) {
+  return LOG.map(([label, field, min, max, step]) => (
+    <NumberField
+      key={field}
+      label={label}
+      unit="m"
+      value={body[field]}
+      min={min}
+      max={max}
+      step={step}
+      onChange={(value) => put({ ...body, [field]: value }, field)}
+    />
+  ));
 }
 
-function PersonChoices({ body, change, rig }: Of<'person'> & { readonly rig: Rig }) {
+function PersonChoices({ body, put, rig }: KindProps<Extract<Body, { readonly kind: 'person' }>> & { readonly rig: Rig }) {
   const vehicles = rig.bodies.filter(({ kind }) => kind === 'vehicle');
+  const sit = (id: string) => {
+    const { inVehicleId: _before, ...outside } = body;
+    put(id === '' ? outside : { ...outside, inVehicleId: id });
+  };
+  const shelter = (words: string) => {
+    const { shelter: _before, ...open } = body;
+    put(words.trim() === '' ? open : { ...open, shelter: words }, 'shelter');
+  };
   return (
     <>
-      <Choice label="Duty" value={body.duty} options={duties} words={plain} onChange={(duty) => change({ duty })} />
+      <Choice label="Duty" value={body.duty} options={duties} words={plain} onChange={(duty) => put({ ...body, duty })} />
       <Choice
         label="In the cab of"
         value={body.inVehicleId ?? ''}
         options={['', ...vehicles.map(({ id }) => id)]}
         words={(id) => vehicles.find((vehicle) => vehicle.id === id)?.label ?? 'nobody’s: outside'}
-        onChange={(id) => change({ inVehicleId: id === '' ? undefined : id })}
+        onChange={sit}
       />
       <label className="block text-[15px]">
         Shelter
@@ -315,7 +260,7 @@ function PersonChoices({ body, change, rig }: Of<'person'> & { readonly rig: Rig
           value={body.shelter ?? ''}
           maxLength={80}
           placeholder="a thick tree, a wall"
-          onChange={(event) => change({ shelter: event.target.value.trim() === '' ? undefined : event.target.value }, 'shelter')}
+          onChange={(event) => shelter(event.target.value)}
         />
       </label>
     </>

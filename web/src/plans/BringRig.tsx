@@ -35,7 +35,7 @@ export function BringRig() {
                 <strong>{brought.name}</strong>
                 {brought.unknown.length > 0
                   ? `: not in this register: ${brought.unknown.join(', ')}. ${openPlaces(brought.rig)} places stay open; choose pieces for them on the plan.`
-                  : ': every piece is in this register.'}
+                  : ': every piece was found in this register by its tag and class. Check that they are the same ones.'}
               </p>
               <button type="button" className="action-main mt-1" disabled={creating.isLoading} onClick={make}>
                 Make it a plan

@@ -27,7 +27,7 @@ export function LayLayout({ rig, pieces, today, apply, close }: LayLayoutProps) 
   const lay = () => {
     if (!layout) return;
     const laid = layOnSite(layout, rig, assignment);
-    apply([{ kind: 'replace-rig', rig: applied(laid, fillEdits(laid, pieces, today)) }]);
+    apply([{ kind: 'replace-rig', rig: applied(laid, fillEdits(laid, { pieces, today })) }]);
     close();
   };
   return (

@@ -1,13 +1,15 @@
-import { type Body, type Edit, extendLine, type Rig, removeLine, tieBack } from '@wainrope/core';
+import { type Body, type Edit, extendLine, type Rig, removeLine, routeFault, tieBack } from '@wainrope/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { AddChoice } from './AddChoice.tsx';
 import { BodyFields } from './BodyFields.tsx';
 import { addEdits, bodyKindWords, featureWords, keyEdits } from './body-edits.ts';
 import { ChainRows } from './ChainRows.tsx';
 import { bodySelected, edited, routed, routeEnded } from './planner-slice.ts';
 import { draftEdits, routeWords } from './route-words.ts';
+import { Unlocked } from './Unlocked.tsx';
 
 interface OutlinePanelProps {
   readonly rig: Rig;
@@ -19,11 +21,9 @@ interface OutlinePanelProps {
   readonly layLayout: () => void;
 }
 
-const ADDED = Object.keys(bodyKindWords) as readonly Body['kind'][];
-
 /** Everything on the sheet as a list: what can be done by pointing is done here by a key or a button. */
 export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }: OutlinePanelProps) {
-  const { selectedBodyId, route } = useAppSelector((state) => state.planner);
+  const { selectedBodyId, route, refused } = useAppSelector((state) => state.planner);
   const { data: team } = useGetTeamQuery();
   const dispatch = useAppDispatch();
   const selected = rig.bodies.find(({ id }) => id === selectedBodyId);
@@ -38,23 +38,11 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
       <section aria-label="On the site">
         <div className="flex items-end gap-2">
           <h2 className="font-head text-lg font-semibold">On the site</h2>
-          <select
-            className="ml-auto w-44!"
-            aria-label="Add to the site, beside the rest"
-            value=""
-            onChange={(event) => event.target.value && add(event.target.value as Body['kind'])}
-          >
-            <option value="">Add…</option>
-            {ADDED.map((kind) => (
-              <option key={kind} value={kind}>
-                {bodyKindWords[kind]}
-              </option>
-            ))}
-          </select>
+          <AddChoice className="ml-auto w-44!" label="Add to the site, beside the rest" value="" choose={(kind) => kind && add(kind)} />
         </div>
-        {route && (
+        {(route || refused) && (
           <p aria-live="polite" className="border-l-4 border-rope bg-paper px-2 py-1">
-            {routeWords(rig, route)}
+            {refused ?? (route && routeWords(rig, route))}
           </p>
         )}
         <BodyList rig={rig} lay={lay} />
@@ -64,57 +52,65 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
           the next and the one before.
         </p>
       </section>
-      {selected && <BodyFields rig={rig} body={selected} apply={apply} />}
+      {selected && (
+        <Unlocked>
+          <BodyFields rig={rig} body={selected} apply={apply} />
+        </Unlocked>
+      )}
       <section aria-label="Lines">
-        <div className="flex items-end gap-2">
-          <h2 className="font-head text-lg font-semibold">Lines and what holds them</h2>
-          <button type="button" className="action ml-auto" onClick={layLayout}>
-            Lay a layout…
-          </button>
-        </div>
-        {rig.lines.length === 0 && (
-          <p className="py-2">
-            Nothing is laid yet. Press L on the winching vehicle, L on each body it turns at, E where it ends; or lay a layout.
-          </p>
-        )}
-        {rig.lines.map((line) => (
-          <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
-            <span className="mr-auto">
-              <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
-              <span className="text-quiet">
-                {driveWords(rig, line)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
-              </span>
-            </span>
-            <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
-              Extend
-            </button>
-            <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
-              Take off
+        <Unlocked>
+          <div className="flex items-end gap-2">
+            <h2 className="font-head text-lg font-semibold">Lines and what holds them</h2>
+            <button type="button" className="action ml-auto" onClick={layLayout}>
+              Lay a layout…
             </button>
           </div>
-        ))}
-        <ChainRows rig={rig} pieces={pieces} apply={apply} lay={lay} choosePiece={choosePiece} />
-      </section>
-      {(rig.features ?? []).length > 0 && (
-        <section aria-label="Drawn on the ground">
-          <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
-          {(rig.features ?? []).map((feature) => (
-            <div key={feature.id} className="flex items-center gap-2 border-b border-rule py-1.5">
-              <input
-                aria-label="Name"
-                value={feature.label}
-                maxLength={80}
-                onChange={(event) =>
-                  event.target.value.trim() !== '' &&
-                  apply([{ kind: 'put', list: 'features', entry: { ...feature, label: event.target.value } }], `name-${feature.id}`)
-                }
-              />
-              <span className="shrink-0 text-[14px] text-quiet">{featureWords[feature.kind].split(' ')[0]}</span>
-              <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'features', id: feature.id }])}>
+          {rig.lines.length === 0 && (
+            <p className="py-2">
+              Nothing is laid yet. Press L on the winching vehicle, L on each body it turns at, E where it ends; or lay a layout.
+            </p>
+          )}
+          {rig.lines.map((line) => (
+            <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
+              <span className="mr-auto">
+                <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
+                <span className="text-quiet">
+                  {driveWords(rig, line)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
+                </span>
+              </span>
+              <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
+                Extend
+              </button>
+              <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
                 Take off
               </button>
             </div>
           ))}
+          <ChainRows rig={rig} pieces={pieces} apply={apply} lay={lay} choosePiece={choosePiece} />
+        </Unlocked>
+      </section>
+      {(rig.features ?? []).length > 0 && (
+        <section aria-label="Drawn on the ground">
+          <Unlocked>
+            <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
+            {(rig.features ?? []).map((feature) => (
+              <div key={feature.id} className="flex items-center gap-2 border-b border-rule py-1.5">
+                <input
+                  aria-label="Name"
+                  value={feature.label}
+                  maxLength={80}
+                  onChange={(event) =>
+                    event.target.value.trim() !== '' &&
+                    apply([{ kind: 'put', list: 'features', entry: { ...feature, label: event.target.value } }], `name-${feature.id}`)
+                  }
+                />
+                <span className="shrink-0 text-[14px] text-quiet">{featureWords[feature.kind].split(' ')[0]}</span>
+                <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'features', id: feature.id }])}>
+                  Take off
+                </button>
+              </div>
+            ))}
+          </Unlocked>
         </section>
       )}
     </div>
@@ -139,6 +135,7 @@ function BodyList({ rig, lay }: Pick<OutlinePanelProps, 'rig' | 'lay'>) {
     rows[rows.indexOf(from) + by]?.focus();
   };
   const endRoute = (body: Body) => {
+    if (routeFault(body, 'stop')) return void dispatch(routed(body.id));
     const ended = route && { ...route, bodyIds: route.bodyIds.at(-1) === body.id ? route.bodyIds : [...route.bodyIds, body.id] };
     if (!ended) return;
     lay(draftEdits(rig, ended));

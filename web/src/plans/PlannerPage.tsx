@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AnchorCompare } from './AnchorCompare.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
-import { applied, fillEdits } from './fill-pieces.ts';
+import { withPieces } from './fill-pieces.ts';
 import { HonestAdvantage } from './HonestAdvantage.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
@@ -26,6 +26,7 @@ import { SheetTools } from './SheetTools.tsx';
 import { SideView } from './SideView.tsx';
 import { SitePanel } from './SitePanel.tsx';
 import { TagMeaning } from './TagMeaning.tsx';
+import { Unlocked } from './Unlocked.tsx';
 import { useJudgement } from './use-judgement.ts';
 import { useOpenPlan } from './use-open-plan.ts';
 import { usePlanCase } from './use-plan-case.ts';
@@ -61,13 +62,16 @@ export function PlannerPage() {
 
 type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<ReturnType<typeof useRegister>[K]> };
 
+/** Whoever only reads saves nothing. */
+const nothing = () => undefined;
+
 function Planner({ plan, register }: { readonly plan: PlanView; readonly register: Register }) {
   const { rig, version, dirty, locked } = useAppSelector((state) => state.planner);
   const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
   const { report, failure, pending } = useJudgement(subject);
   const saver = useSavePlan(plan.planId);
-  usePlannerShortcuts(saver.save);
+  usePlannerShortcuts(locked ? nothing : saver.save);
   if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
@@ -135,7 +139,7 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
     setChoosing(undefined);
   };
   const shared = { rig, pieces, apply };
-  const lay = (edits: readonly Edit[]) => apply([...edits, ...fillEdits(applied(rig, edits), pieces, team.today)]);
+  const lay = (edits: readonly Edit[]) => apply(withPieces(rig, edits, { pieces, today: team.today }));
   const endRoute = () => {
     if (route) lay(draftEdits(rig, route));
     dispatch(routeEnded());
@@ -169,7 +173,7 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
         record={
           <>
             <Suspense fallback={<p>Loading…</p>}>
-              <TakeAway rig={rig} subject={subject} report={report} facts={facts} apply={apply} />
+              <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
             </Suspense>
             <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
           </>
@@ -275,12 +279,14 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
         {tab === 'outline' && panels.outline}
         {tab === 'site' && (
           <>
-            {panels.site}
-            {panels.compare}
+            <Unlocked>
+              {panels.site}
+              {panels.compare}
+            </Unlocked>
             <SideView rig={rig} report={report} />
           </>
         )}
-        {tab === 'pieces' && panels.parts}
+        {tab === 'pieces' && <Unlocked>{panels.parts}</Unlocked>}
         {tab === 'record' && panels.record}
         {tab === 'figures' && (
           <>

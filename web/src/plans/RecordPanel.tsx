@@ -178,6 +178,7 @@ function Comments({ planId }: { readonly planId: string }) {
 }
 
 function Versions({ plan, apply }: RecordPanelProps) {
+  const { locked } = useAppSelector((state) => state.planner);
   const { data, error } = useListVersionsQuery({ planId: plan.planId });
   const [open, opening] = useLazyGetVersionQuery();
   const bring = async (version: number) => {
@@ -197,7 +198,7 @@ function Versions({ plan, apply }: RecordPanelProps) {
               <span className="text-[14px] text-quiet">
                 {savedBy}, {when(savedAt)}
               </span>
-              {version !== plan.version && (
+              {version !== plan.version && !locked && (
                 <button type="button" className="action ml-auto" onClick={() => bring(version)}>
                   Bring back
                 </button>

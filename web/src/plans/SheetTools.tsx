@@ -1,10 +1,9 @@
-import { type Body, featureKinds, type Rig } from '@wainrope/core';
+import { featureKinds, type Rig } from '@wainrope/core';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { bodyKindWords, featureWords } from './body-edits.ts';
+import { AddChoice } from './AddChoice.tsx';
+import { featureWords } from './body-edits.ts';
 import { routeEnded, routeTakenBack, toolChosen } from './planner-slice.ts';
 import { routeWords } from './route-words.ts';
-
-const ADDED = Object.keys(bodyKindWords) as readonly Body['kind'][];
 
 interface SheetToolsProps {
   readonly rig: Rig;
@@ -14,7 +13,7 @@ interface SheetToolsProps {
 
 /** What a touch on the sheet does, and the line that is being run. */
 export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
-  const { tool, route } = useAppSelector((state) => state.planner);
+  const { tool, route, refused } = useAppSelector((state) => state.planner);
   const dispatch = useAppDispatch();
   const key = 'relative min-h-11 px-3 text-[16px] aria-pressed:font-semibold';
   const tools = [
@@ -32,6 +31,7 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
         <>
           <p className="mr-auto px-2" aria-live="polite" data-route-words>
             {routeWords(rig, route)}
+            {refused && <span className="block text-rust">{refused}</span>}
           </p>
           <button type="button" className="action" onClick={() => dispatch(routeTakenBack())}>
             Step back
@@ -57,21 +57,12 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
               {tool.kind === wanted.kind && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
             </button>
           ))}
-          <select
-            aria-label="Add to the site"
+          <AddChoice
             className="w-36!"
+            label="Add to the site"
             value={tool.kind === 'add' ? tool.body : ''}
-            onChange={(event) =>
-              dispatch(toolChosen(event.target.value ? { kind: 'add', body: event.target.value as Body['kind'] } : { kind: 'move' }))
-            }
-          >
-            <option value="">Add…</option>
-            {ADDED.map((kind) => (
-              <option key={kind} value={kind}>
-                {bodyKindWords[kind]}
-              </option>
-            ))}
-          </select>
+            choose={(body) => dispatch(toolChosen(body ? { kind: 'add', body } : { kind: 'move' }))}
+          />
           <select
             aria-label="Draw on the ground"
             className="w-36!"
@@ -95,7 +86,9 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
             Lay a layout…
           </button>
           {tool.kind === 'line' && (
-            <p className="w-full px-2 pb-1 text-quiet">Touch the vehicle whose winch pulls, then each body the line goes to.</p>
+            <p aria-live="polite" className={`w-full px-2 pb-1 ${refused ? 'text-rust' : 'text-quiet'}`}>
+              {refused ?? 'Touch the vehicle whose winch pulls, then each body the line goes to.'}
+            </p>
           )}
           {tool.kind === 'add' && <p className="w-full px-2 pb-1 text-quiet">Touch where it stands.</p>}
         </>

@@ -56,7 +56,7 @@ export function SideView({ rig, report }: { readonly rig: Rig; readonly report: 
           <path d={path(({ ropeM }) => ropeM)} fill="none" stroke="var(--ink)" strokeWidth="4" />
           <path d={path(({ ropeM }) => ropeM)} fill="none" stroke="var(--rope)" strokeWidth="2.4" />
           {stations.map(({ alongM, ropeM, groundM }) => (
-            <g key={alongM}>
+            <g key={`${alongM} ${ropeM}`}>
               <path d={`M${x(alongM)} ${y(groundM)}V${y(ropeM)}`} stroke="var(--ink)" strokeDasharray="2 3" />
               <circle cx={x(alongM)} cy={y(ropeM)} r="4" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6" />
               <text x={x(alongM)} y={Math.max(14, y(ropeM) - 8)} fontSize="12" textAnchor="middle" fill="var(--ink)">

@@ -5,7 +5,6 @@ import {
   type Depth,
   depths,
   type Edit,
-  footings,
   force,
   isSelfRecovery,
   layoutOf,
@@ -19,7 +18,6 @@ import {
   surfaces,
   type TreeBody,
   travelDirection,
-  woods,
 } from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
@@ -31,6 +29,7 @@ import { ObstacleFields } from './ObstacleFields.tsx';
 import { StandingFields } from './StandingFields.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
 import { depthWords, methodWords, soilWords, surfaceWords } from './situation-words.ts';
+import { TreeChoices } from './TreeChoices.tsx';
 
 interface SitePanelProps {
   readonly rig: Rig;
@@ -199,15 +198,6 @@ function TreeFields({ rig, apply }: SitePanelProps) {
         step={1}
         onChange={(degrees) => place(distanceM, degrees)}
       />
-      <NumberField
-        label="Trunk diameter"
-        unit="m"
-        value={tree.trunkDiameterM}
-        min={0.05}
-        max={3}
-        step={0.01}
-        onChange={(trunkDiameterM) => change({ trunkDiameterM }, 'trunk')}
-      />
       {strap && (
         <NumberField
           label="Strap above ground"
@@ -221,30 +211,7 @@ function TreeFields({ rig, apply }: SitePanelProps) {
           }
         />
       )}
-      <Choice label="Wood" value={tree.wood} options={woods} words={(wood) => wood} onChange={(wood) => change({ wood })} />
-      <Choice
-        label="Ground at its roots"
-        value={tree.footing}
-        options={footings}
-        words={(footing) => (footing === 'wet' ? 'wet, or shallow roots' : footing)}
-        onChange={(footing) => change({ footing })}
-      />
-      <Choice
-        label="State"
-        value={tree.state}
-        options={['live', 'dead', 'rotten'] as const}
-        words={(state) => state}
-        onChange={(state) => change({ state })}
-      />
-      <NumberField
-        label="Lean"
-        unit="°"
-        value={tree.leanRad / DEGREE}
-        min={0}
-        max={90}
-        step={1}
-        onChange={(degrees) => change({ leanRad: degrees * DEGREE }, 'lean')}
-      />
+      <TreeChoices tree={tree} change={change} />
       <label className="col-span-2 block text-[15px]">
         Name on the plan
         <input

@@ -22,25 +22,9 @@ export function StandingFields({ rig, report, apply }: StandingFieldsProps) {
 function Standing({ body, report, apply }: { readonly body: VehicleBody } & Omit<StandingFieldsProps, 'rig'>) {
   const { figure } = useFigures();
   const hold = report.holds.find(({ bodyId }) => bodyId === body.id);
-  const { stance } = body;
-  const change = (part: Partial<NonNullable<VehicleBody['stance']>>) =>
-    apply([{ kind: 'change-body', body: { ...body, stance: { ground: 'wet-grass', brakes: 'all', ...stance, ...part } } }]);
   return (
     <Group title={`${body.label}, winching`}>
-      <Choice
-        label="Stands on"
-        value={stance?.ground ?? ''}
-        options={stance ? holdGrounds : ['', ...holdGrounds]}
-        words={(ground) => (ground === '' ? 'not said yet' : holdGroundWords[ground])}
-        onChange={(ground) => ground !== '' && change({ ground })}
-      />
-      <Choice
-        label="Held by"
-        value={stance?.brakes ?? ''}
-        options={stance ? BRAKES : ['', ...BRAKES]}
-        words={(brakes) => (brakes === '' ? 'not said yet' : brakeWords[brakes])}
-        onChange={(brakes) => brakes !== '' && change({ brakes })}
-      />
+      <StanceChoices body={body} apply={apply} />
       <NumberField
         label="Track"
         unit="m"
@@ -56,5 +40,30 @@ function Standing({ body, report, apply }: { readonly body: VehicleBody } & Omit
           : `Pulled with ${figure({ si: hold.plannedDemandN, as: 'force' })}, held with ${figure({ si: hold.plannedHoldN, as: 'force' })}.`}
       </p>
     </Group>
+  );
+}
+
+/** What a vehicle stands on and what holds it there. */
+export function StanceChoices({ body, apply }: { readonly body: VehicleBody; readonly apply: (edits: readonly Edit[]) => void }) {
+  const { stance } = body;
+  const change = (part: Partial<NonNullable<VehicleBody['stance']>>) =>
+    apply([{ kind: 'change-body', body: { ...body, stance: { ground: 'wet-grass', brakes: 'all', ...stance, ...part } } }]);
+  return (
+    <>
+      <Choice
+        label="Stands on"
+        value={stance?.ground ?? ''}
+        options={stance ? holdGrounds : ['', ...holdGrounds]}
+        words={(ground) => (ground === '' ? 'not said yet' : holdGroundWords[ground])}
+        onChange={(ground) => ground !== '' && change({ ground })}
+      />
+      <Choice
+        label="Held by"
+        value={stance?.brakes ?? ''}
+        options={stance ? BRAKES : ['', ...BRAKES]}
+        words={(brakes) => (brakes === '' ? 'not said yet' : brakeWords[brakes])}
+        onChange={(brakes) => brakes !== '' && change({ brakes })}
+      />
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import type { Case, Edit, GearFacts, Report, Rig } from '@wainrope/core';
+import type { Case, Edit, GearFacts, Rig } from '@wainrope/core';
 import { FileText, ImageIcon, MapPin } from 'lucide-react';
 import { useState } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
@@ -8,11 +8,11 @@ import { drawingSvg } from './drawing-svg.ts';
 import { fieldCard } from './field-card.ts';
 import { fileName, pngOf, saveFile } from './save-file.ts';
 import { readSite, siteGeoJson } from './site-geojson.ts';
+import { judgedNow } from './use-judgement.ts';
 
 interface TakeAwayProps {
   readonly rig: Rig;
   readonly subject: Case;
-  readonly report: Report;
   readonly facts: ReadonlyMap<string, GearFacts>;
   readonly apply: (edits: readonly Edit[]) => void;
 }
@@ -20,8 +20,8 @@ interface TakeAwayProps {
 const DRAWING = { width: 1200, height: 760 };
 
 /** What leaves the screen: the card for the field, the drawing, the positions. */
-export function TakeAway({ rig, subject, report, facts, apply }: TakeAwayProps) {
-  const { name, version } = useAppSelector((state) => state.planner);
+export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
+  const { name, version, dirty, locked } = useAppSelector((state) => state.planner);
   const { data: team } = useGetTeamQuery();
   const { units, figure, text } = useFigures();
   const [busy, setBusy] = useState('');
@@ -33,14 +33,26 @@ export function TakeAway({ rig, subject, report, facts, apply }: TakeAwayProps) 
     await work().catch((error: unknown) => setProblem(`${what} could not be made: ${error instanceof Error ? error.message : error}`));
     setBusy('');
   };
-  const svg = () => drawingSvg({ rig, report, size: DRAWING, imperial, figure });
+  const svg = async () => drawingSvg({ rig, report: await judgedNow(subject), size: DRAWING, imperial, figure });
   const card = async () => {
     const [{ default: pdfMake }, { default: fonts }] = await Promise.all([
       import('pdfmake/build/pdfmake.min.js'),
       import('pdfmake/build/vfs_fonts.js'),
     ]);
     pdfMake.addVirtualFileSystem(fonts);
-    const document = fieldCard({ name, version, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text });
+    const report = await judgedNow(subject);
+    const document = fieldCard({
+      name,
+      version,
+      changed: dirty,
+      teamName: team?.name ?? '',
+      subject,
+      report,
+      gear: facts,
+      imperial,
+      figure,
+      text,
+    });
     saveFile(await pdfMake.createPdf(document).getBlob(), fileName(name, 'pdf'));
   };
   const bring = async (file: File | undefined) => {
@@ -59,14 +71,16 @@ export function TakeAway({ rig, subject, report, facts, apply }: TakeAwayProps) 
         <button
           type="button"
           className="action"
-          onClick={() => saveFile(new Blob([svg()], { type: 'image/svg+xml' }), fileName(name, 'svg'))}
+          onClick={() =>
+            make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')))
+          }
         >
           <ImageIcon size={18} aria-hidden="true" /> Drawing, SVG
         </button>
         <button
           type="button"
           className="action"
-          onClick={() => make('The picture', async () => saveFile(await pngOf(svg(), DRAWING), fileName(name, 'png')))}
+          onClick={() => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')))}
         >
           <ImageIcon size={18} aria-hidden="true" /> Drawing, PNG
         </button>
@@ -79,15 +93,17 @@ export function TakeAway({ rig, subject, report, facts, apply }: TakeAwayProps) 
         >
           <MapPin size={18} aria-hidden="true" /> Positions, GeoJSON
         </button>
-        <label className="action cursor-pointer">
-          <MapPin size={18} aria-hidden="true" /> Bring positions in
-          <input
-            type="file"
-            accept=".geojson,.json,application/geo+json"
-            className="sr-only"
-            onChange={(event) => bring(event.target.files?.[0])}
-          />
-        </label>
+        {!locked && (
+          <label className="action cursor-pointer">
+            <MapPin size={18} aria-hidden="true" /> Bring positions in
+            <input
+              type="file"
+              accept=".geojson,.json,application/geo+json"
+              className="sr-only"
+              onChange={(event) => bring(event.target.files?.[0])}
+            />
+          </label>
+        )}
       </div>
       {busy && <p role="status">{busy} is being made…</p>}
       {problem && (

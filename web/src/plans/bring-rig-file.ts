@@ -10,7 +10,7 @@ export type Brought =
     }
   | { readonly ok: false; readonly message: string };
 
-/** A rig file as a plan of this team: its pieces are found by their tags, its vehicles by their names; what is not here stays open. */
+/** A rig file as a plan of this team: its pieces are found by tag and class, its vehicles by their names; what is not here stays open. */
 export function bringRigFile(
   text: string,
   pieces: readonly RegisterPiece[],
@@ -31,11 +31,12 @@ export function bringRigFile(
     };
   }
   const { name, rig, gear } = file.value.case;
-  const byTag = new Map(pieces.map(({ gear: own }) => [own.tag.toLowerCase(), own.gearId]));
+  // A tag alone is not enough: another team's SS-01 may be quite another thing.
+  const byTag = new Map(pieces.map(({ gear: piece }) => [nameOf(piece.tag, piece.kind), piece.gearId]));
   const own = new Set(pieces.map(({ gear: piece }) => piece.gearId));
   const known = new Map(
-    gear.flatMap(({ id, tag }) => {
-      const gearId = own.has(id) ? id : byTag.get((tag ?? id).toLowerCase());
+    gear.flatMap(({ id, tag, kind }) => {
+      const gearId = own.has(id) ? id : byTag.get(nameOf(tag ?? id, kind));
       return gearId === undefined ? [] : [[id, gearId] as const];
     }),
   );
@@ -44,6 +45,8 @@ export function bringRigFile(
   const unknown = gear.filter(({ id }) => !known.has(id)).map(({ tag, name: words }) => tag ?? words);
   return { ok: true, name, unknown, rig: settled(named, known, vehicleOf) };
 }
+
+const nameOf = (tag: string, kind: string) => `${tag.toLowerCase()} ${kind}`;
 
 /** Only what can stand without its piece stays: dampers and tools that are not here go; vehicles are the team's by name. */
 function settled(rig: Rig, known: ReadonlyMap<string, string>, vehicleOf: ReadonlyMap<string, string>): Rig {

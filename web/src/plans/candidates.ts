@@ -77,19 +77,12 @@ export function bestFor(pieces: readonly RegisterPiece[], context: Context): str
   return (own ?? clean ?? usable[0])?.piece.gear.gearId;
 }
 
-const SEVERITIES = ['stop', 'fix', 'caution', 'note'];
-
-/** Candidates by what came of trying them: what fits and holds first, then what wants a word, then what does not do; untried ones as they were. */
+/** Candidates as trying them ranks them, best first; those that are not offered last; untried ones as they were. */
 export function ranked(candidates: readonly Candidate[], trials: ReadonlyMap<string, Trial> | undefined): readonly Candidate[] {
   if (!trials) return candidates;
-  const rank = ({ piece, whyNot }: Candidate) => {
-    if (whyNot !== undefined) return 20;
-    const trial = trials.get(piece.gear.gearId);
-    const worst = trial?.worst === undefined ? SEVERITIES.length : SEVERITIES.indexOf(trial.worst);
-    return SEVERITIES.length - worst + (trial?.fits === false ? 10 : 0);
-  };
-  const order = new Map(candidates.map((candidate, index) => [candidate, index]));
-  return [...candidates].sort((a, b) => rank(a) - rank(b) || (order.get(a) ?? 0) - (order.get(b) ?? 0));
+  const order = new Map([...trials.keys()].map((gearId, index) => [gearId, index]));
+  const rank = ({ piece }: Candidate) => order.get(piece.gear.gearId) ?? order.size;
+  return [...candidates].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Names of kits as they were kept on the device; nothing where what was kept is no list of names. */

@@ -1,6 +1,16 @@
 import { type Body, type Figure, force, length, pointPosition, type Report, type Rig } from '@wainrope/core';
 import type { Point2 } from './place-labels.ts';
-import { contours, fitView, type SheetSize, scaleBar, sheetLabels, toScreen, type View, vehicleCorners } from './plan-sheet-layout.ts';
+import {
+  contours,
+  fitView,
+  type SheetSize,
+  scaleBar,
+  sheetLabels,
+  shownAt,
+  toScreen,
+  type View,
+  vehicleCorners,
+} from './plan-sheet-layout.ts';
 
 interface DrawingInput {
   readonly rig: Rig;
@@ -27,7 +37,7 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
       ({ kind, points }) =>
         `<path d="${path(points.map(({ xM, yM }) => place({ x: xM, y: yM })))}" stroke="${INK}" stroke-width="${kind === 'obstacle' ? 4 : 1.4}" fill="none"/>`,
     ),
-    ...rig.bodies.map((body) => bodyMark(body, view)),
+    ...rig.bodies.map((body) => bodyMark(body, view, size)),
     ...(rig.backAnchors ?? []).map(({ vehiclePointId, anchorPointId }) => {
       const ends = [vehiclePointId, anchorPointId].flatMap((id) => {
         const point = rig.points.find((entry) => entry.id === id);
@@ -58,8 +68,8 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="0 0 ${size.width} ${size.height}" font-family="Roboto, sans-serif"><rect width="${size.width}" height="${size.height}" fill="#fff"/>${parts.join('')}</svg>`;
 }
 
-function bodyMark(body: Body, view: View): string {
-  const { x, y } = toScreen(view, { x: body.xM, y: body.yM });
+function bodyMark(body: Body, view: View, size: SheetSize): string {
+  const { x, y } = shownAt(body, view, size);
   if (body.kind === 'vehicle' || body.kind === 'load') {
     const corners = vehicleCorners(body).map((corner) => toScreen(view, corner));
     const nose = toScreen(view, {

@@ -1,11 +1,14 @@
 import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig, roleWords } from '@wainrope/core';
 import { verdictWords } from '../shell/VerdictMark.tsx';
+import { cardSteps } from './card-steps.ts';
 import { drawingSvg, paces } from './drawing-svg.ts';
 import { legName } from './plan-sheet-layout.ts';
 
 export interface CardInput {
   readonly name: string;
+  /** The saved version, and whether what is printed differs from it. */
   readonly version: number;
+  readonly changed: boolean;
   readonly teamName: string;
   readonly subject: Case;
   readonly report: Report;
@@ -31,7 +34,8 @@ const CAUTIONS = [
 
 /** The card for the field as a document: two pages, readable at arm’s length. */
 export function fieldCard(input: CardInput): object {
-  const { name, version, teamName, report, subject } = input;
+  const { name, version, changed, teamName, report, subject } = input;
+  const which = changed ? `version ${version} with changes that are not saved` : `version ${version}`;
   const { rig } = subject;
   const svg = drawingSvg({ rig, report, size: { width: 760, height: 400 }, imperial: input.imperial, figure: input.figure });
   return {
@@ -41,7 +45,7 @@ export function fieldCard(input: CardInput): object {
     defaultStyle: { fontSize: 12, lineHeight: 1.1 },
     styles: { head: { fontSize: 15, bold: true, margin: [0, 8, 0, 2] } },
     footer: (page: number, pages: number) => ({
-      text: `${teamName} · ${name}, version ${version} · ${subject.asOf} · page ${page} of ${pages}`,
+      text: `${teamName} · ${name}, ${which} · ${subject.asOf} · page ${page} of ${pages}`,
       fontSize: 9,
       margin: [28, 8],
     }),
@@ -64,7 +68,7 @@ export function fieldCard(input: CardInput): object {
       { text: 'Pieces, in the order of rigging', style: 'head', pageBreak: 'before' },
       table(['', 'tag', 'piece', 'as', 'from its body outward'], pieceRows(input)),
       { text: 'Steps', style: 'head' },
-      { ol: steps(input), fontSize: 12.5 },
+      { ol: [...cardSteps({ rig, report, figure: input.figure })], fontSize: 12.5 },
       { text: 'Signals', style: 'head' },
       table(['say', 'show'], SIGNALS),
       ...openWarnings(input),
@@ -89,10 +93,15 @@ function limitBlock({ report, figure }: CardInput): object {
       ],
       [
         { text: 'Keep everyone out within', fontSize: 11 },
-        { text: figure(length(zoneRadius(report))), fontSize: 22, bold: true },
+        { text: zoneWords(report, figure), fontSize: 22, bold: true },
       ],
     ],
   };
+}
+
+/** A rig that cannot be worked out has no zone on record: that is said, never 0. */
+function zoneWords(report: Report, figure: CardInput['figure']): string {
+  return report.zones.length === 0 ? 'not known' : figure(length(zoneRadius(report)));
 }
 
 export const zoneRadius = ({ zones }: Pick<Report, 'zones'>): number =>
@@ -152,26 +161,6 @@ function chainPlace(rig: Rig, { from }: Rig['chains'][number]): string {
   if (from.kind === 'joint') return 'in the air, at a joint';
   const bodyId = rig.points.find(({ id }) => id === from.pointId)?.bodyId;
   return rig.bodies.find(({ id }) => id === bodyId)?.label ?? '';
-}
-
-function steps({ report, subject: { rig }, figure }: CardInput): readonly string[] {
-  const work = report.drives.find((drive) => drive.work?.bursts !== undefined)?.work;
-  const hand = rig.lines.some(({ drive }) => drive.kind === 'hand');
-  const tied = (rig.backAnchors ?? []).length > 0;
-  return [
-    'Clear the zone; road or track warned both ways; one signaller.',
-    ...(tied ? ['Tie the winching vehicle back first and take up the slack.'] : []),
-    hand
-      ? 'Lay out blocks and ropes; nobody wraps a rope round a hand.'
-      : 'Winching vehicle out of gear, all brakes on, wheels chocked. Free-spool out, lock, try with a short pulse, plug the lead in last.',
-    'Build from the anchors outward in the order above; hook openings up; pins by hand, fully seated.',
-    'Take up slack. Stop. Hang a damper on every leg. Look at every connection.',
-    work?.bursts !== undefined
-      ? `Pull in ${work.bursts} ${work.bursts === 1 ? 'burst' : 'bursts'}${work.firstBurstS === undefined ? '' : `, the first of ${Math.round(work.firstBurstS)} s`}, with rests; engine running; watch drum and line.`
-      : 'Pull slowly and steadily; watch every strand.',
-    `Until ${rig.bodies.find(({ id }) => id === rig.load.bodyId)?.label ?? 'the load'} has moved ${figure(length(rig.load.travelM))}. To move anything: stop, ease the tension, then approach.`,
-    'Hold the freed vehicle before the line is taken off. Count every piece back.',
-  ];
 }
 
 /** What still stands against the plan is printed on the card too. */

@@ -9,12 +9,23 @@ export function vehicleIdOfUse(rig: Rig, useId: string): string | undefined {
   return body?.kind === 'vehicle' ? body.vehicleId : undefined;
 }
 
-/** Edits that fill every empty place of the rig with the best piece of the register; places for which there is none stay empty. */
-export function fillEdits(rig: Rig, pieces: readonly RegisterPiece[], today: string): readonly Edit[] {
+interface Bag {
+  readonly pieces: readonly RegisterPiece[];
+  readonly today: string;
+}
+
+/** The edits, and after them those that fill the places which they make; what somebody left empty before stays so. */
+export function withPieces(rig: Rig, edits: readonly Edit[], bag: Bag): readonly Edit[] {
+  const before = new Set(usesOf(rig).map(({ use }) => use.id));
+  return [...edits, ...fillEdits(applied(rig, edits), bag, before)];
+}
+
+/** Edits that fill empty places of the rig with the best piece of the register; places for which there is none stay empty, as do those named. */
+export function fillEdits(rig: Rig, { pieces, today }: Bag, leave: ReadonlySet<string> = new Set()): readonly Edit[] {
   const edits: Edit[] = [];
   let now = rig;
   for (const { use } of usesOf(rig)) {
-    if (use.gearId !== undefined) continue;
+    if (use.gearId !== undefined || leave.has(use.id)) continue;
     const gearId = bestFor(pieces, { rig: now, use, today, vehicleId: vehicleIdOfUse(now, use.id) });
     const piece = pieces.find(({ gear }) => gear.gearId === gearId);
     if (!piece) continue;

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyEdit, type Body, type Edit, type Feature, type Rig } from '@wainrope/core';
+import { applyEdit, type Body, type Edit, type Feature, type Rig, routeFault } from '@wainrope/core';
 
 /** One step back: edits to apply, last first, and what merges into it. */
 interface Step {
@@ -24,6 +24,8 @@ export interface PlannerState {
   readonly tool: Tool;
   /** The line that is being run, stop by stop. */
   readonly route: RouteDraft | undefined;
+  /** Why the line was not led to what was touched last. */
+  readonly refused: string | undefined;
 }
 
 /** What a touch on the sheet does. */
@@ -53,6 +55,7 @@ const closed: PlannerState = {
   selectedBodyId: undefined,
   tool: { kind: 'move' },
   route: undefined,
+  refused: undefined,
 };
 
 interface Applied {
@@ -98,7 +101,7 @@ const slice = createSlice({
       { payload: { edits, merge } }: PayloadAction<{ readonly edits: readonly Edit[]; readonly merge?: string }>,
     ): PlannerState => {
       const now = state as PlannerState;
-      if (!now.rig || now.locked) return now;
+      if (!now.rig || now.locked || edits.length === 0) return now;
       const { rig, inverse } = applyAll(now.rig, edits);
       const last = now.past.at(-1);
       const joins = merge !== undefined && last?.merge === merge;
@@ -133,13 +136,19 @@ const slice = createSlice({
       ...(state as PlannerState),
       tool: payload,
       route: undefined,
+      refused: undefined,
     }),
     /** Leads the line to a body: the first one drives it. The same body twice in a row counts once. */
     routed: (state, { payload }: PayloadAction<string>): PlannerState => {
       const now = state as PlannerState;
-      if (!now.route) return { ...now, tool: { kind: 'line' }, route: { fromBodyId: payload, bodyIds: [] } };
-      if (now.route.bodyIds.at(-1) === payload) return now;
-      return { ...now, route: { ...now.route, bodyIds: [...now.route.bodyIds, payload] } };
+      const body = now.rig?.bodies.find(({ id }) => id === payload);
+      if (!body || now.locked) return now;
+      const refused = routeFault(body, now.route ? 'stop' : 'drive');
+      if (refused) return { ...now, tool: { kind: 'line' }, refused };
+      const next: PlannerState = { ...now, tool: { kind: 'line' }, refused: undefined };
+      if (!now.route) return { ...next, route: { fromBodyId: payload, bodyIds: [] } };
+      if (now.route.bodyIds.at(-1) === payload) return next;
+      return { ...next, route: { ...now.route, bodyIds: [...now.route.bodyIds, payload] } };
     },
     routeTakenBack: (state): PlannerState => {
       const now = state as PlannerState;
@@ -147,7 +156,12 @@ const slice = createSlice({
       const bodyIds = now.route.bodyIds.slice(0, -1);
       return { ...now, route: now.route.bodyIds.length === 0 ? undefined : { ...now.route, bodyIds } };
     },
-    routeEnded: (state): PlannerState => ({ ...(state as PlannerState), route: undefined, tool: { kind: 'move' } }),
+    routeEnded: (state): PlannerState => ({
+      ...(state as PlannerState),
+      route: undefined,
+      refused: undefined,
+      tool: { kind: 'move' },
+    }),
     placeSelected: (state, { payload }: PayloadAction<string | undefined>): PlannerState => ({
       ...(state as PlannerState),
       selectedPlaceId: payload,

@@ -5,12 +5,53 @@ import { dropDraft, keepDraft, newestDraft } from './drafts.ts';
 import { PATH_TOP, pathColumns, pathHeight } from './load-path-columns.ts';
 import { type Box, type LabelWish, lengthInside, placeLabels } from './place-labels.ts';
 import { contours, fitView, scaleBar, toScreen, vehicleCorners } from './plan-sheet-layout.ts';
-import { dragEnded, edited, placeSelected, plannerReducer, planOpened, redone, saved, undone } from './planner-slice.ts';
+import {
+  dragEnded,
+  edited,
+  lockChanged,
+  placeSelected,
+  plannerReducer,
+  planOpened,
+  redone,
+  routed,
+  routeTakenBack,
+  saved,
+  undone,
+} from './planner-slice.ts';
 
 const file = readRigFile(bogFile);
 if (!file.ok) throw new Error(JSON.stringify(file.faults));
 const bog: Case = file.value.case;
 const report = judge(bog);
+
+describe('a line that is led', () => {
+  const person = { id: 'mirren', kind: 'person', label: 'Mirren', xM: 1, yM: 2, duty: 'helper' } as const;
+  const opened = plannerReducer(
+    undefined,
+    planOpened({ planId: 'p', version: 3, name: 'Bog', rig: { ...bog.rig, bodies: [...bog.rig.bodies, person] } }),
+  );
+  const vehicle = bog.rig.load.bodyId;
+  const led = (...ids: readonly string[]) => ids.reduce((state, id) => plannerReducer(state, routed(id)), opened);
+
+  it('begins at a vehicle and says why not elsewhere', () => {
+    expect(led('tree')).toMatchObject({ route: undefined, refused: expect.stringContaining('begins at the vehicle') });
+    expect(led('tree', vehicle)).toMatchObject({ route: { fromBodyId: vehicle, bodyIds: [] }, refused: undefined });
+  });
+  it('goes to no person, and keeps what was led before', () => {
+    const refused = led(vehicle, 'tree', 'mirren');
+    expect(refused).toMatchObject({ route: { bodyIds: ['tree'] }, refused: expect.stringContaining('Mirren') });
+    expect(plannerReducer(refused, routeTakenBack()).route?.bodyIds).toEqual([]);
+  });
+  it('is nothing to whoever only reads, nor is any edit', () => {
+    const reading = plannerReducer(opened, lockChanged('reader'));
+    expect(plannerReducer(reading, routed(vehicle))).toBe(reading);
+    expect(plannerReducer(reading, edited({ edits: [{ kind: 'move-body', bodyId: 'tree', xM: 1, yM: 1 }] }))).toBe(reading);
+    expect(plannerReducer(reading, undone())).toBe(reading);
+  });
+  it('an act that changes nothing is no step to take back', () => {
+    expect(plannerReducer(opened, edited({ edits: [] }))).toBe(opened);
+  });
+});
 
 describe('the planner’s state', () => {
   const opened = plannerReducer(undefined, planOpened({ planId: 'p', version: 3, name: 'Bog', rig: bog.rig }));

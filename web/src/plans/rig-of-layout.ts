@@ -37,7 +37,7 @@ export interface SiteAnswers {
 export function rigOfLayout(
   layout: Pick<OfferedLayout, 'build'>,
   answers: SiteAnswers,
-  { pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string },
+  bag: { readonly pieces: readonly RegisterPiece[]; readonly today: string },
 ): Rig {
   const { rig: scene } = layout.build();
   const placed = scene.bodies.flatMap((body) => {
@@ -49,7 +49,7 @@ export function rigOfLayout(
   const situation = asked ? situationFor(scene.situation, answers) : scene.situation;
   const site: Rig = { ...scene, bodies: placed, points: [], chains: [], lines: [], situation };
   const rig = layOnSite(layout, site, Object.fromEntries(placed.map(({ id }) => [id, id])));
-  return applied(rig, fillEdits(rig, pieces, today));
+  return applied(rig, fillEdits(rig, bag));
 }
 
 /** Only the place: one vehicle that is to move, nothing laid. */

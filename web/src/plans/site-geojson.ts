@@ -85,6 +85,8 @@ const FURTHEST_M = 1000;
 export function readSite(rig: Rig, text: string): SiteRead {
   const file = parsed(text);
   if (!file) return { ok: false, message: 'This is not GeoJSON: a FeatureCollection with points and lines is expected.' };
+  const problem = tooMuch(rig, file);
+  if (problem) return { ok: false, message: problem };
   const located = file.features.filter(({ geometry }) => geometry && (isPoint(geometry) || isLine(geometry)));
   const first = located[0];
   if (!first) return { ok: false, message: 'The file holds no points and no lines.' };
@@ -106,11 +108,28 @@ export function readSite(rig: Rig, text: string): SiteRead {
   return { ok: true, edits };
 }
 
+/** What a plan holds at most; a file beyond it is refused whole, never cut. */
+const MOST = { bodies: 100, features: 60, corners: 60 };
+
+function tooMuch(rig: Rig, { features, origin }: Parsed): string | undefined {
+  if (origin && (Math.abs(origin.latitudeDeg) > 89 || Math.abs(origin.longitudeDeg) > 180 || Math.abs(origin.bearingRad) > 7))
+    return `The file's origin, ${origin.latitudeDeg}° ${origin.longitudeDeg}°, is no place on the earth that a site can have.`;
+  const lines = features.filter(({ geometry }) => geometry && isLine(geometry));
+  const points = features.filter(({ geometry, id }) => geometry && isPoint(geometry) && !rig.bodies.some((body) => body.id === id));
+  const longest = Math.max(0, ...lines.map((line) => coordinatesOf(line).length));
+  const [bodies, drawn] = [rig.bodies.length + points.length, (rig.features?.length ?? 0) + lines.length];
+  if (longest > MOST.corners) return `A line of the file has ${longest} corners; at most ${MOST.corners} are taken. Simplify it first.`;
+  if (bodies > MOST.bodies) return `With this file ${bodies} bodies would stand on the site; at most ${MOST.bodies} may. Leave some out.`;
+  return drawn > MOST.features
+    ? `With this file ${drawn} lines would be drawn on the site; at most ${MOST.features} may. Leave some out.`
+    : undefined;
+}
+
 function editFor(rig: Rig, { id, properties, geometry }: GeoFeature, points: readonly MapPoint[]): Edit {
   const label = (properties?.label ?? properties?.name ?? '').slice(0, 80);
   if (geometry?.type === 'LineString') {
     const kind = featureKinds.find((entry) => entry === properties?.kind) ?? 'track';
-    const entry: Feature = { id: freeIdIn(rig, kind), kind, label: label || kind, points: points.slice(0, 60) };
+    const entry: Feature = { id: freeIdIn(rig, kind), kind, label: label || kind, points: [...points] };
     return { kind: 'put', list: 'features', entry };
   }
   const at = points[0] ?? { xM: 0, yM: 0 };
@@ -119,7 +138,12 @@ function editFor(rig: Rig, { id, properties, geometry }: GeoFeature, points: rea
   return { kind: 'put', list: 'bodies', entry: label ? { ...body, label } : body };
 }
 
-function parsed(text: string): { readonly features: readonly GeoFeature[]; readonly origin?: Origin } | undefined {
+interface Parsed {
+  readonly features: readonly GeoFeature[];
+  readonly origin?: Origin;
+}
+
+function parsed(text: string): Parsed | undefined {
   try {
     const value = JSON.parse(text);
     if (value?.type !== 'FeatureCollection' || !Array.isArray(value.features)) return undefined;

@@ -20,6 +20,7 @@ describe('the field card', () => {
   const card = fieldCard({
     name: 'Beck crossing',
     version: 3,
+    changed: false,
     teamName: 'Harrowmoss Recovery',
     subject,
     report,
@@ -38,6 +39,24 @@ describe('the field card', () => {
     expect(words).toContain('it does not make a recovery safe');
     expect(words).toContain('paces');
     expect(words).toContain('Tie the winching vehicle back first');
+  });
+  it('says that what is printed is not what is saved, and never a zone of nothing', () => {
+    const input = {
+      name: 'x',
+      version: 3,
+      teamName: 't',
+      subject,
+      gear: new Map(),
+      imperial: false,
+      figure,
+      text: (text: Parameters<typeof write>[0]) => write(text, 'kN'),
+    };
+    const footer = (card: object) => (card as { footer: (page: number, pages: number) => { text: string } }).footer(1, 2).text;
+    expect(footer(fieldCard({ ...input, changed: true, report }))).toContain('changes that are not saved');
+    expect(footer(fieldCard({ ...input, changed: false, report }))).not.toContain('not saved');
+    const unsolved = JSON.stringify(fieldCard({ ...input, changed: false, report: { ...report, zones: [], linePullLimit: undefined } }));
+    expect(unsolved).toContain('not known');
+    expect(unsolved).not.toContain('"0.0 m"');
   });
   it('is two pages: drawing and distances, then pieces and steps', () => {
     expect(words.match(/"pageBreak":"before"/g)).toHaveLength(1);

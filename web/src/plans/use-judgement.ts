@@ -30,10 +30,7 @@ export function useJudgement(subject: Case | undefined): Judgement {
       if (busy.current || wanted === undefined) return;
       busy.current = true;
       try {
-        const begun = performance.now();
         const report = await solver().judge(wanted);
-        // Read by the benchmark of a drag: the worker's answer, there and back.
-        performance.measure('wainrope-judge', { start: begun, end: performance.now() });
         setAnswer({ subject: wanted, report });
       } catch (error) {
         setAnswer({ subject: wanted, failure: error instanceof Error ? error.message : String(error) });
@@ -45,6 +42,9 @@ export function useJudgement(subject: Case | undefined): Judgement {
   }, [subject]);
   return { report: answer?.report, failure: answer?.failure, pending: answer?.subject !== subject };
 }
+
+/** A case judged here and now, for what is printed: never a report of an earlier one. */
+export const judgedNow = (subject: Case): Promise<Report> => solver().judge(subject);
 
 /** How one place of the case was worked out; late answers are dropped. */
 export function useExplanation(subject: Case | undefined, placeId: string | undefined): PlaceExplanation | undefined {

@@ -1,10 +1,17 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { useMay } from '../access/use-session.ts';
 import { useAppDispatch } from '../store.ts';
-import { lockChanged } from './planner-slice.ts';
+import { newestDraft } from './drafts.ts';
+import { lockChanged, planOpened } from './planner-slice.ts';
 
 /** How long a tab that was just left may still hold its lock, milliseconds. */
 const LINGER_MS = 400;
+
+/** What the other tab had not saved yet is on the device: it is gone on with here. */
+function takeUp(planId: string, dispatch: ReturnType<typeof useAppDispatch>): void {
+  const draft = newestDraft(planId);
+  if (draft) dispatch(planOpened({ planId, ...draft, dirty: true }));
+}
 
 interface Hold {
   gone: boolean;
@@ -18,20 +25,21 @@ export function usePlanLock(planId: string) {
   const held = useRef<Hold>({ gone: false });
   const ask = useCallback(
     (hold: Hold, how: 'first' | 'again' | 'steal') => {
-      const keep = (lock: Lock | null) => {
-        if (hold.gone) return;
-        if (!lock && how === 'first') return void setTimeout(() => ask(hold, 'again'), LINGER_MS);
-        dispatch(lockChanged(lock ? undefined : 'other-tab'));
-        if (!lock) return;
+      const taken = () => {
+        dispatch(lockChanged(undefined));
+        if (how === 'steal') takeUp(planId, dispatch);
         return new Promise<void>((done) => {
           hold.release = done;
         });
       };
-      // A lock that another tab takes over is rejected here: from then on this tab reads.
-      const lost = () => {
-        if (!hold.gone) dispatch(lockChanged('other-tab'));
+      const refused = () => {
+        if (how === 'first') setTimeout(() => ask(hold, 'again'), LINGER_MS);
+        else dispatch(lockChanged('other-tab'));
       };
-      navigator.locks.request(`wainrope-plan-${planId}`, how === 'steal' ? { steal: true } : { ifAvailable: true }, keep).catch(lost);
+      const answered = (lock: Lock | null) => (hold.gone ? undefined : lock ? taken() : refused());
+      // A lock that another tab takes over is rejected here: from then on this tab reads.
+      const lost = () => !hold.gone && dispatch(lockChanged('other-tab'));
+      navigator.locks.request(`wainrope-plan-${planId}`, how === 'steal' ? { steal: true } : { ifAvailable: true }, answered).catch(lost);
     },
     [planId, dispatch],
   );

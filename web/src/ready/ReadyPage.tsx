@@ -1,4 +1,4 @@
-import type { OutingList, SinceVisit } from '@wainrope/contract';
+import { dueOf, type OutingList, type SinceVisit } from '@wainrope/contract';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import {
@@ -8,7 +8,6 @@ import {
   useListOutingsQuery,
   useMarkSeenMutation,
 } from '../api/wainrope-api.ts';
-import { dueOf } from '../gear/due-of.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { shortWords } from '../kits/kit-words.ts';
 import { ReadyMark } from '../kits/ReadyMark.tsx';
@@ -132,7 +131,7 @@ function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]
         },
       ];
     }
-    const due = dueOf(piece, today);
+    const due = dueOf(gear, today);
     if (due.time === 'overdue')
       return [{ piece, why: due.why === 'by the calendar' ? `overdue since ${due.on}` : due.why, action: 'Inspect', to: inspect }];
     return due.time === 'never' ? [{ piece, why: due.why, action: 'Inspect', to: inspect }] : [];
@@ -172,7 +171,7 @@ function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]
 
 function Due({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
   const may = useMay();
-  const times = pieces.filter(({ gear }) => gear.state === 'in-use').map((piece) => dueOf(piece, today).time);
+  const times = pieces.filter(({ gear }) => gear.state === 'in-use').map(({ gear }) => dueOf(gear, today).time);
   const count = (...wanted: readonly string[]) => times.filter((time) => wanted.includes(time)).length;
   const rows = [
     ['Overdue or never inspected', count('overdue', 'never'), true],

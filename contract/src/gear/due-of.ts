@@ -1,5 +1,5 @@
 import { type DueTime, dueTime } from '@wainrope/core';
-import type { RegisterPiece } from './use-register.ts';
+import type { GearView } from './gear.dto.ts';
 
 export interface PieceDue {
   /** `never`: has not been inspected on record; `none`: no day is set. */
@@ -9,11 +9,19 @@ export interface PieceDue {
 }
 
 /** When a piece wants inspecting, and why then. */
-export function dueOf({ gear }: Pick<RegisterPiece, 'gear'>, today: string): PieceDue {
-  const { inspection, overloadsSinceInspection } = gear;
+export function dueOf(
+  { inspection, overloadsSinceInspection }: Pick<GearView, 'inspection' | 'overloadsSinceInspection'>,
+  today: string,
+): PieceDue {
   if (overloadsSinceInspection > 0) return { time: 'overdue', on: today, why: 'overloaded since it was last inspected' };
   if (!inspection) return { time: 'never', why: 'never inspected on record' };
   if (inspection.nextDue === undefined) return { time: 'none', why: 'no day set' };
   const why = inspection.shortenedBy ? `brought forward by ${inspection.shortenedBy}` : 'by the calendar';
   return { time: dueTime(inspection.nextDue, today), on: inspection.nextDue, why };
+}
+
+/** Whether a piece wants inspecting now: overdue, overloaded, or never inspected on record. A retired piece never does. */
+export function wantsInspecting(piece: Pick<GearView, 'inspection' | 'overloadsSinceInspection' | 'state'>, today: string): boolean {
+  const { time } = dueOf(piece, today);
+  return piece.state !== 'retired' && (time === 'overdue' || time === 'never');
 }

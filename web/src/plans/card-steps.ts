@@ -1,0 +1,81 @@
+import { type Figure, length, type Report, type Rig } from '@wainrope/core';
+
+interface StepsInput {
+  readonly rig: Rig;
+  readonly report: Pick<Report, 'drives'>;
+  readonly figure: (figure: Figure) => string;
+}
+
+/** The vehicles whose winches pull, and whether the one that is to move is among them. */
+function winching(rig: Rig): { readonly own: boolean; readonly others: boolean } {
+  const bodies = rig.lines.flatMap(({ drive }) =>
+    drive.kind === 'winch' ? [rig.points.find(({ id }) => id === drive.pointId)?.bodyId] : [],
+  );
+  return { own: bodies.includes(rig.load.bodyId), others: bodies.some((id) => id !== rig.load.bodyId) };
+}
+
+/**
+ * What is done, in order. A vehicle that pulls itself must be free to roll while one that pulls another is held by all it has:
+ * the steps never say of the one what holds for the other.
+ */
+export function cardSteps(input: StepsInput): readonly string[] {
+  const { rig } = input;
+  const tow = rig.lines.find(({ drive }) => drive.kind === 'tow')?.drive;
+  const tied = (rig.backAnchors ?? []).length > 0;
+  return [
+    'Clear the zone; warn road or track both ways; one signaller; settle the signals.',
+    ...(tied ? ['Tie the winching vehicle back first and take up the slack.'] : []),
+    ...vehicleSteps(rig),
+    'Build from the anchors outward in the order above; hook openings up; pins by hand, fully seated.',
+    tow
+      ? 'Nobody on foot inside the zone. Look at every connection.'
+      : 'Take up slack. Stop. Hang a damper on every tensioned leg. Look at every connection.',
+    tow?.kind === 'tow' ? towStep(tow.manner) : pullStep(input),
+    ...endSteps(input),
+  ];
+}
+
+function vehicleSteps(rig: Rig): readonly string[] {
+  const { own, others } = winching(rig);
+  const label = labelOf(rig);
+  const winch = 'Free-spool out, lock, seat the clutch with a short pulse, plug the lead in last and keep it clear of the line.';
+  const steps: string[] = [];
+  if (others) steps.push(`Every vehicle that winches: out of gear, all brakes on, wheels chocked. ${winch}`);
+  if (own) steps.push(winch);
+  if (rig.purpose === undefined || rig.purpose === 'recover') {
+    if (rig.bodies.find(({ id }) => id === rig.load.bodyId)?.kind === 'vehicle' && !rig.load.task)
+      steps.push(
+        `${label}: chocked and braked while the rig is built. For the pull out of gear, brakes released, front wheels along the pull; its driver ready to brake.`,
+      );
+  } else steps.push(`${label}: braked and chocked until the line holds it; its driver ready to brake.`);
+  if (rig.lines.some(({ drive }) => drive.kind === 'hand'))
+    steps.push('Those who haul stand clear of every bend; nobody wraps a rope round a hand.');
+  return steps;
+}
+
+function towStep(manner: 'steady' | 'run-up'): string {
+  return manner === 'steady'
+    ? 'Draw off slowly until the rope is taut, then pull steadily: no run-up.'
+    : 'First attempt without a run-up, then with rising ones, three at most; let the rope rest between them. Stop if nothing moves.';
+}
+
+function pullStep({ rig, report }: StepsInput): string {
+  if (rig.purpose === 'hold') return 'Keep the line taut as a safety; nobody below.';
+  if (rig.purpose === 'lower') return 'Pay out slowly under power; never in free spool; nobody below.';
+  if (rig.purpose === 'respool')
+    return 'Spool slowly, even layers side to side, under steady tension; hands off the line near the fairlead.';
+  const work = report.drives.find((drive) => drive.work?.bursts !== undefined)?.work;
+  if (work?.bursts === undefined) return 'Pull slowly and steadily; watch every strand.';
+  const first = work.firstBurstS === undefined ? '' : `, the first of ${Math.round(work.firstBurstS)} s`;
+  return `Pull in ${work.bursts} ${work.bursts === 1 ? 'burst' : 'bursts'}${first}, with rests; engine running; watch drum and line.`;
+}
+
+function endSteps({ rig, figure }: StepsInput): readonly string[] {
+  const stop = 'To move anything: stop, ease the tension, then approach.';
+  const far = rig.load.travelM > 0 ? `Until ${labelOf(rig)} has moved ${figure(length(rig.load.travelM))}. ` : '';
+  return [`${far}${stop}`, `Hold ${labelOf(rig)} by brakes and chocks before the line is taken off. Count every piece back.`];
+}
+
+function labelOf(rig: Rig): string {
+  return rig.bodies.find(({ id }) => id === rig.load.bodyId)?.label ?? 'the load';
+}
