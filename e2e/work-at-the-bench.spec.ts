@@ -119,6 +119,7 @@ test('an inspection is put right by another, which names it', async ({ page, req
   await begin(page);
   await passAll(page);
   await page.getByRole('button', { name: 'Confirm grade A' }).click();
+  await expect(page.getByText('1 of 1 pieces confirmed')).toBeVisible();
   await page.goto(`/gear/${earlier.gearId}`);
   await expect(page.getByRole('region', { name: 'Care' }).getByText('correction')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { baseApi } from './api/base-api.ts';
 import { connectionReducer } from './offline/connection-slice.ts';
 import { plannerReducer } from './plans/planner-slice.ts';
@@ -9,8 +9,15 @@ export const store = configureStore({
   reducer: { api: baseApi.reducer, connection: connectionReducer, settings: settingsReducer, planner: plannerReducer },
   middleware: (defaults) => defaults().concat(baseApi.middleware),
 });
-store.subscribe(() => keepSettings(store.getState().settings));
+let kept = store.getState().settings;
+store.subscribe(() => {
+  const { settings } = store.getState();
+  if (settings === kept) return;
+  kept = settings;
+  keepSettings(settings);
+});
 
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppStore = useStore.withTypes<typeof store>();
 export const useAppSelector = useSelector.withTypes<RootState>();

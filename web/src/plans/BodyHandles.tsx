@@ -1,28 +1,39 @@
 import { useDrag } from '@use-gesture/react';
-import type { Body, Rig } from '@wainrope/core';
-import type { KeyboardEvent } from 'react';
-import { useAppDispatch, useAppSelector } from '../store.ts';
+import type { Body, Report, Rig } from '@wainrope/core';
+import { type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../store.ts';
 import { keyEdits } from './body-edits.ts';
+import { useHeld } from './live-plan.ts';
 import { type SheetSize, shownAt, toScreen, type View } from './plan-sheet-layout.ts';
-import { bodySelected, dragEnded, edited, placeSelected, routed } from './planner-slice.ts';
+import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from './planner-slice.ts';
 
-interface BodyHandlesProps {
-  readonly rig: Rig;
+interface SharedProps {
   readonly view: View;
   readonly size: SheetSize;
   readonly freeze: (view: View | undefined) => void;
-  /** The place of the load path that stands for a body, where it has one. */
-  readonly placeOf: (bodyId: string) => string | undefined;
+}
+
+interface BodyHandlesProps extends SharedProps {
+  readonly bodies: Rig['bodies'];
+  readonly places: Report['places'];
 }
 
 /** What is touched to move, turn, choose and route bodies. */
-export function BodyHandles({ rig, ...shared }: BodyHandlesProps) {
+export function BodyHandles({ bodies, places, ...shared }: BodyHandlesProps) {
   const selected = useAppSelector((state) => state.planner.selectedBodyId);
-  const body = rig.bodies.find(({ id }) => id === selected);
+  const body = bodies.find(({ id }) => id === selected);
+  const newest = useRef(places);
+  useLayoutEffect(() => {
+    newest.current = places;
+  }, [places]);
+  const placeOf = useCallback(
+    (bodyId: string) => newest.current.find(({ kind, subject }) => kind === 'anchor' && subject.id === bodyId)?.id,
+    [],
+  );
   return (
     <g>
-      {rig.bodies.map((entry) => (
-        <Handle key={entry.id} body={entry} rig={rig} {...shared} />
+      {bodies.map((entry) => (
+        <Handle key={entry.id} body={entry} placeOf={placeOf} {...shared} />
       ))}
       {body && 'headingRad' in body && <Turner body={body} {...shared} />}
     </g>
@@ -31,11 +42,20 @@ export function BodyHandles({ rig, ...shared }: BodyHandlesProps) {
 
 const round = (metres: number, step: number) => Math.round(metres / step) * step;
 const DEGREE = Math.PI / 180;
-function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & { readonly body: Body }) {
+
+interface HandleProps extends SharedProps {
+  readonly body: Body;
+  /** The place of the load path that stands for a body, where it has one. */
+  readonly placeOf: (bodyId: string) => string | undefined;
+}
+
+const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf }: HandleProps) {
+  const body = useHeld(stands);
   const dispatch = useAppDispatch();
-  const { tool, selectedBodyId, locked } = useAppSelector((state) => state.planner);
-  const move = (xM: number, yM: number, merge: string) =>
-    void dispatch(edited({ edits: [{ kind: 'move-body', bodyId: body.id, xM, yM }], merge }));
+  const store = useAppStore();
+  const tool = useAppSelector((state) => state.planner.tool);
+  const locked = useAppSelector((state) => state.planner.locked);
+  const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
   const touched = () => {
     if (tool.kind === 'line') return void dispatch(routed(body.id));
     dispatch(bodySelected(body.id));
@@ -54,7 +74,7 @@ function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & {
       const from = memo ?? { xM: body.xM, yM: body.yM, scale: view.scale };
       // Held with shift, it snaps to half metres.
       const step = shiftKey ? 0.5 : 0.01;
-      move(round(from.xM + mx / from.scale, step), round(from.yM - my / from.scale, step), `drag-${body.id}`);
+      dispatch(bodyHeld({ ...stands, xM: round(from.xM + mx / from.scale, step), yM: round(from.yM - my / from.scale, step) }));
       if (last) {
         freeze(undefined);
         dispatch(dragEnded());
@@ -64,7 +84,8 @@ function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & {
     { filterTaps: true },
   );
   const keys = (event: KeyboardEvent) => {
-    const change = keyEdits(rig, body, event);
+    const { rig } = store.getState().planner;
+    const change = rig && keyEdits(rig, body, event);
     if (change) dispatch(edited(change));
     else if (event.key === 'Enter' || event.key === ' ') touched();
     else return;
@@ -75,7 +96,7 @@ function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & {
   const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
   return (
     <g transform={`translate(${x} ${y})`}>
-      {selectedBodyId === body.id && (
+      {selected && (
         <circle
           r={Math.max(26, long * 0.56)}
           fill="none"
@@ -108,13 +129,14 @@ function Handle({ body, rig, view, size, freeze, placeOf }: BodyHandlesProps & {
       />
     </g>
   );
-}
+});
 
 /** Room between a body's end and the knob that turns it, pixels. */
 const TURNER_PX = 26;
 
-function Turner({ body, view, freeze }: Omit<BodyHandlesProps, 'rig'> & { readonly body: Extract<Body, { headingRad: number }> }) {
+function Turner({ body: stands, view, freeze }: SharedProps & { readonly body: Extract<Body, { headingRad: number }> }) {
   const dispatch = useAppDispatch();
+  const body = useHeld(stands);
   const centre = toScreen(view, { x: body.xM, y: body.yM });
   const reach = (body.lengthM / 2) * view.scale + TURNER_PX;
   const knob = { x: centre.x + reach * Math.sin(body.headingRad), y: centre.y - reach * Math.cos(body.headingRad) };
@@ -125,12 +147,7 @@ function Turner({ body, view, freeze }: Omit<BodyHandlesProps, 'rig'> & { readon
       const from = memo ?? knob;
       const turn = Math.atan2(from.x + mx - centre.x, centre.y - from.y - my);
       const step = (shiftKey ? 15 : 1) * DEGREE;
-      dispatch(
-        edited({
-          edits: [{ kind: 'change-body', body: { ...body, headingRad: Math.round(turn / step) * step } }],
-          merge: `turn-${body.id}`,
-        }),
-      );
+      dispatch(bodyHeld({ ...body, headingRad: Math.round(turn / step) * step }));
       if (last) {
         freeze(undefined);
         dispatch(dragEnded());

@@ -1,5 +1,6 @@
 import { type Body, type Edit, extendLine, type Rig, removeLine, routeFault, tieBack } from '@wainrope/core';
 import { type KeyboardEvent, useRef } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -23,7 +24,10 @@ interface OutlinePanelProps {
 
 /** Everything on the sheet as a list: what can be done by pointing is done here by a key or a button. */
 export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }: OutlinePanelProps) {
-  const { selectedBodyId, route, refused } = useAppSelector((state) => state.planner);
+  const { selectedBodyId, route, refused } = useAppSelector(
+    ({ planner: { selectedBodyId, route, refused } }) => ({ selectedBodyId, route, refused }),
+    shallowEqual,
+  );
   const { data: team } = useGetTeamQuery();
   const dispatch = useAppDispatch();
   const selected = rig.bodies.find(({ id }) => id === selectedBodyId);
@@ -126,7 +130,8 @@ function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
 }
 
 function BodyList({ rig, lay }: Pick<OutlinePanelProps, 'rig' | 'lay'>) {
-  const { selectedBodyId, route } = useAppSelector((state) => state.planner);
+  const selectedBodyId = useAppSelector((state) => state.planner.selectedBodyId);
+  const route = useAppSelector((state) => state.planner.route);
   const dispatch = useAppDispatch();
   const list = useRef<HTMLUListElement>(null);
   const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);

@@ -1,12 +1,13 @@
 import { useDrag } from '@use-gesture/react';
-import { type GearFacts, length, type Report, type Rig } from '@wainrope/core';
+import { length, type Report, type Rig } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
-import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { BodyHandles } from './BodyHandles.tsx';
 import { addEdits, featureEdits } from './body-edits.ts';
+import { type LivePlan, useCalm, useLivePlan } from './live-plan.ts';
 import type { PlacedLabel, Segment } from './place-labels.ts';
 import { contours, type SheetSize, scaleBar, sheetLabels, toScreen, tufts, type View } from './plan-sheet-layout.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from './planner-slice.ts';
@@ -14,24 +15,26 @@ import { RigDrawing } from './RigDrawing.tsx';
 import { Features, type MapPoint, Measured, RouteTrace } from './SheetMarks.tsx';
 import { toMap, useSheetView } from './use-sheet-view.ts';
 
-interface PlanSheetProps {
-  readonly rig: Rig;
-  readonly report: Report;
-  readonly gear: ReadonlyMap<string, GearFacts>;
-  readonly selectedSubjectId: string | undefined;
-}
+/** What the sheet's words are about. */
+type NamedPlan = Pick<LivePlan, 'rig' | 'report'>;
 
 /** The site from above, to scale: north is up. */
-export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetProps) {
+export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
+  const { rig, report, facts, judged } = useLivePlan();
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
-  const { tool, locked } = useAppSelector((state) => state.planner);
+  const tool = useAppSelector((state) => state.planner.tool);
+  const locked = useAppSelector((state) => state.planner.locked);
   const { data: team } = useGetTeamQuery();
   const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
-  const labels = useMemo(() => sheetLabels({ rig, report, view, size, figure }), [rig, report, view, size, figure]);
+  const named = useCalm<NamedPlan>({ rig, report }, judged);
+  const labels = useMemo(
+    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure }),
+    [named.rig, named.report, view, size, figure],
+  );
   useEffect(() => {
     if (tool.kind !== 'measure' && tool.kind !== 'feature') setPoints([]);
   }, [tool]);
@@ -57,12 +60,17 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
     dispatch(toolChosen({ kind: 'move' }));
   };
   const keys = sheetKeys({ zoom, pan, fit, cancel: () => dispatch(toolChosen({ kind: 'move' })), finish: finishFeature });
+  const select = useCallback((placeId: string) => void dispatch(placeSelected(placeId)), [dispatch]);
   const circles = report.zones.flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
-  const placeOf = (bodyId: string) => report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === bodyId)?.id;
   return (
     <div ref={holder} className="relative h-full min-h-64 w-full touch-none overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
+      <Layer size={size}>
+        <Ground ground={rig.ground} view={view} size={size} />
+        <Tufts surface={rig.situation.surface} strands={named.report.strands} view={view} size={size} labels={labels} />
+        <Features features={rig.features} view={view} />
+      </Layer>
       <svg
         width={size.width}
         height={size.height}
@@ -80,33 +88,18 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
           fill="transparent"
           className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
         />
-        <g pointerEvents="none">
-          <Ground rig={rig} view={view} size={size} />
-          <Tufts rig={rig} report={report} view={view} size={size} labels={labels} />
-        </g>
-        <Features rig={rig} view={view} />
-        <Zones report={report} view={view} />
-        <RigDrawing
-          rig={rig}
-          report={report}
-          view={view}
-          gear={gear}
-          size={size}
-          selectedSubjectId={selectedSubjectId}
-          select={(placeId) => dispatch(placeSelected(placeId))}
-        />
-        <Flights report={report} view={view} />
-        <BodyHandles rig={rig} view={view} size={size} freeze={freeze} placeOf={placeOf} />
+        <Zones zones={report.zones} view={view} />
+        <RigDrawing rig={rig} report={report} view={view} gear={facts} size={size} selectedSubjectId={selectedSubjectId} select={select} />
+        <Flights breaks={report.breaks} view={view} />
+        <BodyHandles bodies={rig.bodies} places={report.places} view={view} size={size} freeze={freeze} />
         <RouteTrace rig={rig} view={view} />
-        <g pointerEvents="none">
-          {labels.map((label) => (
-            <SheetLabel key={label.id} label={label} />
-          ))}
-        </g>
         <Measured points={points} view={view} closed={tool.kind === 'feature'} />
+      </svg>
+      <Layer size={size}>
+        <Labels labels={labels} />
         <North x={size.width - 34} />
         <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
-      </svg>
+      </Layer>
       {circles.length > 0 && (
         <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
           Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and
@@ -122,6 +115,15 @@ export function PlanSheet({ rig, report, gear, selectedSubjectId }: PlanSheetPro
         </p>
       )}
     </div>
+  );
+}
+
+/** What lies under or over what is touched. */
+function Layer({ size, children }: { readonly size: SheetSize; readonly children: ReactNode }) {
+  return (
+    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0 select-none" aria-hidden="true">
+      {children}
+    </svg>
   );
 }
 
@@ -175,7 +177,7 @@ function ZoomKeys({ zoom, fit }: { readonly zoom: (factor: number) => void; read
 }
 
 /** Washes with dotted rims round every end and pulley, a band along every strand, a wash inside every bend. */
-function Zones({ report, view }: { readonly report: Report; readonly view: View }) {
+const Zones = memo(function Zones({ zones, view }: { readonly zones: Report['zones']; readonly view: View }) {
   const outline = (points: readonly { readonly x: number; readonly y: number }[]) =>
     points
       .map((point) => toScreen(view, point))
@@ -183,7 +185,7 @@ function Zones({ report, view }: { readonly report: Report; readonly view: View 
       .join(' ');
   return (
     <g pointerEvents="none">
-      {report.zones.flatMap(({ lineId, circles, corridors, bends }) => [
+      {zones.flatMap(({ lineId, circles, corridors, bends }) => [
         ...bends.map(({ apex, a, b }, index) => (
           <polygon key={`${lineId}-bend-${index}`} data-zone="bend" points={outline([apex, a, b])} fill="var(--rust)" fillOpacity="0.03" />
         )),
@@ -220,20 +222,20 @@ function Zones({ report, view }: { readonly report: Report; readonly view: View 
       ])}
     </g>
   );
-}
+});
 
 /** Where parts would leave to if what holds them let go. */
-function Flights({ report, view }: { readonly report: Report; readonly view: View }) {
+const Flights = memo(function Flights({ breaks, view }: { readonly breaks: Report['breaks']; readonly view: View }) {
   return (
     <g pointerEvents="none">
-      {report.breaks.flatMap(({ lineId, flights }) =>
+      {breaks.flatMap(({ lineId, flights }) =>
         flights.map(({ chainId, from, along }) => (
           <Flight key={`${lineId}-${chainId}`} from={toScreen(view, from)} dx={along.x} dy={-along.y} />
         )),
       )}
     </g>
   );
-}
+});
 
 /** Length of the arrow that shows where a part would fly, pixels. */
 const FLIGHT_PX = 46;
@@ -261,18 +263,18 @@ function Flight({ from, dx, dy }: { readonly from: { readonly x: number; readonl
 }
 
 interface TuftsProps {
-  readonly rig: Rig;
-  readonly report: Report;
+  readonly surface: Rig['situation']['surface'];
+  readonly strands: Report['strands'];
   readonly view: View;
   readonly size: SheetSize;
   readonly labels: readonly PlacedLabel[];
 }
 
 /** Wet ground, as maps draw it. */
-function Tufts({ rig, report, view, size, labels }: TuftsProps) {
-  if (rig.situation.surface !== 'bog' && rig.situation.surface !== 'shallow-mud') return null;
-  const strands = report.strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
-  return tufts(size, strands)
+const Tufts = memo(function Tufts({ surface, strands, view, size, labels }: TuftsProps) {
+  if (surface !== 'bog' && surface !== 'shallow-mud') return null;
+  const lines = strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
+  return tufts(size, lines)
     .filter((tuft) => clearOfLabels(tuft, labels))
     .map(({ x, y }) => (
       <path
@@ -283,7 +285,7 @@ function Tufts({ rig, report, view, size, labels }: TuftsProps) {
         fill="none"
       />
     ));
-}
+});
 
 function ScaleBar({ view, size, imperial }: { readonly view: View; readonly size: SheetSize; readonly imperial: boolean }) {
   const bar = scaleBar(view, Math.min(230, size.width / 4), imperial);
@@ -329,7 +331,15 @@ function useSize(holder: React.RefObject<HTMLDivElement | null>): SheetSize {
   return size;
 }
 
-function Ground({ rig, view, size }: { readonly rig: Rig; readonly view: View; readonly size: SheetSize }) {
+const Ground = memo(function Ground({
+  ground,
+  view,
+  size,
+}: {
+  readonly ground: Rig['ground'];
+  readonly view: View;
+  readonly size: SheetSize;
+}) {
   const step = 5 * view.scale;
   const columns = Array.from(
     { length: Math.ceil(size.width / step) + 1 },
@@ -347,7 +357,7 @@ function Ground({ rig, view, size }: { readonly rig: Rig; readonly view: View; r
       {rows.map((y) => (
         <path key={`y${y}`} d={`M0 ${y}H${size.width}`} stroke="var(--contour)" strokeOpacity="0.35" />
       ))}
-      {contours(rig, view, size).map(({ from, to, strong }) => (
+      {contours(ground, view, size).map(({ from, to, strong }) => (
         <path
           key={`${from.x}${from.y}`}
           d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
@@ -357,7 +367,17 @@ function Ground({ rig, view, size }: { readonly rig: Rig; readonly view: View; r
       ))}
     </g>
   );
-}
+});
+
+const Labels = memo(function Labels({ labels }: { readonly labels: readonly PlacedLabel[] }) {
+  return (
+    <g>
+      {labels.map((label) => (
+        <SheetLabel key={label.id} label={label} />
+      ))}
+    </g>
+  );
+});
 
 function SheetLabel({ label }: { readonly label: PlacedLabel }) {
   return (

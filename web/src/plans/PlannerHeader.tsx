@@ -1,5 +1,7 @@
 import { force, length, type PlaceFigures, type Report, strandSentence, type Verdict } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
+import { memo } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useMay } from '../access/use-session.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
@@ -14,8 +16,18 @@ interface PlannerHeaderProps {
   readonly saving: boolean;
 }
 
-export function PlannerHeader({ report, pending, planId, save, saving }: PlannerHeaderProps) {
-  const { name, version, dirty, past, future, locked } = useAppSelector((state) => state.planner);
+export const PlannerHeader = memo(function PlannerHeader({ report, pending, planId, save, saving }: PlannerHeaderProps) {
+  const { name, version, dirty, locked, undoable, redoable } = useAppSelector(
+    ({ planner: { name, version, dirty, locked, past, future } }) => ({
+      name,
+      version,
+      dirty,
+      locked,
+      undoable: past.length > 0,
+      redoable: future.length > 0,
+    }),
+    shallowEqual,
+  );
   const dispatch = useAppDispatch();
   const may = useMay();
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
@@ -33,10 +45,10 @@ export function PlannerHeader({ report, pending, planId, save, saving }: Planner
           />
         </label>
         <span className="hidden shrink-0 text-[14px] text-quiet sm:block">{dirty ? 'not saved' : `version ${version}`}</span>
-        <button type="button" className={icon} disabled={past.length === 0} onClick={() => dispatch(undone())} aria-label="Undo">
+        <button type="button" className={icon} disabled={!undoable} onClick={() => dispatch(undone())} aria-label="Undo">
           <Undo2 size={19} />
         </button>
-        <button type="button" className={icon} disabled={future.length === 0} onClick={() => dispatch(redone())} aria-label="Redo">
+        <button type="button" className={icon} disabled={!redoable} onClick={() => dispatch(redone())} aria-label="Redo">
           <Redo2 size={19} />
         </button>
         <a
@@ -57,7 +69,7 @@ export function PlannerHeader({ report, pending, planId, save, saving }: Planner
       {report && <VerdictStrip report={report} pending={pending} />}
     </div>
   );
-}
+});
 
 function VerdictStrip({ report, pending }: { readonly report: Report; readonly pending: boolean }) {
   const { figure } = useFigures();
@@ -105,7 +117,7 @@ function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
 }
 
 /** Who pulls on the weakest piece, what was reckoned with, and how much line is left. */
-export function PlannerSentence({ report }: { readonly report: Report }) {
+export const PlannerSentence = memo(function PlannerSentence({ report }: { readonly report: Report }) {
   const { figure, text } = useFigures();
   const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
   const legs = report.places.find(({ kind }) => kind === 'legs');
@@ -142,4 +154,4 @@ export function PlannerSentence({ report }: { readonly report: Report }) {
       </p>
     </div>
   );
-}
+});

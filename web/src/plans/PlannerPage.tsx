@@ -1,6 +1,7 @@
 import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, type Report, type Rig, usesOf } from '@wainrope/core';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -13,6 +14,7 @@ import { withPieces } from './fill-pieces.ts';
 import { HonestAdvantage } from './HonestAdvantage.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
+import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './live-plan.ts';
 import { OutlinePanel } from './OutlinePanel.tsx';
 import { PiecePicker } from './PiecePicker.tsx';
 import { PiecesPanel } from './PiecesPanel.tsx';
@@ -57,7 +59,8 @@ export function PlannerPage() {
       </div>
     );
   if (!plan || !register.pieces || !register.team || !register.policy) return <p className="p-5">Opening the plan…</p>;
-  return <Planner plan={plan} register={{ pieces: register.pieces, team: register.team, policy: register.policy }} />;
+  const { pieces, team, policy } = register;
+  return <Planner plan={plan} pieces={pieces} team={team} policy={policy} />;
 }
 
 type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<ReturnType<typeof useRegister>[K]> };
@@ -65,18 +68,38 @@ type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<Retu
 /** Whoever only reads saves nothing. */
 const nothing = () => undefined;
 
-function Planner({ plan, register }: { readonly plan: PlanView; readonly register: Register }) {
-  const { rig, version, dirty, locked } = useAppSelector((state) => state.planner);
+function Planner({ plan, pieces, team, policy }: Register & { readonly plan: PlanView }) {
+  const { rig, version, dirty, locked } = useAppSelector(
+    ({ planner: { rig, version, dirty, locked } }) => ({ rig, version, dirty, locked }),
+    shallowEqual,
+  );
+  const register = useMemo(() => ({ pieces, team, policy }), [pieces, team, policy]);
   const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
-  const { report, failure, pending } = useJudgement(subject);
+  const { report, judged, failure, pending } = useJudgement(subject);
   const saver = useSavePlan(plan.planId);
   usePlannerShortcuts(locked ? nothing : saver.save);
+  const settled = useMemo(
+    (): JudgedPlan | undefined =>
+      judged?.kind === 'rig' && report ? { rig: judged.rig, subject: judged, report, pending: false } : undefined,
+    [judged, report],
+  );
+  const live = useMemo(
+    (): LivePlan | undefined => (rig && subject && settled ? { ...settled, rig, subject, facts, pending, judged: settled } : undefined),
+    [rig, subject, settled, facts, pending],
+  );
+  const calm = useCalm<JudgedPlan | undefined>(live, settled);
   if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
-      <PlannerHeader report={report} pending={pending} planId={plan.planId} save={saver.save} saving={saver.saving} />
+      <PlannerHeader
+        report={calm?.report}
+        pending={calm?.pending ?? pending}
+        planId={plan.planId}
+        save={saver.save}
+        saving={saver.saving}
+      />
       {locked === 'other-tab' && (
         <p role="status" className="flex flex-wrap items-center gap-3 bg-signal px-3 py-1.5 text-on-signal sm:px-5" data-locked>
           This plan is being worked on in another tab of this browser; here it can be read.
@@ -93,17 +116,22 @@ function Planner({ plan, register }: { readonly plan: PlanView; readonly registe
           This rig could not be judged: {failure}
         </p>
       )}
-      {report && <PlannerSentence report={report} />}
-      {report && <Workplace plan={plan} report={report} rig={rig} subject={subject} facts={facts} register={register} />}
+      <HeldFollows ready={!pending && calm?.report === report} />
+      {calm && <PlannerSentence report={calm.report} />}
+      {calm && (
+        <LivePlanContext value={live}>
+          <Workplace plan={plan} rig={calm.rig} subject={calm.subject} report={calm.report} facts={facts} register={register} />
+        </LivePlanContext>
+      )}
     </div>
   );
 }
 
 interface WorkplaceProps {
   readonly plan: PlanView;
-  readonly report: Report;
   readonly rig: Rig;
   readonly subject: Case;
+  readonly report: Report;
   readonly facts: ReadonlyMap<string, GearFacts>;
   readonly register: Register;
 }
@@ -114,9 +142,12 @@ function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefi
   return pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
 }
 
-function Workplace({ plan, report, rig, subject, facts, register: { pieces, team, policy } }: WorkplaceProps) {
+/** All but the head of the page: the sheet live, what stands round it from the calmer copy. */
+const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, register: { pieces, team, policy } }: WorkplaceProps) {
   const dispatch = useAppDispatch();
-  const { selectedPlaceId, route, locked } = useAppSelector((state) => state.planner);
+  const selectedPlaceId = useAppSelector((state) => state.planner.selectedPlaceId);
+  const route = useAppSelector((state) => state.planner.route);
+  const locked = useAppSelector((state) => state.planner.locked);
   const [laying, setLaying] = useState(false);
   const [choosing, setChoosing] = useState<string>();
   const [notice, setNotice] = useState<string>();
@@ -152,7 +183,6 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
         report={report}
         rig={rig}
         subject={subject}
-        facts={facts}
         apply={apply}
         choosePiece={setChoosing}
         addDamper={addDamper}
@@ -198,13 +228,12 @@ function Workplace({ plan, report, rig, subject, facts, register: { pieces, team
       />
     </>
   );
-}
+});
 
 interface BodyProps {
   readonly report: Report;
   readonly rig: Rig;
   readonly subject: Case;
-  readonly facts: ReadonlyMap<string, GearFacts>;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
   readonly choosePiece: (useId: string) => void;
   readonly addDamper: (lineId: string, strand: number) => void;
@@ -226,7 +255,7 @@ const TABS = [
   ['record', 'Record'],
 ] as const;
 
-function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, selectedPlaceId, ...panels }: BodyProps) {
+function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPlaceId, ...panels }: BodyProps) {
   const dispatch = useAppDispatch();
   const narrow = useNarrow();
   const [params, setParams] = useSearchParams();
@@ -297,7 +326,7 @@ function Body({ report, rig, subject, facts, apply, choosePiece, addDamper, sele
       </div>
     </aside>
   );
-  const sheet = <PlanSheet rig={rig} report={report} gear={facts} selectedSubjectId={place?.subject.id} />;
+  const sheet = <PlanSheet selectedSubjectId={place?.subject.id} />;
   const path = <LoadPath report={report} selectedSubjectId={place?.subject.id} select={select} />;
   if (narrow)
     return (

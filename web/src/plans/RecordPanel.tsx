@@ -59,7 +59,7 @@ const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, wor
 };
 
 function StateSection({ plan, report }: RecordPanelProps) {
-  const { dirty } = useAppSelector((state) => state.planner);
+  const dirty = useAppSelector((state) => state.planner.dirty);
   const { text } = useFigures();
   const may = useMay();
   const [setState, setting] = useSetPlanStateMutation();
@@ -178,7 +178,7 @@ function Comments({ planId }: { readonly planId: string }) {
 }
 
 function Versions({ plan, apply }: RecordPanelProps) {
-  const { locked } = useAppSelector((state) => state.planner);
+  const locked = useAppSelector((state) => state.planner.locked);
   const { data, error } = useListVersionsQuery({ planId: plan.planId });
   const [open, opening] = useLazyGetVersionQuery();
   const bring = async (version: number) => {
@@ -219,7 +219,7 @@ function Versions({ plan, apply }: RecordPanelProps) {
 function Copies({ plan, rig }: RecordPanelProps) {
   const navigate = useNavigate();
   const may = useMay();
-  const { name } = useAppSelector((state) => state.planner);
+  const name = useAppSelector((state) => state.planner.name);
   const [create, creating] = useCreatePlanMutation();
   const [keep, keeping] = useKeepLayoutMutation();
   const [layoutName, setLayoutName] = useState('');

@@ -1,5 +1,15 @@
-import { bodyOfChain, type GearFacts, pointPosition, type Report, type Rig, type TreeBody, type VehicleBody } from '@wainrope/core';
-import { Fragment } from 'react';
+import {
+  type Body,
+  bodyOfChain,
+  type GearFacts,
+  pointPosition,
+  type Report,
+  type Rig,
+  type TreeBody,
+  type VehicleBody,
+} from '@wainrope/core';
+import { Fragment, memo } from 'react';
+import { useHeld } from './live-plan.ts';
 import { OtherBody } from './OtherBody.tsx';
 import type { Point2 } from './place-labels.ts';
 import { type SheetSize, strapOutline, toScreen, type View } from './plan-sheet-layout.ts';
@@ -32,11 +42,9 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
   };
   return (
     <g>
-      {rig.bodies.map((body) => {
-        if (body.kind === 'tree') return <Tree key={body.id} tree={body} view={view} selected={body.id === selectedSubjectId} />;
-        if (body.kind === 'vehicle') return <Vehicle key={body.id} vehicle={body} view={view} />;
-        return <OtherBody key={body.id} body={body} view={view} size={size} selected={body.id === selectedSubjectId} />;
-      })}
+      {rig.bodies.map((body) => (
+        <DrawnBody key={body.id} body={body} view={view} size={size} selected={body.id === selectedSubjectId} />
+      ))}
       {(rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId, pieces }) => (
         <BackAnchor
           key={id}
@@ -91,6 +99,20 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
     </g>
   );
 }
+
+interface DrawnBodyProps {
+  readonly body: Body;
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly selected: boolean;
+}
+
+const DrawnBody = memo(function DrawnBody({ body: stands, view, size, selected }: DrawnBodyProps) {
+  const body = useHeld(stands);
+  if (body.kind === 'tree') return <Tree tree={body} view={view} selected={selected} />;
+  if (body.kind === 'vehicle') return <Vehicle vehicle={body} view={view} />;
+  return <OtherBody body={body} view={view} size={size} selected={selected} />;
+});
 
 function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: number; readonly onPick: () => void }) {
   return (

@@ -1,4 +1,5 @@
 import { angle, type Feature, length, type Rig } from '@wainrope/core';
+import { memo } from 'react';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppSelector } from '../store.ts';
 import type { Point2 } from './place-labels.ts';
@@ -19,10 +20,10 @@ const INKS: { readonly [K in Feature['kind']]: { readonly stroke: string; readon
 };
 
 /** What is drawn on the ground: obstacles solid, lips with hachures down one side, water and tracks as bands. */
-export function Features({ rig, view }: { readonly rig: Rig; readonly view: View }) {
+export const Features = memo(function Features({ features, view }: { readonly features: Rig['features']; readonly view: View }) {
   return (
     <g pointerEvents="none" fill="none" strokeLinejoin="round">
-      {(rig.features ?? []).map(({ id, kind, label, points }) => {
+      {(features ?? []).map(({ id, kind, label, points }) => {
         const corners = points.map(({ xM, yM }) => toScreen(view, { x: xM, y: yM }));
         const { stroke, width } = INKS[kind];
         const [first] = corners;
@@ -49,7 +50,7 @@ export function Features({ rig, view }: { readonly rig: Rig; readonly view: View
       })}
     </g>
   );
-}
+});
 
 /** Short strokes down the right-hand side of a lip, pixels apart. */
 function hachures(corners: readonly Point2[]): string {

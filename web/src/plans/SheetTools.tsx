@@ -1,4 +1,5 @@
 import { featureKinds, type Rig } from '@wainrope/core';
+import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AddChoice } from './AddChoice.tsx';
 import { featureWords } from './body-edits.ts';
@@ -13,7 +14,7 @@ interface SheetToolsProps {
 
 /** What a touch on the sheet does, and the line that is being run. */
 export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
-  const { tool, route, refused } = useAppSelector((state) => state.planner);
+  const { tool, route, refused } = useAppSelector(({ planner: { tool, route, refused } }) => ({ tool, route, refused }), shallowEqual);
   const dispatch = useAppDispatch();
   const key = 'relative min-h-11 px-3 text-[16px] aria-pressed:font-semibold';
   const tools = [

@@ -1,6 +1,7 @@
 import type { Case, Edit, GearFacts, Rig } from '@wainrope/core';
 import { FileText, ImageIcon, MapPin } from 'lucide-react';
 import { useState } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppSelector } from '../store.ts';
@@ -21,7 +22,10 @@ const DRAWING = { width: 1200, height: 760 };
 
 /** What leaves the screen: the card for the field, the drawing, the positions. */
 export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
-  const { name, version, dirty, locked } = useAppSelector((state) => state.planner);
+  const { name, version, dirty, locked } = useAppSelector(
+    ({ planner: { name, version, dirty, locked } }) => ({ name, version, dirty, locked }),
+    shallowEqual,
+  );
   const { data: team } = useGetTeamQuery();
   const { units, figure, text } = useFigures();
   const [busy, setBusy] = useState('');

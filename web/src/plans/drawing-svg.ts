@@ -32,7 +32,7 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
   const bar = scaleBar(view, Math.min(220, size.width / 4), imperial);
   const labels = sheetLabels({ rig, report, view, size, figure });
   const parts = [
-    ...contours(rig, view, size).map(({ from, to }) => `<path d="${path([from, to])}" stroke="#cfc7b2" fill="none"/>`),
+    ...contours(rig.ground, view, size).map(({ from, to }) => `<path d="${path([from, to])}" stroke="#cfc7b2" fill="none"/>`),
     ...(rig.features ?? []).map(
       ({ kind, points }) =>
         `<path d="${path(points.map(({ xM, yM }) => place({ x: xM, y: yM })))}" stroke="${INK}" stroke-width="${kind === 'obstacle' ? 4 : 1.4}" fill="none"/>`,

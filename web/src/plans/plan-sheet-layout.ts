@@ -123,15 +123,15 @@ export function scaleBar(
 
 /** Contour lines of the ground's plane across the sheet; every fifth one stronger. */
 export function contours(
-  rig: Rig,
+  { slopeRad, uphillRad }: Rig['ground'],
   view: View,
   { width, height }: SheetSize,
 ): readonly { readonly from: Point2; readonly to: Point2; readonly strong: boolean }[] {
-  const gradient = Math.tan(rig.ground.slopeRad);
+  const gradient = Math.tan(slopeRad);
   if (gradient < 0.008) return [];
   const rise = [0.1, 0.2, 0.5, 1, 2, 5].find((step) => (step / gradient) * view.scale >= 26) ?? 5;
   const spacing = (rise / gradient) * view.scale;
-  const uphill = ahead(rig.ground.uphillRad);
+  const uphill = ahead(uphillRad);
   const [ux, uy] = [uphill.x, -uphill.y];
   const reach = Math.hypot(width, height);
   const offset = (width / 2 - view.originX) * ux + (height / 2 - view.originY) * uy;

@@ -17,6 +17,8 @@ export interface PlannerState {
   readonly locked: 'reader' | 'other-tab' | undefined;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
+  /** The body that follows the pointer at this moment, ahead of the rig; what stands round the sheet may lag behind. */
+  readonly held: Body | undefined;
   /** The place whose working-out is shown; undefined: the weakest. */
   readonly selectedPlaceId: string | undefined;
   /** The body whose numbers are shown and that keys act on. */
@@ -51,6 +53,7 @@ const closed: PlannerState = {
   locked: undefined,
   past: [],
   future: [],
+  held: undefined,
   selectedPlaceId: undefined,
   selectedBodyId: undefined,
   tool: { kind: 'move' },
@@ -100,19 +103,17 @@ const slice = createSlice({
       state,
       { payload: { edits, merge } }: PayloadAction<{ readonly edits: readonly Edit[]; readonly merge?: string }>,
     ): PlannerState => {
-      const now = state as PlannerState;
-      if (!now.rig || now.locked || edits.length === 0) return now;
-      const { rig, inverse } = applyAll(now.rig, edits);
-      const last = now.past.at(-1);
-      const joins = merge !== undefined && last?.merge === merge;
-      const step: Step = { edits: joins ? [...inverse, ...last.edits] : inverse, ...(merge !== undefined && { merge }) };
-      return { ...now, rig, dirty: true, past: [...(joins ? now.past.slice(0, -1) : now.past), step], future: [] };
+      return withEdits(state as PlannerState, edits, merge);
     },
+    bodyHeld: (state, { payload }: PayloadAction<Body>): PlannerState => ({ ...(state as PlannerState), held: payload }),
+    /** Takes the place and heading of the body that is held into the rig. */
+    heldTakenOver: (state): PlannerState => withHeld(state as PlannerState),
     /** Ends a drag: the next one is a step of its own. */
     dragEnded: (state): PlannerState => {
-      const now = state as PlannerState;
+      const now = withHeld(state as PlannerState);
       const last = now.past.at(-1);
-      return last?.merge === undefined ? now : { ...now, past: [...now.past.slice(0, -1), { edits: last.edits }] };
+      if (last?.merge === undefined) return now.held ? { ...now, held: undefined } : now;
+      return { ...now, held: undefined, past: [...now.past.slice(0, -1), { edits: last.edits }] };
     },
     undone: (state): PlannerState => stepped(state as PlannerState, 'past', 'future'),
     redone: (state): PlannerState => stepped(state as PlannerState, 'future', 'past'),
@@ -169,6 +170,28 @@ const slice = createSlice({
   },
 });
 
+function withEdits(now: PlannerState, edits: readonly Edit[], merge?: string): PlannerState {
+  if (!now.rig || now.locked || edits.length === 0) return now;
+  const { rig, inverse } = applyAll(now.rig, edits);
+  const last = now.past.at(-1);
+  const joins = merge !== undefined && last?.merge === merge;
+  const step: Step = { edits: joins ? [...inverse, ...last.edits] : inverse, ...(merge !== undefined && { merge }) };
+  return { ...now, rig, dirty: true, past: [...(joins ? now.past.slice(0, -1) : now.past), step], future: [] };
+}
+
+function withHeld(now: PlannerState): PlannerState {
+  const { held } = now;
+  const stands = now.rig?.bodies.find(({ id }) => id === held?.id);
+  if (!held || !stands) return now;
+  const turned = 'headingRad' in held && 'headingRad' in stands && held.headingRad !== stands.headingRad;
+  const moved = held.xM !== stands.xM || held.yM !== stands.yM;
+  const edits: readonly Edit[] = [
+    ...(turned ? [{ kind: 'change-body', body: { ...stands, headingRad: held.headingRad } } as const] : []),
+    ...(moved ? [{ kind: 'move-body', bodyId: held.id, xM: held.xM, yM: held.yM } as const] : []),
+  ];
+  return withEdits(now, edits, `drag-${held.id}`);
+}
+
 function stepped(state: PlannerState, from: 'past' | 'future', to: 'past' | 'future'): PlannerState {
   const step = state[from].at(-1);
   if (!step || !state.rig || state.locked) return state;
@@ -180,6 +203,8 @@ export const {
   planOpened,
   lockChanged,
   edited,
+  bodyHeld,
+  heldTakenOver,
   dragEnded,
   undone,
   redone,

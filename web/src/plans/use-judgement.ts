@@ -1,6 +1,6 @@
 import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, Report, TagReading, Trial } from '@wainrope/core';
 import { type Remote, wrap } from 'comlink';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ShownFigure, Solver } from './solver.worker.ts';
 
 let shared: Remote<Solver> | undefined;
@@ -13,6 +13,8 @@ function solver(): Remote<Solver> {
 
 export interface Judgement {
   readonly report: Report | undefined;
+  /** The case that the report is of. */
+  readonly judged: Case | undefined;
   readonly failure: string | undefined;
   /** The report belongs to an earlier case and a newer one is being solved. */
   readonly pending: boolean;
@@ -31,7 +33,7 @@ export function useJudgement(subject: Case | undefined): Judgement {
       busy.current = true;
       try {
         const report = await solver().judge(wanted);
-        setAnswer({ subject: wanted, report });
+        startTransition(() => setAnswer({ subject: wanted, report }));
       } catch (error) {
         setAnswer({ subject: wanted, failure: error instanceof Error ? error.message : String(error) });
       }
@@ -40,7 +42,7 @@ export function useJudgement(subject: Case | undefined): Judgement {
     };
     void next();
   }, [subject]);
-  return { report: answer?.report, failure: answer?.failure, pending: answer?.subject !== subject };
+  return { report: answer?.report, judged: answer?.subject, failure: answer?.failure, pending: answer?.subject !== subject };
 }
 
 /** A case judged here and now, for what is printed: never a report of an earlier one. */

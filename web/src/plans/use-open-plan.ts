@@ -13,7 +13,9 @@ import { planOpened } from './planner-slice.ts';
  */
 export function useOpenPlan(planId: string) {
   const { data, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
-  const { planId: opened, version, dirty } = useAppSelector((state) => state.planner);
+  const opened = useAppSelector((state) => state.planner.planId);
+  const version = useAppSelector((state) => state.planner.version);
+  const dirty = useAppSelector((state) => state.planner.dirty);
   const dispatch = useAppDispatch();
   const plan = data as unknown as PlanView | undefined;
   useEffect(() => {

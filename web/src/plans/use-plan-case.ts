@@ -10,7 +10,8 @@ export function usePlanCase({ pieces, team, policy }: Register): {
   readonly facts: ReadonlyMap<string, GearFacts>;
   readonly subject: Case | undefined;
 } {
-  const { rig, name } = useAppSelector((state) => state.planner);
+  const rig = useAppSelector((state) => state.planner.rig);
+  const name = useAppSelector((state) => state.planner.name);
   const facts = useMemo(() => new Map((pieces ?? []).map((piece) => [piece.gear.gearId, piece.facts])), [pieces]);
   const subject = useMemo((): Case | undefined => {
     if (!rig || !policy || !team || !pieces) return undefined;

@@ -1,6 +1,6 @@
 import { useGesture } from '@use-gesture/react';
 import type { Report, Rig } from '@wainrope/core';
-import { type RefObject, useState } from 'react';
+import { type RefObject, useMemo, useState } from 'react';
 import { fitView, type SheetSize, type View } from './plan-sheet-layout.ts';
 
 const CLOSEST = 160;
@@ -28,7 +28,8 @@ export function toMap(
 export function useSheetView(rig: Rig, report: Report | undefined, size: SheetSize, target: RefObject<HTMLElement | null>) {
   const [own, setOwn] = useState<View>();
   const [frozen, setFrozen] = useState<View>();
-  const view = own ?? frozen ?? fitView(rig, report, size);
+  const still = own ?? frozen;
+  const view = useMemo(() => still ?? fitView(rig, report, size), [still, rig, report, size]);
   const middle = { x: size.width / 2, y: size.height / 2 };
   const zoom = (factor: number, about = middle) => setOwn(zoomed(view, factor, about));
   const pan = (dx: number, dy: number) => setOwn(panned(view, dx, dy));

@@ -1,15 +1,16 @@
-import { useSyncExternalStore } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
 
 /** Whether a media query holds, followed live. */
 export function useMedia(query: string): boolean {
-  return useSyncExternalStore(
-    (changed) => {
+  const follow = useCallback(
+    (changed: () => void) => {
       const list = window.matchMedia(query);
       list.addEventListener('change', changed);
       return () => list.removeEventListener('change', changed);
     },
-    () => window.matchMedia(query).matches,
+    [query],
   );
+  return useSyncExternalStore(follow, () => window.matchMedia(query).matches);
 }
 
 /** A phone held upright, or a narrow window. */
