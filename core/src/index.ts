@@ -139,7 +139,17 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { ahead, bodyOfChain, groundHeightM, loadBody, pointOfChain, pointPosition, slopeAlong, travelDirection } from './rig/places.ts';
+export {
+  ahead,
+  bodyOfChain,
+  bodyOfPoint,
+  groundHeightM,
+  loadBody,
+  pointOfChain,
+  pointPosition,
+  slopeAlong,
+  travelDirection,
+} from './rig/places.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,

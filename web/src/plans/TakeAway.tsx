@@ -6,7 +6,6 @@ import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppSelector } from '../store.ts';
 import { drawingSvg } from './drawing-svg.ts';
-import { fieldCard } from './field-card.ts';
 import { fileName, pngOf, saveFile } from './save-file.ts';
 import { readSite, siteGeoJson } from './site-geojson.ts';
 import { judgedNow } from './use-judgement.ts';
@@ -39,25 +38,11 @@ export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   };
   const svg = async () => drawingSvg({ rig, report: await judgedNow(subject), size: DRAWING, imperial, figure });
   const card = async () => {
-    const [{ default: pdfMake }, { default: fonts }] = await Promise.all([
-      import('pdfmake/build/pdfmake.min.js'),
-      import('pdfmake/build/vfs_fonts.js'),
-    ]);
-    pdfMake.addVirtualFileSystem(fonts);
+    const { printCard } = await import('./print-card.ts');
     const report = await judgedNow(subject);
-    const document = fieldCard({
-      name,
-      version,
-      changed: dirty,
-      teamName: team?.name ?? '',
-      subject,
-      report,
-      gear: facts,
-      imperial,
-      figure,
-      text,
-    });
-    saveFile(await pdfMake.createPdf(document).getBlob(), fileName(name, 'pdf'));
+    const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
+    const { pdf } = await printCard(input);
+    saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(name, 'pdf'));
   };
   const bring = async (file: File | undefined) => {
     if (!file) return;

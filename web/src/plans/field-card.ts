@@ -1,5 +1,6 @@
-import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig, roleWords } from '@wainrope/core';
+import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig } from '@wainrope/core';
 import { verdictWords } from '../shell/VerdictMark.tsx';
+import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
 import { drawingSvg, paces } from './drawing-svg.ts';
 import { legName } from './plan-sheet-layout.ts';
@@ -32,22 +33,39 @@ const CAUTIONS = [
   'Local rules on recovery, payment, trees and land apply; where a licensed operator is needed, call one.',
 ];
 
-/** The card for the field as a document: two pages, readable at arm’s length. */
-export function fieldCard(input: CardInput): object {
+/** How tightly a card is set: size of its text in points, and whether pieces and steps begin on a page of their own. */
+export interface CardSetting {
+  readonly textPt: number;
+  readonly apart: boolean;
+}
+
+/** From the roomiest down: a card is printed in the first setting in which it takes no more than two pages. */
+export const cardSettings: readonly CardSetting[] = [
+  { textPt: 13, apart: true },
+  { textPt: 12, apart: true },
+  { textPt: 12, apart: false },
+  { textPt: 11, apart: false },
+  { textPt: 10, apart: false },
+  { textPt: 9, apart: false },
+];
+
+/** The card for the field as a document, readable at arm’s length. */
+export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): object {
   const { name, version, changed, teamName, report, subject } = input;
   const which = changed ? `version ${version} with changes that are not saved` : `version ${version}`;
   const { rig } = subject;
   const svg = drawingSvg({ rig, report, size: { width: 760, height: 400 }, imperial: input.imperial, figure: input.figure });
+  const strands = paces(report, (lineId, index) => strandName(rig, lineId, index), input.figure);
   return {
     pageSize: 'A4',
-    pageMargins: [28, 26, 28, 30],
+    pageMargins: [28, 24, 28, 28],
     info: { title: name },
-    defaultStyle: { fontSize: 12, lineHeight: 1.1 },
-    styles: { head: { fontSize: 15, bold: true, margin: [0, 8, 0, 2] } },
+    defaultStyle: { fontSize: textPt, lineHeight: 1.1 },
+    styles: { head: { fontSize: textPt + 2.5, bold: true, margin: [0, textPt / 2, 0, 2] } },
     footer: (page: number, pages: number) => ({
       text: `${teamName} · ${name}, ${which} · ${subject.asOf} · page ${page} of ${pages}`,
       fontSize: 9,
-      margin: [28, 8],
+      margin: [28, 6],
     }),
     content: [
       {
@@ -58,23 +76,39 @@ export function fieldCard(input: CardInput): object {
       },
       limitBlock(input),
       { svg, width: 538, margin: [0, 4] },
-      { text: 'To pace out', style: 'head' },
-      table(
-        ['strand', 'length', 'paces', 'carries'],
-        paces(report, (lineId, index) => strandName(rig, lineId, index), input.figure),
-      ),
+      ...openWarnings(input),
+      {
+        columnGap: 18,
+        columns: [
+          [{ text: 'To pace out', style: 'head' }, table(['strand', 'length', 'paces', 'carries'], strands)],
+          [{ text: 'Signals', style: 'head' }, table(['say', 'show'], SIGNALS)],
+        ],
+      },
       { text: 'Who stands where', style: 'head' },
       ...whoStands(input),
-      { text: 'Pieces, in the order of rigging', style: 'head', pageBreak: 'before' },
-      table(['', 'tag', 'piece', 'as', 'from its body outward'], pieceRows(input)),
+      { text: 'Pieces, in the order of rigging', style: 'head', ...(apart && { pageBreak: 'before' }) },
+      piecesTable(cardPieces({ rig, gear: input.gear, figure: input.figure }), textPt),
       { text: 'Steps', style: 'head' },
-      { ol: [...cardSteps({ rig, report, figure: input.figure })], fontSize: 12.5 },
-      { text: 'Signals', style: 'head' },
-      table(['say', 'show'], SIGNALS),
-      ...openWarnings(input),
+      { ol: [...cardSteps({ rig, report, figure: input.figure })] },
       { text: 'Cautions', style: 'head' },
-      { ul: CAUTIONS, fontSize: 10.5 },
+      { ul: CAUTIONS, fontSize: Math.min(10.5, textPt) },
     ],
+  };
+}
+
+/** One table of all pieces, numbered through, with a row for each place. */
+function piecesTable(groups: readonly CardGroup[], textPt: number): object {
+  let number = 0;
+  const body = groups.flatMap(({ title, pieces }) => [
+    [{ text: title, colSpan: 4, bold: true, fontSize: textPt - 1 }, '', '', ''],
+    ...pieces.map(({ tag, name, way }) => {
+      number += 1;
+      return [String(number), { text: tag, bold: true }, name, { text: way, fontSize: textPt - 1 }];
+    }),
+  ]);
+  return {
+    layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => '#8d8577', paddingTop: () => 1.5, paddingBottom: () => 1 },
+    table: { widths: ['auto', 'auto', 'auto', '*'], dontBreakRows: true, body },
   };
 }
 
@@ -127,40 +161,6 @@ function whoStands({ subject: { rig } }: CardInput): readonly object[] {
       }),
     ),
   ];
-}
-
-interface Placed {
-  readonly gearId: string | undefined;
-  readonly role: string;
-  readonly where: string;
-}
-
-function pieceRows({ subject: { rig }, gear }: CardInput): readonly (readonly string[])[] {
-  const inOrder: readonly Placed[] = [
-    ...(rig.backAnchors ?? []).flatMap(({ pieces, id }) =>
-      pieces.map(({ gearId, role }) => ({ gearId, role: roleWords[role], where: id.replaceAll('-', ' ') })),
-    ),
-    ...rig.chains.flatMap((chain) =>
-      chain.pieces.map(({ gearId, role }) => ({ gearId, role: roleWords[role], where: chainPlace(rig, chain) })),
-    ),
-    ...rig.lines.flatMap(({ drive }) =>
-      drive.kind === 'winch' ? [{ gearId: drive.use.gearId, role: 'winch', where: 'pull out by hand in free spool' }] : [],
-    ),
-    ...rig.lines.flatMap(({ ropes, id }) =>
-      ropes.map(({ gearId, role }) => ({ gearId, role: roleWords[role], where: `${id.replaceAll('-', ' ')}, to its end` })),
-    ),
-    ...rig.dampers.map(({ gearId, lineId, strand }) => ({ gearId, role: 'damper', where: `on the ${strandName(rig, lineId, strand)}` })),
-  ];
-  return inOrder.map(({ gearId, role, where }, index) => {
-    const piece = gear.get(gearId ?? '');
-    return [String(index + 1), piece?.tag ?? '–', piece?.name ?? 'not chosen', role, where];
-  });
-}
-
-function chainPlace(rig: Rig, { from }: Rig['chains'][number]): string {
-  if (from.kind === 'joint') return 'in the air, at a joint';
-  const bodyId = rig.points.find(({ id }) => id === from.pointId)?.bodyId;
-  return rig.bodies.find(({ id }) => id === bodyId)?.label ?? '';
 }
 
 /** What still stands against the plan is printed on the card too. */

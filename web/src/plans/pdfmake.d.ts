@@ -1,6 +1,6 @@
 declare module 'pdfmake/build/pdfmake.min.js' {
   interface Made {
-    getBlob(): Promise<Blob>;
+    getBuffer(): Promise<Uint8Array<ArrayBuffer>>;
   }
   const pdfMake: {
     addVirtualFileSystem(files: object): void;
