@@ -57,7 +57,7 @@ export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
 export { pieceLimit } from './judgement/piece-limit.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
-export type { Fix, Rule, Severity, Subject } from './judgement/rule.ts';
+export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
 export { strandSentence } from './judgement/strand-sentence.ts';
 export { isUnclear, type TagReading, tagReadings } from './judgement/tag-readings.ts';

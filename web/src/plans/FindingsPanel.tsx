@@ -1,50 +1,54 @@
-import { counted, type Edit, type Finding, type Fix, type Report, type Severity } from '@wainrope/core';
+import { counted, type Edit, type Finding, type Fix, type PlaceFigures, type Report } from '@wainrope/core';
 import { Link } from 'react-router';
+import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { severityWords } from '../shell/VerdictMark.tsx';
+import { findingsAbout } from './findings-at.ts';
 
-interface FindingsPanelProps {
+interface FindingsPanelProps extends FindingActions {
   readonly report: Report;
+  /** The place that somebody touched: what is said of its piece goes first. */
+  readonly here?: PlaceFigures | undefined;
+  readonly leave?: () => void;
+}
+
+interface FindingActions {
   readonly apply: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
   readonly addDamper: (lineId: string, strand: number) => void;
   readonly show: (finding: Finding) => void;
 }
 
-const COLOURS: { readonly [S in Severity]: string } = {
-  stop: 'text-rust',
-  fix: 'text-amber-ink',
-  caution: 'text-amber-ink',
-  note: 'text-slate',
-};
-
-/** Each severity by its own shape: filled bar, filled diamond, open diamond, ring; a question wears its mark. */
-function SeverityShape({ severity, undecided }: { readonly severity: Severity; readonly undecided: boolean }) {
-  const shapes: { readonly [S in Severity]: React.ReactNode } = {
-    stop: <rect x="2" y="7" width="20" height="10" fill="currentColor" />,
-    fix: <path d="M12 2 22 12 12 22 2 12Z" fill="currentColor" />,
-    caution: <path d="M12 3 21 12 12 21 3 12Z" fill="none" stroke="currentColor" strokeWidth="2.4" />,
-    note: <circle cx="12" cy="12" r="8" fill="none" stroke="currentColor" strokeWidth="2.2" />,
-  };
+/** What was found and what is still asked, each with what to do; about the piece that was touched first. */
+export function FindingsPanel({ report, here, leave, ...actions }: FindingsPanelProps) {
+  if (report.findings.length === 0) return <p className="py-3">Nothing was found against this rig. Keep everyone clear all the same.</p>;
+  const own = here ? findingsAbout(report, here.subject) : [];
+  if (!here || own.length === 0) return <FindingLists findings={report.findings} {...actions} />;
+  const name = [here.tag, here.name].filter(Boolean).join(' ');
   return (
-    <svg width="22" height="22" viewBox="0 0 24 24" className={`mt-0.5 shrink-0 ${COLOURS[severity]}`} aria-hidden="true">
-      {undecided ? (
-        <>
-          <path d="M3 3H21V21H3Z" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="4 3" />
-          <path d="M9 9.5a3 3 0 1 1 4.4 2.6c-1 .6-1.4 1-1.4 2.2M12 17v1.2" fill="none" stroke="currentColor" strokeWidth="2" />
-        </>
-      ) : (
-        shapes[severity]
+    <>
+      <section aria-label={`About ${name}`} data-findings-here>
+        <div className="flex items-baseline gap-3 pt-2.5">
+          <h3 className="font-head text-lg font-semibold">About {name}</h3>
+          <button type="button" className="ml-auto min-h-6 shrink-0 underline" onClick={leave}>
+            In the usual order
+          </button>
+        </div>
+        <FindingLists findings={own} {...actions} />
+      </section>
+      {own.length < report.findings.length && (
+        <section aria-label="About the rest">
+          <h3 className="pt-2.5 font-head text-lg font-semibold">About the rest</h3>
+          <FindingLists findings={report.findings.filter((finding) => !own.includes(finding))} {...actions} />
+        </section>
       )}
-    </svg>
+    </>
   );
 }
 
-/** What was found and what is still asked, each with what to do. */
-export function FindingsPanel({ report, ...actions }: FindingsPanelProps) {
-  if (report.findings.length === 0) return <p className="py-3">Nothing was found against this rig. Keep everyone clear all the same.</p>;
-  const asked = report.findings.filter(({ questionId, undecided }) => undecided && questionId !== undefined);
-  const told = report.findings.filter((finding) => !asked.includes(finding));
+function FindingLists({ findings, ...actions }: FindingActions & { readonly findings: readonly Finding[] }) {
+  const asked = findings.filter(({ questionId, undecided }) => undecided && questionId !== undefined);
+  const told = findings.filter((finding) => !asked.includes(finding));
   return (
     <>
       <ul>
@@ -67,13 +71,7 @@ export function FindingsPanel({ report, ...actions }: FindingsPanelProps) {
 }
 
 /** A question that only somebody on the spot can answer: one line, two answers, and what else would settle it. */
-function QuestionItem({
-  finding,
-  apply,
-  choosePiece,
-  addDamper,
-  show,
-}: Omit<FindingsPanelProps, 'report'> & { readonly finding: Finding }) {
+function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
   const answer = (given: 'yes' | 'no') => () => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: given }]);
   return (
@@ -101,12 +99,12 @@ function QuestionItem({
   );
 }
 
-function FindingItem({ finding, apply, choosePiece, addDamper, show }: Omit<FindingsPanelProps, 'report'> & { readonly finding: Finding }) {
+function FindingItem({ finding, apply, choosePiece, addDamper, show }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
   const severity = counted(finding);
   return (
     <li className="stitched flex gap-3 py-2.5" data-finding={finding.code}>
-      <SeverityShape severity={severity} undecided={finding.undecided} />
+      <SeverityShape severity={severity} undecided={finding.undecided} className="mt-0.5 shrink-0" />
       <div className="min-w-0 flex-1">
         <button type="button" className="text-left font-semibold hover:underline" onClick={() => show(finding)}>
           <span className="sr-only">{finding.undecided ? 'Question' : severityWords[severity]}: </span>
@@ -124,12 +122,7 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show }: Omit<Find
   );
 }
 
-function FixButton({
-  fix,
-  apply,
-  choosePiece,
-  addDamper,
-}: { readonly fix: Fix } & Pick<FindingsPanelProps, 'apply' | 'choosePiece' | 'addDamper'>) {
+function FixButton({ fix, apply, choosePiece, addDamper }: { readonly fix: Fix } & Omit<FindingActions, 'show'>) {
   if (fix.kind === 'open-piece')
     return (
       <Link className="action" to={`/gear/${fix.gearId}/edit`}>

@@ -1,21 +1,26 @@
 import { force, percent, type Report } from '@wainrope/core';
+import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { useNarrow } from '../shell/use-media.ts';
-import { PATH_TOP, type PathColumn, pathColumns, pathHeight } from './load-path-columns.ts';
+import { severityWords } from '../shell/VerdictMark.tsx';
+import { byWeakest, PATH_TOP, type PathColumn, type PathOrder, pathColumns, pathHeight } from './load-path-columns.ts';
 
 interface LoadPathProps {
   readonly report: Report;
   readonly selectedSubjectId: string | undefined;
   readonly select: (placeId: string) => void;
+  readonly order: PathOrder;
+  readonly setOrder: (order: PathOrder) => void;
 }
 
 /** The rig drawn out straight: every piece in order, each against its own working limit. */
-export function LoadPath({ report, selectedSubjectId, select }: LoadPathProps) {
-  const columns = pathColumns(report);
+export function LoadPath({ report, selectedSubjectId, select, order, setOrder }: LoadPathProps) {
+  const rigged = pathColumns(report);
+  const columns = order === 'weakest' ? byWeakest(rigged) : rigged;
   const narrow = useNarrow();
   if (columns.length === 0) return <p className="p-4">No load path: the rig cannot be worked out yet. The findings say why.</p>;
-  const shared = { columns, selectedSubjectId, select };
+  const shared = { columns, selectedSubjectId, select, order, setOrder };
   return narrow ? <Ladder {...shared} /> : <Columns {...shared} />;
 }
 
@@ -23,6 +28,31 @@ interface Shared {
   readonly columns: readonly PathColumn[];
   readonly selectedSubjectId: string | undefined;
   readonly select: (placeId: string) => void;
+  readonly order: PathOrder;
+  readonly setOrder: (order: PathOrder) => void;
+}
+
+const ORDERS: readonly (readonly [PathOrder, string])[] = [
+  ['rigging', 'as rigged'],
+  ['weakest', 'weakest first'],
+];
+
+function OrderKeys({ order, setOrder }: Pick<Shared, 'order' | 'setOrder'>) {
+  return (
+    <div role="group" aria-label="Order of the load path" className="flex gap-3 text-[14px]">
+      {ORDERS.map(([id, words]) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={order === id}
+          className="min-h-6 underline decoration-rule underline-offset-4 aria-pressed:font-semibold aria-pressed:decoration-rope aria-pressed:decoration-4"
+          onClick={() => setOrder(id)}
+        >
+          {words}
+        </button>
+      ))}
+    </div>
+  );
 }
 
 /** Pixels below the working limit. */
@@ -62,12 +92,13 @@ function Hatching({ id }: { readonly id: string }) {
   );
 }
 
-function Columns({ columns, selectedSubjectId, select }: Shared) {
+function Columns({ columns, selectedSubjectId, select, order, setOrder }: Shared) {
   return (
     <section aria-label="Load path" className="grid grid-cols-[150px_1fr] gap-3 px-5 pt-2 pb-2">
       <div>
         <h2 className="text-xl">Load path</h2>
-        <p className="mb-1.5 text-[14px] leading-tight text-quiet">
+        <OrderKeys order={order} setOrder={setOrder} />
+        <p className="mt-1 mb-1.5 text-[14px] leading-tight text-quiet">
           each piece against its own limit; above the limit the scale is compressed
         </p>
         <Legend />
@@ -81,7 +112,9 @@ function Columns({ columns, selectedSubjectId, select }: Shared) {
           >
             <span className="absolute -top-5 left-1 pr-1 text-[13px] font-semibold">limit</span>
           </li>
-          <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 z-[5] h-[7px]" style={{ top: HEIGHT }} />
+          {order === 'rigging' && (
+            <li aria-hidden="true" className="rope-bar pointer-events-none absolute inset-x-0 z-[5] h-[7px]" style={{ top: HEIGHT }} />
+          )}
           {columns.map((column) => (
             <li key={column.subjectId} className={`relative min-w-0 ${column.begins ? 'border-l-4 border-double border-ink pl-1' : ''}`}>
               {column.begins && (
@@ -107,9 +140,15 @@ function shareWords({ planned, worst }: PathColumn, figure: (value: ReturnType<t
   return worst.wllN === 0 ? 'no strength' : 'no limit';
 }
 
+/** What a column says aloud. */
+function spoken({ worst, weakest, mark }: PathColumn, share: string): string {
+  const said = mark && (mark.undecided ? ', a question is open' : `, finding: ${severityWords[mark.severity].toLowerCase()}`);
+  return `${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${weakest ? ', the weakest' : ''}${said ?? ''}`;
+}
+
 function ColumnButton({ column, selected, select }: ColumnProps) {
   const { figure } = useFigures();
-  const { worst, weakest, planned, greatest, breaking } = column;
+  const { worst, weakest, planned, greatest, breaking, mark } = column;
   const over = planned !== undefined && planned > 1;
   const loads = `${worst.plannedN === undefined ? '–' : figure(force(worst.plannedN)).replace(/\s.*$/, '')} / ${worst.wllN === undefined ? 'not rated' : figure(force(worst.wllN))}`;
   const share = shareWords(column, figure);
@@ -118,9 +157,10 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
       type="button"
       onClick={() => select(worst.id)}
       aria-pressed={selected}
-      aria-label={`${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${weakest ? ', the weakest' : ''}`}
+      aria-label={spoken(column, share)}
       className={`relative block w-full px-1 pb-1 text-center ${weakest ? 'bg-amber-wash' : ''} ${selected ? 'shadow-[inset_0_-4px_var(--rope)]' : ''}`}
     >
+      {mark && <SeverityShape {...mark} size={17} className="absolute top-1 left-[calc(50%-46px)] z-[7]" />}
       <svg
         width="100%"
         height={HEIGHT + 12}
@@ -161,11 +201,14 @@ function Bar({ share, fill, outline = false }: { readonly share: number | undefi
 }
 
 /** On a phone: the same rope, hanging down. */
-function Ladder({ columns, selectedSubjectId, select }: Shared) {
+function Ladder({ columns, selectedSubjectId, select, order, setOrder }: Shared) {
   return (
     <section aria-label="Load path" className="px-3 py-3">
       <h2 className="text-xl">Load path</h2>
-      <p className="text-[15px] text-quiet">Each piece against its own limit, from the drum down. The stroke is the limit.</p>
+      <p className="text-[15px] text-quiet">
+        Each piece against its own limit{order === 'rigging' && ', from the drum down'}. The stroke is the limit.
+      </p>
+      <OrderKeys order={order} setOrder={setOrder} />
       <ol className="relative mt-2 pl-5">
         <li aria-hidden="true" className="rope-bar absolute inset-y-0 left-0 w-[7px]" />
         {columns.map((column) => (
@@ -178,7 +221,7 @@ function Ladder({ columns, selectedSubjectId, select }: Shared) {
 
 function Rung({ column, selected, select }: ColumnProps) {
   const { figure } = useFigures();
-  const { worst, weakest, planned, greatest } = column;
+  const { worst, weakest, planned, greatest, mark } = column;
   const over = planned !== undefined && planned > 1;
   const width = (share: number | undefined) => `${(100 * pathHeight(share ?? 0)) / PATH_TOP}%`;
   return (
@@ -192,6 +235,7 @@ function Rung({ column, selected, select }: ColumnProps) {
         <span className="flex items-center gap-2">
           {worst.tag && <Tag code={worst.tag} />}
           <span className="truncate font-semibold">{worst.name}</span>
+          {mark && <SeverityShape {...mark} size={18} className="shrink-0" />}
           <span className={`ml-auto font-mono font-semibold ${over ? 'text-rust' : ''}`}>{shareWords(column, figure)}</span>
         </span>
         <span className="relative mt-1.5 block h-3.5">

@@ -12,12 +12,15 @@ interface OtherBodyProps {
 
 /** Anchors that are no tree, loose loads, people and animals: a mark of its own for each, loads to scale. */
 export function OtherBody({ body, view, size, selected }: OtherBodyProps) {
-  const { x, y } = shownAt(body, view, size);
+  const { x, y, offM, awayRad = 0 } = shownAt(body, view, size);
   const ink = selected ? 'var(--rust)' : 'var(--ink)';
   return (
     <g data-body={body.id} data-kind={body.kind} transform={`translate(${x} ${y})`} stroke={ink} strokeWidth="1.8" fill="none">
       <title>{body.label}</title>
       <Mark body={body} view={view} />
+      {offM !== undefined && (
+        <path data-beyond d="M20 -6L32 0L20 6" strokeWidth="2" strokeLinejoin="round" transform={`rotate(${(awayRad * 180) / Math.PI})`} />
+      )}
     </g>
   );
 }

@@ -3,7 +3,7 @@ import { limitWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { legName } from './plan-sheet-layout.ts';
+import { legName } from './sheet-labels.ts';
 
 interface PiecesPanelProps {
   readonly rig: Rig;

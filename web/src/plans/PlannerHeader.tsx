@@ -1,4 +1,4 @@
-import { force, length, type PlaceFigures, type Report, strandSentence, type Verdict } from '@wainrope/core';
+import { force, length, type PlaceFigures, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -86,6 +86,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
         <span className="block text-[14px] text-quiet">weakest</span>
         <span className="block text-[16px] font-semibold" data-weakest>
           {weakest ? weakestWords(weakest) : 'not known yet'}
+          {weakest && <span className="font-normal"> · {howWeak(weakest, figure)}</span>}
         </span>
       </p>
       {limit && (
@@ -103,6 +104,15 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
 
 function weakestWords({ tag, name, where, kind }: PlaceFigures): string {
   return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
+}
+
+/** By how much a place is the weakest: at the planned pull or at the greatest, whichever decides. */
+function howWeak({ utilisation, breakingRatio, stopRatio, wllN }: PlaceFigures, figure: ReturnType<typeof useFigures>['figure']): string {
+  if (wllN === 0) return 'no strength';
+  const atGreatest = breakingRatio === undefined ? 0 : stopRatio / breakingRatio;
+  if (breakingRatio !== undefined && atGreatest > (utilisation ?? 0))
+    return `${figure(ratio(breakingRatio))} × to breaking, ${figure(ratio(stopRatio))} asked`;
+  return utilisation === undefined ? 'load not known' : `${figure(percent(utilisation))} of its limit`;
 }
 
 function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {

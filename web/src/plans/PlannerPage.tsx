@@ -264,9 +264,20 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
     report.places.find(({ id }) => id === selectedPlaceId) ??
     report.places.find(({ id }) => id === report.weakestPlaceId) ??
     report.places[0];
+  /** What a link to this view opens: the tab and the order of the load path, each only where it is not the usual one. */
+  const put = (key: 'show' | 'path', value: string | undefined) =>
+    setParams(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value === undefined) next.delete(key);
+        else next.set(key, value);
+        return next;
+      },
+      { replace: true },
+    );
   const select = (placeId: string) => {
     dispatch(placeSelected(placeId));
-    if (tab !== 'findings') setParams({}, { replace: true });
+    if (tab !== 'findings') put('show', undefined);
   };
   const show = ({ subject: about }: Finding) => {
     const found = report.places.find((entry) => entry.subject.id === about.id);
@@ -284,7 +295,7 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
             aria-selected={tab === id}
             aria-controls="plan-panel"
             className="relative min-h-11 px-2.5 text-[16px] aria-selected:font-semibold"
-            onClick={() => setParams(id === 'findings' ? {} : { show: id }, { replace: true })}
+            onClick={() => put('show', id === 'findings' ? undefined : id)}
           >
             {label}
             {id === 'findings' && report.findings.length > 0 && ` ${report.findings.length}`}
@@ -295,7 +306,15 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
       <div role="tabpanel" id="plan-panel" aria-labelledby={`tab-${tab}`} tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-4 pb-4">
         {tab === 'findings' && (
           <>
-            <FindingsPanel report={report} apply={apply} choosePiece={choosePiece} addDamper={addDamper} show={show} />
+            <FindingsPanel
+              report={report}
+              here={selectedPlaceId === undefined ? undefined : place}
+              apply={apply}
+              choosePiece={choosePiece}
+              addDamper={addDamper}
+              show={show}
+              leave={() => dispatch(placeSelected(undefined))}
+            />
             {place && <TagMeaning subject={subject} gearId={place.gearId} />}
             {place && <WorkedOut subject={subject} report={report} place={place} select={select} choosePiece={choosePiece} />}
             <p className="mt-4 border-t border-rule pt-2 text-[14px] text-quiet">
@@ -327,7 +346,15 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
     </aside>
   );
   const sheet = <PlanSheet selectedSubjectId={place?.subject.id} />;
-  const path = <LoadPath report={report} selectedSubjectId={place?.subject.id} select={select} />;
+  const path = (
+    <LoadPath
+      report={report}
+      selectedSubjectId={place?.subject.id}
+      select={select}
+      order={params.get('path') === 'weakest' ? 'weakest' : 'rigging'}
+      setOrder={(order) => put('path', order === 'weakest' ? order : undefined)}
+    />
+  );
   if (narrow)
     return (
       <>

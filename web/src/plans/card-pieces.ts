@@ -9,7 +9,7 @@ import {
   type Rig,
   roleWords,
 } from '@wainrope/core';
-import { legName } from './plan-sheet-layout.ts';
+import { legName } from './sheet-labels.ts';
 
 interface PiecesInput {
   readonly rig: Rig;

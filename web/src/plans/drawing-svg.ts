@@ -1,16 +1,7 @@
 import { type Body, type Figure, force, length, pointPosition, type Report, type Rig } from '@wainrope/core';
 import type { Point2 } from './place-labels.ts';
-import {
-  contours,
-  fitView,
-  type SheetSize,
-  scaleBar,
-  sheetLabels,
-  shownAt,
-  toScreen,
-  type View,
-  vehicleCorners,
-} from './plan-sheet-layout.ts';
+import { contours, fitView, type SheetSize, scaleBar, shownAt, toScreen, type View, vehicleCorners } from './plan-sheet-layout.ts';
+import { sheetLabels } from './sheet-labels.ts';
 
 interface DrawingInput {
   readonly rig: Rig;

@@ -3,7 +3,7 @@ import { verdictWords } from '../shell/VerdictMark.tsx';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
 import { drawingSvg, paces } from './drawing-svg.ts';
-import { legName } from './plan-sheet-layout.ts';
+import { legName } from './sheet-labels.ts';
 
 export interface CardInput {
   readonly name: string;

@@ -7,8 +7,9 @@ import { press, render } from '../testing/render.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { pathColumns } from './load-path-columns.ts';
 import { PiecesPanel } from './PiecesPanel.tsx';
-import { fitView, legName, sheetLabels, shownAt } from './plan-sheet-layout.ts';
+import { fitView, shownAt } from './plan-sheet-layout.ts';
 import { StandingFields } from './StandingFields.tsx';
+import { legName, sheetLabels } from './sheet-labels.ts';
 
 const caseOf = (file: unknown) => {
   const read = readRigFile(file);

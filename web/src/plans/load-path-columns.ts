@@ -1,4 +1,5 @@
 import type { PlaceFigures, Report } from '@wainrope/core';
+import { findingsAbout, gravest, type Mark } from './findings-at.ts';
 
 /** One piece of the load path, shown by its worst place. */
 export interface PathColumn {
@@ -12,6 +13,8 @@ export interface PathColumn {
   readonly planned: number | undefined;
   readonly greatest: number | undefined;
   readonly breaking: number | undefined;
+  /** The gravest thing that is said of the piece. */
+  readonly mark: Mark | undefined;
 }
 
 /** How badly a place stands: nothing to hold a load is worst of all. */
@@ -40,8 +43,18 @@ export function pathColumns(report: Report): readonly PathColumn[] {
       planned: share(worst.plannedN),
       greatest: share(worst.greatestN),
       breaking: share(worst.mbsN),
+      mark: gravest(findingsAbout(report, worst.subject)),
     };
   });
+}
+
+export type PathOrder = 'rigging' | 'weakest';
+
+/** The columns from the weakest down; then no column begins another line. */
+export function byWeakest(columns: readonly PathColumn[]): readonly PathColumn[] {
+  return [...columns]
+    .sort((a, b) => Number(b.weakest) - Number(a.weakest) || standing(b.worst) - standing(a.worst))
+    .map((column) => ({ ...column, begins: false }));
 }
 
 /** How far above the limit the scale reaches, as a share of what lies below it. */

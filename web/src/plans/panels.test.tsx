@@ -11,6 +11,7 @@ import { store } from '../store.ts';
 import { press, render, type } from '../testing/render.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { LoadPath } from './LoadPath.tsx';
+import { pathColumns } from './load-path-columns.ts';
 import { NumberField } from './NumberField.tsx';
 import { OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerSentence } from './PlannerHeader.tsx';
@@ -67,6 +68,15 @@ describe('findings', () => {
     await press(box, 'No');
     expect(done.edits).toEqual([{ kind: 'answer', questionId: 'knot-placement.anchor-connector', answer: 'no' }]);
   });
+  it('stand about the piece that was touched first, then about the rest, none lost', async () => {
+    const here = report.places.find(({ tag }) => tag === 'TS-03');
+    const box = await render(<FindingsPanel report={report} here={here} {...actions()} />);
+    const own = [...(box.querySelector('[data-findings-here]')?.querySelectorAll('li') ?? [])];
+    expect(own.map(({ dataset }) => dataset.finding)).toContain('over-limit');
+    expect(own.length).toBeLessThan(report.findings.length);
+    expect(box.querySelectorAll('li[data-finding]')).toHaveLength(report.findings.length);
+    expect(box.textContent).toContain('About TS-03');
+  });
   it('say so when there are none', async () => {
     const box = await render(<FindingsPanel report={{ ...report, findings: [] }} {...actions()} />);
     expect(box.textContent).toContain('Keep everyone clear all the same');
@@ -74,18 +84,33 @@ describe('findings', () => {
 });
 
 describe('the load path', () => {
+  const rigged = { order: 'rigging', setOrder: () => undefined } as const;
+  const columnsIn = (box: Element) => [...box.querySelectorAll('ol button')].map((button) => button.getAttribute('aria-label'));
   it('names every piece with its share of its limit and the weakest in words', async () => {
     const picked: string[] = [];
-    const box = await render(<LoadPath report={report} selectedSubjectId="pulley" select={(id) => picked.push(id)} />);
-    const labels = [...box.querySelectorAll('button')].map((button) => button.getAttribute('aria-label'));
+    const box = await render(<LoadPath report={report} selectedSubjectId="pulley" select={(id) => picked.push(id)} {...rigged} />);
+    const labels = columnsIn(box);
     expect(labels).toHaveLength(9);
-    expect(labels[4]).toBe('TS-03 Tree strap 2 m × 50 mm, light each leg: 192 % of its working limit, the weakest');
-    expect(box.querySelectorAll('[aria-pressed="true"]')).toHaveLength(1);
+    expect(labels[4]).toBe('TS-03 Tree strap 2 m × 50 mm, light each leg: 192 % of its working limit, the weakest, finding: stop');
+    expect(box.querySelectorAll('ol [aria-pressed="true"]')).toHaveLength(1);
     await press(box, labels[0] ?? '');
     expect(picked).toEqual(['winch:drum']);
   });
+  it('turns to the weakest first, and says so to whoever keeps the order', async () => {
+    const wanted: string[] = [];
+    const setOrder = (order: string) => void wanted.push(order);
+    const shared = { report, selectedSubjectId: undefined, select: () => undefined, setOrder };
+    const box = await render(<LoadPath {...shared} order="weakest" />);
+    expect(columnsIn(box)[0]).toContain('TS-03');
+    const shares = pathColumns(report);
+    expect(columnsIn(box)).toHaveLength(shares.length);
+    await press(box, 'as rigged');
+    expect(wanted).toEqual(['rigging']);
+  });
   it('says what is missing where nothing can be worked out', async () => {
-    const box = await render(<LoadPath report={{ ...report, places: [] }} selectedSubjectId={undefined} select={() => undefined} />);
+    const box = await render(
+      <LoadPath report={{ ...report, places: [] }} selectedSubjectId={undefined} select={() => undefined} {...rigged} />,
+    );
     expect(box.textContent).toContain('The findings say why');
   });
 });

@@ -1,3 +1,5 @@
+import type { Mark } from './findings-at.ts';
+
 export interface Point2 {
   readonly x: number;
   readonly y: number;
@@ -18,6 +20,8 @@ export interface Segment {
 export interface LabelWish {
   readonly id: string;
   readonly lines: readonly { readonly text: string; readonly strong: boolean }[];
+  /** What is said against it, before its first line. */
+  readonly mark?: Mark | undefined;
   /** Places for the label's centre, the best first. */
   readonly centres: readonly Point2[];
 }
@@ -25,6 +29,7 @@ export interface LabelWish {
 export interface PlacedLabel extends Box {
   readonly id: string;
   readonly lines: LabelWish['lines'];
+  readonly mark?: Mark | undefined;
 }
 
 interface Obstacles {
@@ -38,10 +43,17 @@ interface Obstacles {
 const LINE_HEIGHT = 18;
 /** Mean width of a letter of the text face at 15 px. */
 const LETTER = 7.1;
-const PADDING = 4;
+/** Room round the words of a label, pixels. */
+export const PADDING = 4;
 
-function sizeOf(lines: LabelWish['lines']): { readonly width: number; readonly height: number } {
-  const longest = Math.max(...lines.map(({ text, strong }) => text.length * (strong ? LETTER * 1.06 : LETTER)));
+/** Room that a mark takes before the first line, pixels. */
+export const MARK_PX = 20;
+
+/** Width of a line of text as it is reckoned with, pixels. */
+const textWidth = ({ text, strong }: LabelWish['lines'][number]): number => text.length * (strong ? LETTER * 1.06 : LETTER);
+
+function sizeOf({ lines, mark }: Pick<LabelWish, 'lines' | 'mark'>): { readonly width: number; readonly height: number } {
+  const longest = Math.max(...lines.map((line, index) => textWidth(line) + (mark && index === 0 ? MARK_PX : 0)));
   return { width: longest + 2 * PADDING, height: lines.length * LINE_HEIGHT + 2 };
 }
 
@@ -68,6 +80,15 @@ export function lengthInside({ from, to }: Segment, box: Box): number {
   }
   return leave > enter ? (leave - enter) * Math.hypot(dx, dy) : 0;
 }
+
+/** A box that reaches a little over the sides of the sheet is moved in; one that would have to go far stays, and is not taken. */
+function pushedInside(box: Box, frame: Box): Box {
+  const x = Math.min(Math.max(box.x, frame.x), frame.x + frame.width - box.width);
+  return Math.abs(x - box.x) <= MOST_PUSHED ? { ...box, x } : box;
+}
+
+/** Pixels. */
+const MOST_PUSHED = 70;
 
 function outsideFrame(box: Box, frame: Box): number {
   return box.width * box.height - overlap(box, frame);
@@ -103,14 +124,14 @@ interface Choice {
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
   const placed: PlacedLabel[] = [];
-  for (const { id, lines, centres } of wishes) {
-    const short = lines.slice(0, 1);
+  for (const { centres, ...label } of wishes) {
+    const short = { ...label, lines: label.lines.slice(0, 1) };
     const tries = [
-      () => leastCovering({ id, lines, centres }, placed, obstacles),
-      () => leastCovering({ id, lines: short, centres }, placed, obstacles),
-      () => leastCovering({ id, lines, centres: furtherOut(centres) }, placed, obstacles),
-      () => leastCovering({ id, lines: short, centres: furtherOut(centres) }, placed, obstacles),
-      () => leastCovering({ id, lines: short, centres: furtherOut(centres, LAST) }, placed, obstacles),
+      () => leastCovering({ ...label, centres }, placed, obstacles),
+      () => leastCovering({ ...short, centres }, placed, obstacles),
+      () => leastCovering({ ...label, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: furtherOut(centres, LAST) }, placed, obstacles),
     ];
     let best: Choice | undefined;
     for (const attempt of tries) {
@@ -124,15 +145,15 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
 }
 
 function leastCovering(
-  { id, lines, centres }: LabelWish,
+  { centres, ...label }: LabelWish,
   placed: readonly PlacedLabel[],
   { frame, boxes, segments, controls = [] }: Obstacles,
 ): Choice | undefined {
-  const size = sizeOf(lines);
+  const size = sizeOf(label);
   const taken: readonly Box[] = [...placed, ...controls];
   let best: Choice | undefined;
   for (const [rank, centre] of centres.entries()) {
-    const box = { x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size };
+    const box = pushedInside({ x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size }, frame);
     const others = taken.reduce((sum, other) => sum + overlap(box, other), 0);
     const outside = outsideFrame(box, frame);
     const covers =
@@ -142,7 +163,7 @@ function leastCovering(
       6 * outside +
       rank * 0.5;
     if (best === undefined || covers < best.covers)
-      best = { label: { id, lines, ...box }, covers, free: outside < 1 && !taken.some((other) => overlaps(box, other)) };
+      best = { label: { ...label, ...box }, covers, free: outside < 1 && !taken.some((other) => overlaps(box, other)) };
   }
   return best;
 }

@@ -1,23 +1,16 @@
 import {
   ahead,
-  angle,
   type Body,
   type Chain,
-  type Figure,
-  force,
   type GearFacts,
   type LoadBody,
-  length,
-  mass,
   type Report,
   type Rig,
-  slopeAlong,
   strapBasket,
   type TreeBody,
-  travelDirection,
   type Vec3,
 } from '@wainrope/core';
-import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment } from './place-labels.ts';
+import type { Point2, Segment } from './place-labels.ts';
 
 /** Metres to pixels: x east to the right, y north to the top. */
 export interface View {
@@ -55,22 +48,26 @@ export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: LoadBody
 }
 
 /** Whether a body only stands about: the view is not drawn out for it, and it is shown at the edge when it is further off. */
-const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kind === 'animal';
+export const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kind === 'animal';
 
 /** Room that an edge mark keeps from the frame, pixels. */
 const EDGE = { x: 70, top: 76, bottom: 60 };
 
-/** Where a body is drawn, and how far off it really stands where that is outside the sheet. */
-export function shownAt(body: Body, view: View, { width, height }: SheetSize): Point2 & { readonly offM?: number } {
+/** Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen. */
+export function shownAt(
+  body: Body,
+  view: View,
+  { width, height }: SheetSize,
+): Point2 & { readonly offM?: number; readonly awayRad?: number } {
   const at = toScreen(view, { x: body.xM, y: body.yM });
   if (!standsAbout(body)) return at;
   const x = Math.min(Math.max(at.x, EDGE.x), width - EDGE.x);
   const y = Math.min(Math.max(at.y, EDGE.top), height - EDGE.bottom);
   const off = Math.hypot(at.x - x, at.y - y) / view.scale;
-  return off < 0.5 ? at : { x, y, offM: off };
+  return off < 0.5 ? at : { x, y, offM: off, awayRad: Math.atan2(at.y - y, at.x - x) };
 }
 
-function bodyPoints(body: Body): readonly Point2[] {
+export function bodyPoints(body: Body): readonly Point2[] {
   if (body.kind === 'vehicle' || body.kind === 'load') return vehicleCorners(body);
   const r = body.kind === 'tree' ? body.trunkDiameterM : 0.5;
   return [
@@ -182,193 +179,4 @@ function distanceToSegment(p: Point2, a: Point2, b: Point2): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const share = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / Math.max(1e-9, dx * dx + dy * dy)));
   return Math.hypot(p.x - a.x - share * dx, p.y - a.y - share * dy);
-}
-
-interface LabelInput {
-  readonly rig: Rig;
-  readonly report: Report;
-  readonly view: View;
-  readonly size: SheetSize;
-  readonly figure: (figure: Figure) => string;
-}
-
-const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the sills', roof: 'to the roof line' } as const;
-
-/** Every label of the sheet, set by rule. */
-export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
-  const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
-  const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
-  const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
-  const bodies = labelled.map((body) =>
-    boxOf(standsAbout(body) ? [shownAt(body, view, size)] : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
-  );
-  const wishes = [
-    ...report.strands.map((strand, index) =>
-      strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legName(rig, strand) }),
-    ),
-    ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
-    ...labelled.map((body, index) =>
-      bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, size).offM }),
-    ),
-  ];
-  const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
-  return placeLabels(size.width < COMPACT ? wishes.map(shortened) : wishes, {
-    frame: { x: 6, y: 6, width: size.width - 12, height: size.height - 12 },
-    controls: [{ x: size.width - 146, y: size.height - 60, width: 146, height: 60 }],
-    boxes: [
-      ...bodies,
-      { x: 0, y: 0, width: Math.min(size.width * 0.7, 470), height: 30 },
-      { x: 0, y: size.height - 62, width: 210, height: 62 },
-      { x: size.width - 60, y: 0, width: 60, height: 74 },
-    ],
-    segments: [...strands, ...chains],
-  });
-}
-
-/** Sheets narrower than this have room for names and tensions alone, pixels. */
-const COMPACT = 480;
-
-const shortened = (wish: LabelWish): LabelWish => ({ ...wish, lines: wish.lines.slice(0, 1) });
-
-function boxOf(points: readonly Point2[], grow: number): Box {
-  const xs = points.map(({ x }) => x);
-  const ys = points.map(({ y }) => y);
-  const [x, y] = [Math.min(...xs) - grow, Math.min(...ys) - grow];
-  return { x, y, width: Math.max(...xs) + grow - x, height: Math.max(...ys) + grow - y };
-}
-
-/** What a strand is called on the sheet: the winch's own leg, the one that comes back, else its number. */
-export function legName(rig: Rig, { lineId, index }: Pick<Report['strands'][number], 'lineId' | 'index'>): string {
-  const line = rig.lines.find(({ id }) => id === lineId);
-  if (index === 0 && line?.drive.kind === 'winch') return 'winch leg';
-  if (index === 0 && line?.drive.kind === 'hand') return 'hand leg';
-  if (index === 1 && line?.via.length === 1 && line.drive.kind === 'winch') return 'return leg';
-  return `leg ${index + 1}`;
-}
-
-interface StrandWish {
-  readonly figure: LabelInput['figure'];
-  readonly id: string;
-  readonly name: string;
-}
-
-function strandWish(strand: Report['strands'][number], { from, to }: Segment, { figure, id, name }: StrandWish): LabelWish {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const size = Math.max(1, Math.hypot(dx, dy));
-  const [nx, ny] = [-dy / size, dx / size];
-  // The wider a strand runs across the sheet, the less its label must stand off.
-  const away = 26 + 46 * Math.abs(nx);
-  const centres = [0.5, 0.36, 0.64, 0.25, 0.75].flatMap((share) =>
-    [1, -1].flatMap((side) =>
-      [away, away + 26].map((off) => ({ x: from.x + dx * share + nx * off * side, y: from.y + dy * share + ny * off * side })),
-    ),
-  );
-  const greatest = strand.greatestN === undefined ? '' : ` · greatest ${figure(force(strand.greatestN))}`;
-  return {
-    id,
-    lines: [
-      { text: strand.plannedN === undefined ? '–' : figure(force(strand.plannedN)), strong: true },
-      { text: `${name} ${figure(length(strand.lengthM))}${greatest}`, strong: false },
-    ],
-    centres,
-  };
-}
-
-const around = ({ x, y }: Point2, reach: number): readonly Point2[] =>
-  [1, 1.35, 1.8].flatMap((far) =>
-    [
-      [0, -1],
-      [0, 1],
-      [1.6, -0.6],
-      [-1.6, -0.6],
-      [1.6, 0.6],
-      [-1.6, 0.6],
-      [2, 0],
-      [-2, 0],
-    ].map(([dx = 0, dy = 0]) => ({ x: x + dx * reach * far, y: y + dy * reach * far })),
-  );
-
-function pulleyWish(
-  { strandAngleRad, forceN, chainId }: Report['pulleys'][number],
-  at: Point2,
-  figure: LabelInput['figure'],
-): readonly LabelWish[] {
-  if (strandAngleRad === undefined || forceN === undefined) return [];
-  const total = Math.hypot(forceN.x, forceN.y, forceN.z);
-  return [
-    {
-      id: `pulley-${chainId}`,
-      lines: [
-        { text: figure(force(total)), strong: true },
-        { text: `both strands, ${figure(angle(strandAngleRad))} apart`, strong: false },
-      ],
-      centres: around(at, 44),
-    },
-  ];
-}
-
-interface BodyWishInput {
-  readonly body: Body;
-  readonly rig: Rig;
-  readonly report: Report;
-  readonly box: Box;
-  readonly figure: LabelInput['figure'];
-  readonly offM: number | undefined;
-}
-
-function bodyWish({ body, rig, report, box, figure, offM }: BodyWishInput): LabelWish {
-  const centre = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  const beside = [1, 1.3, 1.7].flatMap((far) => [
-    { x: centre.x, y: box.y + box.height + 26 * far },
-    { x: centre.x, y: box.y - 26 * far },
-    { x: box.x + box.width + 74 * far, y: centre.y },
-    { x: box.x - 74 * far, y: centre.y },
-    ...[-90, 90].flatMap((shift) => [
-      { x: centre.x + shift, y: box.y - 26 * far },
-      { x: centre.x + shift, y: box.y + box.height + 26 * far },
-    ]),
-  ]);
-  const lines =
-    body.kind === 'vehicle' || body.kind === 'load'
-      ? movingLines({ body, rig, figure })
-      : standingLines({ body, rig, report, figure, offM });
-  return { id: body.id, lines, centres: beside };
-}
-
-interface LinesInput<B> {
-  readonly body: B;
-  readonly rig: Rig;
-  readonly figure: LabelInput['figure'];
-}
-
-/** What stands beside an anchor or a person: what it is, what it is trusted with, how high the strap sits. */
-function standingLines({
-  body,
-  rig,
-  report,
-  figure,
-  offM,
-}: LinesInput<Body> & { readonly report: Report; readonly offM: number | undefined }): LabelWish['lines'] {
-  const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);
-  const height = rig.points.find((point) => point.bodyId === body.id && point.place.kind === 'on-trunk')?.place.heightM;
-  const size = body.kind === 'tree' ? `, ${body.trunkDiameterM.toFixed(2)} m` : '';
-  const detail = [
-    anchor?.wllN === undefined ? undefined : `judged ${figure(force(anchor.wllN))}`,
-    height === undefined ? undefined : `strap ${height.toFixed(1)} m up`,
-    body.kind === 'person' ? body.duty.replaceAll('-', ' ') : undefined,
-    body.kind === 'crew' ? `${body.people} people hauling` : undefined,
-    offM === undefined ? undefined : `${figure(length(offM))} beyond the edge`,
-  ].filter((entry) => entry !== undefined);
-  return [{ text: `${body.label}${size}`, strong: true }, ...(detail.length > 0 ? [{ text: detail.join(' · '), strong: false }] : [])];
-}
-
-/** What stands beside a vehicle or a load: its mass, and for the one that is to move how it sits. */
-function movingLines({ body, rig, figure }: LinesInput<LoadBody>): LabelWish['lines'] {
-  const head = { text: `${body.label}, ${figure(mass(body.massKg))}`, strong: true };
-  const inside = rig.bodies.find((entry) => entry.kind === 'person' && entry.inVehicleId === body.id);
-  if (body.id !== rig.load.bodyId) return [head, ...(inside ? [{ text: `${inside.label} in the cab`, strong: false }] : [])];
-  const slope = slopeAlong(rig.ground, travelDirection(rig));
-  const tilt = Math.abs(slope) < 0.004 ? 'level' : `${figure(angle(Math.abs(slope)))} ${slope > 0 ? 'up' : 'down'}`;
-  const sunk = body.kind === 'vehicle' && !rig.load.task ? `${DEPTH_WORDS[rig.situation.depth]} · ` : '';
-  return [head, { text: `${sunk}${tilt}`, strong: false }];
 }

@@ -6,8 +6,10 @@ import { PATH_TOP, pathColumns, pathHeight } from './load-path-columns.ts';
 import { type Box, type LabelWish, lengthInside, placeLabels } from './place-labels.ts';
 import { contours, fitView, scaleBar, toScreen, vehicleCorners } from './plan-sheet-layout.ts';
 import {
+  bodyHeld,
   dragEnded,
   edited,
+  heldTakenOver,
   lockChanged,
   placeSelected,
   plannerReducer,
@@ -57,6 +59,19 @@ describe('the planner’s state', () => {
   const opened = plannerReducer(undefined, planOpened({ planId: 'p', version: 3, name: 'Bog', rig: bog.rig }));
   const move = (xM: number, merge?: string) =>
     edited({ edits: [{ kind: 'move-body', bodyId: 'tree', xM, yM: 1 }], ...(merge && { merge }) });
+  it('lets a held body run ahead of the rig, and makes one step of the whole drag', () => {
+    const tree = bog.rig.bodies.find(({ id }) => id === 'tree');
+    if (!tree) throw new Error('no tree');
+    const held = plannerReducer(opened, bodyHeld({ ...tree, xM: 30, yM: 4 }));
+    expect(held.rig).toBe(opened.rig);
+    const taken = plannerReducer(held, heldTakenOver());
+    expect(taken.rig?.bodies.find(({ id }) => id === 'tree')).toMatchObject({ xM: 30, yM: 4 });
+    const further = plannerReducer(plannerReducer(taken, bodyHeld({ ...tree, xM: 31, yM: 4 })), dragEnded());
+    expect(further).toMatchObject({ held: undefined, dirty: true });
+    expect(further.past).toHaveLength(1);
+    expect(plannerReducer(further, undone()).rig).toEqual(opened.rig);
+    expect(plannerReducer(plannerReducer(opened, bodyHeld(tree)), dragEnded()).past).toEqual([]);
+  });
   it('undoes and redoes without limit', () => {
     let state = opened;
     for (let step = 1; step <= 40; step++) state = plannerReducer(state, move(step));
@@ -183,13 +198,14 @@ describe('labels by rule', () => {
     lines: [{ text: 'ten letters', strong: true }],
     centres,
   });
-  it('takes the next place where the first is taken, crossed by a rope, or outside', () => {
+  it('takes the next place where the first is taken, crossed by a rope, or far outside; a little over the rim it moves in', () => {
     const segments = [{ from: { x: 0, y: 200 }, to: { x: 400, y: 200 } }];
     const placed = placeLabels(
       [
         wish('a', { x: 200, y: 100 }),
         wish('b', { x: 205, y: 104 }, { x: 200, y: 200 }, { x: 200, y: 40 }),
-        wish('c', { x: 390, y: 250 }, { x: 300, y: 260 }),
+        wish('c', { x: 490, y: 250 }, { x: 300, y: 260 }),
+        wish('d', { x: 390, y: 285 }, { x: 100, y: 260 }),
       ],
       { frame, boxes: [], segments },
     );
@@ -197,7 +213,10 @@ describe('labels by rule', () => {
       ['a', 100],
       ['b', 40],
       ['c', 260],
+      ['d', 285],
     ]);
+    const moved = placed.at(-1);
+    expect((moved?.x ?? 0) + (moved?.width ?? 0)).toBeCloseTo(400, 9);
   });
   it('measures how much of a line lies inside a box', () => {
     expect(lengthInside({ from: { x: -10, y: 5 }, to: { x: 30, y: 5 } }, { x: 0, y: 0, width: 20, height: 10 })).toBeCloseTo(20, 12);

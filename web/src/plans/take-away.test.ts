@@ -6,7 +6,8 @@ import { type CardSetting, fieldCard, zoneRadius } from './field-card.ts';
 import { applied } from './fill-pieces.ts';
 import { schematicOf } from './layout-schematic.ts';
 import { overlaps } from './place-labels.ts';
-import { fitView, sheetLabels } from './plan-sheet-layout.ts';
+import { fitView } from './plan-sheet-layout.ts';
+import { sheetLabels } from './sheet-labels.ts';
 import { fromEarth, readSite, siteGeoJson, toEarth } from './site-geojson.ts';
 
 const file = readRigFile(tiedBack);
