@@ -25,6 +25,7 @@ export {
 export { inLineLengthM } from './gear/in-line-length.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
+export { remoteReachM } from './hazards/remote-reach.ts';
 export {
   type InspectionAnswers,
   inspectionAnswersCodec,
@@ -67,6 +68,7 @@ export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrai
 export { type AnchorOption, type AnchorWay, compareAnchors } from './layouts/compare-anchors.ts';
 export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, type SceneBody, vehicleAt } from './layouts/lay-on-site.ts';
 export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/layouts.ts';
+export { type SparedRig, sparedRigs } from './layouts/spared-rigs.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
@@ -125,6 +127,7 @@ export {
 export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
+export { addGrip } from './rig/add-grip.ts';
 export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
 export {
@@ -161,6 +164,7 @@ export {
   type LooseBody,
   type PieceUse,
   type Rig,
+  type RigPoint,
   type Role,
   rigCodec,
   type Situation,

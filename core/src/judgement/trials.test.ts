@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compareAnchors } from '../layouts/compare-anchors.ts';
+import { sparedRigs } from '../layouts/spared-rigs.ts';
 import { write } from '../quantity/format.ts';
 import type { Case } from '../rig/case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
@@ -58,6 +59,42 @@ describe('anchors compared', () => {
   });
   it('has nothing to compare where the line hangs on joints', () => {
     expect(compareAnchors(caseOf('fixed-bridle'), 'line')).toEqual([]);
+  });
+});
+
+describe('rigs that a cheaper action spares', () => {
+  const own = caseOf('double-line-self-recovery');
+  const stuck = (depth: 'none' | 'hubs' | 'sills', massKg: number): Case => ({
+    ...own,
+    rig: {
+      ...own.rig,
+      situation: { ...own.rig.situation, depth, surface: 'bog' },
+      bodies: own.rig.bodies.map((body) => (body.id === own.rig.load.bodyId && body.kind === 'vehicle' ? { ...body, massKg } : body)),
+    },
+  });
+
+  it('names the rig that is enough once it is done, and what is needed without it', () => {
+    const spared = sparedRigs(stuck('hubs', 3200), 'line');
+    const dug = spared.find(({ actionId }) => actionId === 'dig');
+    expect(dug).toMatchObject({ way: 'single', instead: 'double' });
+    // Held against the judgement itself: single holds when dug out and does not before.
+    const single = (subject: Case) => compareAnchors(subject, 'line').find(({ way, bodyId }) => way === 'single' && bodyId === 'larch');
+    expect(single(stuck('hubs', 3200))?.pullAtLoadN).toBeLessThan(single(stuck('hubs', 3200))?.neededN ?? 0);
+    expect(single(stuck('none', 3200))?.pullAtLoadN).toBeGreaterThan(single(stuck('none', 3200))?.neededN ?? Number.POSITIVE_INFINITY);
+  });
+  it('says nothing where a single line holds already, and nothing where digging is not enough', () => {
+    expect(sparedRigs(stuck('hubs', 900), 'line')).toEqual([]);
+    expect(sparedRigs(stuck('sills', 9000), 'line')).toEqual([]);
+  });
+  it('tries the line straight to another vehicle too', () => {
+    const other = caseOf('double-line-to-a-vehicle');
+    const bodies = other.rig.bodies.map((body) => (body.id === 'otter' && body.kind === 'vehicle' ? { ...body, massKg: 2400 } : body));
+    const sunk: Case = { ...other, rig: { ...other.rig, bodies, situation: { ...other.rig.situation, depth: 'hubs', surface: 'bog' } } };
+    const enough = [{ actionId: 'dig', way: 'single', label: 'Heron', instead: 'double' }];
+    expect(sparedRigs(sunk, 'line')).toEqual(enough);
+    // Somebody who stands in the zone is sent away; the rig stays what it is.
+    const inTheWay = { id: 'mirren', kind: 'person', label: 'Mirren', xM: 0, yM: 0, duty: 'operator' } as const;
+    expect(sparedRigs({ ...sunk, rig: { ...sunk.rig, bodies: [...bodies, inTheWay] } }, 'line')).toEqual(enough);
   });
 });
 

@@ -85,6 +85,12 @@ function waysOf(
   return kind === 'vehicle' ? [double] : [double, redirect];
 }
 
+/** The rig with its line on another route, with the pieces that it has, judged. */
+export function judgeRoute(subject: Case, route: Route): Report {
+  const rig = routeEdits(subject.rig, route).reduce((state, edit) => applyEdit(state, edit).rig, subject.rig);
+  return judge({ ...subject, rig: lent(rig, subject.rig) });
+}
+
 interface OptionInput {
   readonly line: Line;
   readonly body: Body;
@@ -94,11 +100,7 @@ interface OptionInput {
 }
 
 function optionOf(subject: Case, { body, way, route, now }: OptionInput): AnchorOption {
-  const rig = lent(
-    routeEdits(subject.rig, route).reduce((state, edit) => applyEdit(state, edit).rig, subject.rig),
-    subject.rig,
-  );
-  const report = judge({ ...subject, rig });
+  const report = judgeRoute(subject, route);
   const drive = report.drives.find(({ lineId }) => lineId === route.lineId);
   const anchor = report.places.find(({ kind, subject: about }) => kind === 'anchor' && about.id === body.id);
   const pull = drive?.ratedN;

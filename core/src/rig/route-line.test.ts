@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import { layouts } from '../testing/layouts.ts';
+import { addGrip } from './add-grip.ts';
 import type { Case } from './case.ts';
 import { applyEdit, type Edit } from './edits.ts';
 import { referenceFaults } from './references.ts';
@@ -132,6 +133,22 @@ describe('rigging by hand', () => {
     ]);
     expect(addBridle(bridled, 'at-otter')).toEqual([]);
   });
+  it('holds the last strand by a grip that solves and carries', () => {
+    const place = caseOf('held-by-a-grip');
+    const { grips: _grips, ...rest } = place.rig;
+    const loose = { ...rest, chains: rest.chains.filter(({ id }) => id !== 'holding') };
+    const held = apply(loose, addGrip(loose, 'line', bodyOf(loose, 'rowan')));
+    expect(sound(held)).toEqual([]);
+    expect(held.grips).toMatchObject([{ lineId: 'line', strand: 1 }]);
+    expect(held.chains.at(-1)?.pieces.map(({ role }) => role)).toEqual(['tree-strap', 'connector', 'grip']);
+    const toEndM = held.grips?.[0]?.toEndM ?? 0;
+    expect(Math.abs(toEndM - (place.rig.grips?.[0]?.toEndM ?? 0))).toBeLessThan(1.5);
+    const pieces = place.rig.chains.find(({ id }) => id === 'holding')?.pieces ?? [];
+    const geared = { ...held, chains: held.chains.map((chain) => (chain.to?.kind === 'grip' ? { ...chain, pieces } : chain)) };
+    const codes = judge({ ...place, rig: geared }).findings.map(({ code }) => code);
+    expect(codes).not.toContain('not-solved');
+    expect(addGrip(loose, 'no-such-line', bodyOf(loose, 'rowan'))).toEqual([]);
+  });
   it('hangs a lanyard on something that stands still', () => {
     const held = apply(rig, addLanyard(rig, 'at-otter.2', bodyOf(rig, 'heron')));
     expect(sound(held)).toEqual([]);
@@ -215,6 +232,7 @@ describe('every act on every layout', () => {
         ...damped.bodies.map(({ id }) => removeBody(damped, id)),
         ...damped.lines.map(({ id }) => removeLine(damped, id)),
         ...damped.lines.map(({ id }) => extendLine(damped, id)),
+        ...damped.lines.flatMap(({ id }) => damped.bodies.map((body) => addGrip(damped, id, body))),
         ...damped.chains.flatMap(({ id, pieces }) => [
           insertPiece(damped, id, 'connector'),
           extendChain(damped, id),

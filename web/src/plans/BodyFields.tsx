@@ -1,7 +1,6 @@
 import {
   anchorSoils,
   type Body,
-  duties,
   type Edit,
   groundHeightM,
   type LooseBody,
@@ -16,6 +15,7 @@ import { useFigures } from '../shell/use-figures.ts';
 import { asVehicle } from './body-edits.ts';
 import { Choice, Group } from './fields.tsx';
 import { NumberField } from './NumberField.tsx';
+import { PersonFields } from './PersonFields.tsx';
 import { StanceChoices } from './StandingFields.tsx';
 import { TreeChoices } from './TreeChoices.tsx';
 
@@ -23,13 +23,15 @@ interface BodyFieldsProps {
   readonly rig: Rig;
   readonly body: Body;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
+  /** What can be done with the body as a whole, as buttons for who has no keys. */
+  readonly acts: readonly (readonly [words: string, act: () => void])[];
 }
 
 const DEGREE = Math.PI / 180;
 const bearingOf = (rad: number) => (((rad / DEGREE) % 360) + 360) % 360;
 
 /** Where a body stands and what it is, in numbers. */
-export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
+export function BodyFields({ rig, body, apply, acts }: BodyFieldsProps) {
   const { figure } = useFigures();
   const put = (next: Body, merge?: string) => apply([{ kind: 'change-body', body: next }], merge && `${merge}-${body.id}`);
   const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
@@ -81,15 +83,18 @@ export function BodyFields({ rig, body, apply }: BodyFieldsProps) {
         {rig.ground.slopeRad > 0.004 && `Ground ${figure(length(Math.abs(height)))} ${height >= 0 ? 'above' : 'below'} the origin. `}
         {isLoad && 'It is to move, so it stays on the site; to take it off, say first that another one is to move.'}
       </p>
-      {!isLoad && (body.kind === 'vehicle' || body.kind === 'load') && (
-        <button
-          type="button"
-          className="action col-span-2 justify-self-start"
-          onClick={() => apply([{ kind: 'change-load', load: { ...rig.load, bodyId: body.id } }])}
-        >
-          This one is to move
-        </button>
-      )}
+      <div className="col-span-2 flex flex-wrap gap-2">
+        {!isLoad && (body.kind === 'vehicle' || body.kind === 'load') && (
+          <button type="button" className="action" onClick={() => apply([{ kind: 'change-load', load: { ...rig.load, bodyId: body.id } }])}>
+            This one is to move
+          </button>
+        )}
+        {acts.map(([words, act]) => (
+          <button key={words} type="button" className="action" onClick={act}>
+            {words}
+          </button>
+        ))}
+      </div>
     </Group>
   );
 }
@@ -133,7 +138,7 @@ function KindFields({ body, put, apply, rig }: KindProps<Body> & Pick<BodyFields
     case 'deadman':
       return <DeadmanFields body={body} put={put} />;
     case 'person':
-      return <PersonChoices body={body} put={put} rig={rig} />;
+      return <PersonFields body={body} put={put} rig={rig} />;
     case 'crew':
       return (
         <NumberField
@@ -232,37 +237,4 @@ function DeadmanFields({ body, put }: KindProps<Extract<Body, { readonly kind: '
       onChange={(value) => put({ ...body, [field]: value }, field)}
     />
   ));
-}
-
-function PersonChoices({ body, put, rig }: KindProps<Extract<Body, { readonly kind: 'person' }>> & { readonly rig: Rig }) {
-  const vehicles = rig.bodies.filter(({ kind }) => kind === 'vehicle');
-  const sit = (id: string) => {
-    const { inVehicleId: _before, ...outside } = body;
-    put(id === '' ? outside : { ...outside, inVehicleId: id });
-  };
-  const shelter = (words: string) => {
-    const { shelter: _before, ...open } = body;
-    put(words.trim() === '' ? open : { ...open, shelter: words }, 'shelter');
-  };
-  return (
-    <>
-      <Choice label="Duty" value={body.duty} options={duties} words={plain} onChange={(duty) => put({ ...body, duty })} />
-      <Choice
-        label="In the cab of"
-        value={body.inVehicleId ?? ''}
-        options={['', ...vehicles.map(({ id }) => id)]}
-        words={(id) => vehicles.find((vehicle) => vehicle.id === id)?.label ?? 'nobody’s: outside'}
-        onChange={sit}
-      />
-      <label className="block text-[15px]">
-        Shelter
-        <input
-          value={body.shelter ?? ''}
-          maxLength={80}
-          placeholder="a thick tree, a wall"
-          onChange={(event) => shelter(event.target.value)}
-        />
-      </label>
-    </>
-  );
 }

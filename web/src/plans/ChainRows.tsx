@@ -12,6 +12,7 @@ import {
 } from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
+import { PointFields } from './PointFields.tsx';
 
 interface ChainRowsProps {
   readonly rig: Rig;
@@ -74,24 +75,7 @@ function ChainKeys({ rig, chain, apply, lay }: Pick<ChainRowsProps, 'rig' | 'app
   const isEnd = rig.lines.some(({ to }) => to.kind === 'chain' && to.chainId === chain.id);
   return (
     <li className="flex flex-wrap items-center gap-2 pt-1">
-      {point && point.place.kind !== 'on-vehicle' && (
-        <label className="flex items-center gap-1 text-[15px]">
-          height
-          <input
-            className="w-20!"
-            inputMode="decimal"
-            defaultValue={point.place.heightM}
-            key={point.place.heightM}
-            onBlur={(event) => {
-              const heightM = Number(event.target.value.replace(',', '.'));
-              if (Number.isFinite(heightM) && heightM >= -20 && heightM <= 50)
-                apply([{ kind: 'change-point', point: { ...point, place: { ...point.place, heightM } } }]);
-              else event.target.value = String(point.place.heightM);
-            }}
-          />
-          m
-        </label>
-      )}
+      {point && <PointFields point={point} apply={apply} />}
       <button type="button" className="action" onClick={() => lay(insertPiece(rig, chain.id, 'connector'))}>
         + connector
       </button>

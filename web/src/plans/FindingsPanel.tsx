@@ -17,6 +17,8 @@ interface FindingActions {
   readonly choosePiece: (useId: string) => void;
   readonly addDamper: (lineId: string, strand: number) => void;
   readonly show: (finding: Finding) => void;
+  /** Opens where what a question lacks is filled in. */
+  readonly fillIn: (finding: Finding) => void;
 }
 
 /** What was found and what is still asked, each with what to do; about the piece that was touched first. */
@@ -99,7 +101,7 @@ function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingA
   );
 }
 
-function FindingItem({ finding, apply, choosePiece, addDamper, show }: FindingActions & { readonly finding: Finding }) {
+function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
   const severity = counted(finding);
   return (
@@ -116,13 +118,18 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show }: FindingAc
           {finding.fixes.map((fix) => (
             <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />
           ))}
+          {finding.undecided && finding.fixes.length === 0 && (
+            <button type="button" className="action" onClick={() => fillIn(finding)}>
+              Fill in what is missing
+            </button>
+          )}
         </div>
       </div>
     </li>
   );
 }
 
-function FixButton({ fix, apply, choosePiece, addDamper }: { readonly fix: Fix } & Omit<FindingActions, 'show'>) {
+function FixButton({ fix, apply, choosePiece, addDamper }: { readonly fix: Fix } & Omit<FindingActions, 'show' | 'fillIn'>) {
   if (fix.kind === 'open-piece')
     return (
       <Link className="action" to={`/gear/${fix.gearId}/edit`}>

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { useAppSelector } from '../store.ts';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -7,12 +8,36 @@ interface NumberFieldProps {
   readonly min: number;
   readonly max: number;
   readonly step: number;
+  /** Places shown behind the point. */
+  readonly decimals?: number;
   readonly onChange: (value: number) => void;
 }
 
-/** A number with its unit. What is out of range is said and not taken; leaving the field shows the value that stands. */
-export function NumberField({ label, unit, value, min, max, step, onChange }: NumberFieldProps) {
-  const shown = String(Number(value.toFixed(2)));
+/** Units of lengths and masses as a reader of pounds and feet has them: their name, and how many of SI's they are. */
+const IMPERIAL: { readonly [unit: string]: readonly [name: string, si: number] | undefined } = {
+  m: ['ft', 0.3048],
+  kg: ['lb', 0.45359237],
+};
+
+/** A number with its unit, in the reader's own. What is out of range is said and not taken; leaving the field shows the value that stands. */
+export function NumberField({ unit, value, min, max, onChange, ...shared }: NumberFieldProps) {
+  const imperial = useAppSelector((state) => state.settings.units) === 'lbf';
+  const [name, si] = (imperial && IMPERIAL[unit]) || [unit, 1];
+  const shown = (number: number, round = Math.round) => round((number / si) * 1000) / 1000;
+  return (
+    <PlainNumber
+      {...shared}
+      unit={name}
+      value={value / si}
+      min={shown(min, Math.ceil)}
+      max={shown(max, Math.floor)}
+      onChange={(next) => onChange(si === 1 ? next : next * si)}
+    />
+  );
+}
+
+function PlainNumber({ label, unit, value, min, max, step, decimals = 2, onChange }: NumberFieldProps) {
+  const shown = String(Number(value.toFixed(decimals)));
   const [typed, setTyped] = useState(shown);
   useEffect(() => setTyped(shown), [shown]);
   const number = Number(typed.replace(',', '.'));
@@ -36,7 +61,7 @@ export function NumberField({ label, unit, value, min, max, step, onChange }: Nu
             const by = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
             if (by === 0 || bad) return;
             event.preventDefault();
-            take(String(Number((number + by).toFixed(4))));
+            take(String(Number((number + by).toFixed(6))));
           }}
         />
         <span className="shrink-0 text-quiet">{unit}</span>

@@ -1,13 +1,28 @@
-import { type Body, type Edit, extendLine, type Rig, removeLine, routeFault, tieBack } from '@wainrope/core';
-import { type KeyboardEvent, useRef } from 'react';
+import {
+  addGrip,
+  angle,
+  type Body,
+  type Edit,
+  extendLine,
+  groundHeightM,
+  length,
+  type Rig,
+  removeBody,
+  removeLine,
+  routeFault,
+  tieBack,
+} from '@wainrope/core';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
+import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AddChoice } from './AddChoice.tsx';
 import { BodyFields } from './BodyFields.tsx';
-import { addEdits, bodyKindWords, featureWords, keyEdits } from './body-edits.ts';
+import { addEdits, bodyKindWords, duplicateEdits, keyEdits } from './body-edits.ts';
 import { ChainRows } from './ChainRows.tsx';
+import { FeatureFields } from './FeatureFields.tsx';
 import { bodySelected, edited, routed, routeEnded } from './planner-slice.ts';
 import { draftEdits, routeWords } from './route-words.ts';
 import { Unlocked } from './Unlocked.tsx';
@@ -30,6 +45,12 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
   );
   const { data: team } = useGetTeamQuery();
   const dispatch = useAppDispatch();
+  const { figure } = useFigures();
+  const [marked, setMarked] = useState<readonly string[]>([]);
+  const measured = measuredWords(rig, marked, figure);
+  /** The third place opens an angle, the fourth begins anew. */
+  const measure = (bodyId: string) =>
+    setMarked((before) => (before.at(-1) === bodyId ? [] : [...(before.length >= MOST_MARKED ? [] : before), bodyId]));
   const selected = rig.bodies.find(({ id }) => id === selectedBodyId);
   const add = (kind: Body['kind']) => {
     const edits = addEdits(rig, kind, team?.vehicles ?? []);
@@ -49,16 +70,22 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
             {refused ?? (route && routeWords(rig, route))}
           </p>
         )}
-        <BodyList rig={rig} lay={lay} />
+        <BodyList rig={rig} lay={lay} measure={measure} />
+        {measured && (
+          <p role="status" className="border-l-4 border-slate bg-paper px-2 py-1" data-measured>
+            {measured}
+          </p>
+        )}
         <p className="pt-1 text-[14px] text-quiet">
           Keys on a body: <kbd>L</kbd> run a line from here or over here, <kbd>E</kbd> end it here, <kbd>B</kbd> tie the winching vehicle
-          back to it, <kbd>D</kbd> one more, <kbd>Delete</kbd> take it off, arrows and brackets move and turn it, <kbd>J</kbd> <kbd>K</kbd>{' '}
-          the next and the one before.
+          back to it, <kbd>G</kbd> hold the line’s last strand from it by a grip, <kbd>M</kbd> measure from here to the next, <kbd>D</kbd>{' '}
+          one more, <kbd>Delete</kbd> take it off, arrows and brackets move and turn it, <kbd>J</kbd> <kbd>K</kbd> the next and the one
+          before.
         </p>
       </section>
       {selected && (
         <Unlocked>
-          <BodyFields rig={rig} body={selected} apply={apply} />
+          <BodyFields rig={rig} body={selected} apply={apply} acts={buttonsFor(rig, selected, { apply, lay })} />
         </Unlocked>
       )}
       <section aria-label="Lines">
@@ -93,32 +120,45 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
           <ChainRows rig={rig} pieces={pieces} apply={apply} lay={lay} choosePiece={choosePiece} />
         </Unlocked>
       </section>
-      {(rig.features ?? []).length > 0 && (
-        <section aria-label="Drawn on the ground">
-          <Unlocked>
-            <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
-            {(rig.features ?? []).map((feature) => (
-              <div key={feature.id} className="flex items-center gap-2 border-b border-rule py-1.5">
-                <input
-                  aria-label="Name"
-                  value={feature.label}
-                  maxLength={80}
-                  onChange={(event) =>
-                    event.target.value.trim() !== '' &&
-                    apply([{ kind: 'put', list: 'features', entry: { ...feature, label: event.target.value } }], `name-${feature.id}`)
-                  }
-                />
-                <span className="shrink-0 text-[14px] text-quiet">{featureWords[feature.kind].split(' ')[0]}</span>
-                <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'features', id: feature.id }])}>
-                  Take off
-                </button>
-              </div>
-            ))}
-          </Unlocked>
-        </section>
-      )}
+      <Unlocked>
+        <FeatureFields rig={rig} apply={apply} />
+      </Unlocked>
     </div>
   );
+}
+
+/** A distance needs two places, an angle three. */
+const MOST_MARKED = 3;
+
+type Doers = Pick<OutlinePanelProps, 'apply' | 'lay'>;
+
+/** What the keys do to a body, as buttons. */
+function buttonsFor(rig: Rig, body: Body, { apply, lay }: Doers): readonly (readonly [string, () => void])[] {
+  const vehicle = winchingBody(rig);
+  const line = rig.lines[0];
+  const tie = vehicle && vehicle.id !== body.id ? tieBack(rig, vehicle, body) : [];
+  const grip = line ? addGrip(rig, line.id, body) : [];
+  const all: readonly (readonly [string, boolean, () => void])[] = [
+    ['One more', true, () => apply(duplicateEdits(rig, body))],
+    [`Tie ${vehicle?.label ?? ''} back to it`, tie.length > 0, () => lay(tie)],
+    ['Hold the last strand by a grip', grip.length > 0, () => lay(grip)],
+    ['Take it off', body.id !== rig.load.bodyId, () => apply(removeBody(rig, body.id))],
+  ];
+  return all.flatMap(([words, possible, act]) => (possible ? [[words, act] as const] : []));
+}
+
+/** The way from the first marked body to the second in words, and the angle at the second to the third. */
+function measuredWords(rig: Rig, marked: readonly string[], figure: ReturnType<typeof useFigures>['figure']): string | undefined {
+  const [a, b, c] = marked.flatMap((id) => rig.bodies.find((body) => body.id === id) ?? []);
+  if (!a) return undefined;
+  if (!b) return `Measuring from ${a.label}: M on the next.`;
+  const bearing = (Math.atan2(b.xM - a.xM, b.yM - a.yM) + 2 * Math.PI) % (2 * Math.PI);
+  const rise = groundHeightM(rig.ground, b.xM, b.yM) - groundHeightM(rig.ground, a.xM, a.yM);
+  const far = `${a.label} to ${b.label}: ${figure(length(Math.hypot(b.xM - a.xM, b.yM - a.yM)))} on the map, bearing ${figure(angle(bearing))}, ${figure(length(Math.abs(rise)))} ${rise < 0 ? 'down' : 'up'}.`;
+  if (!c) return far;
+  const [ux, uy, vx, vy] = [a.xM - b.xM, a.yM - b.yM, c.xM - b.xM, c.yM - b.yM];
+  const open = Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
+  return `${far} From there to ${c.label}: ${figure(length(Math.hypot(vx, vy)))}, with ${figure(angle(open))} between.`;
 }
 
 function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
@@ -129,7 +169,7 @@ function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
   return drive.kind === 'hand' ? `hauled by ${label}` : `from the winch of ${label}`;
 }
 
-function BodyList({ rig, lay }: Pick<OutlinePanelProps, 'rig' | 'lay'>) {
+function BodyList({ rig, lay, measure }: Pick<OutlinePanelProps, 'rig' | 'lay'> & { readonly measure: (bodyId: string) => void }) {
   const selectedBodyId = useAppSelector((state) => state.planner.selectedBodyId);
   const route = useAppSelector((state) => state.planner.route);
   const dispatch = useAppDispatch();
@@ -154,6 +194,8 @@ function BodyList({ rig, lay }: Pick<OutlinePanelProps, 'rig' | 'lay'>) {
     l: () => dispatch(routed(body.id)),
     e: () => endRoute(body),
     b: () => back(body),
+    g: () => rig.lines[0] && lay(addGrip(rig, rig.lines[0].id, body)),
+    m: () => measure(body.id),
     Escape: () => dispatch(routeEnded()),
   });
   const keys = (event: KeyboardEvent<HTMLElement>, body: Body) => {

@@ -7,11 +7,13 @@ import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { BodyHandles } from './BodyHandles.tsx';
 import { addEdits, featureEdits } from './body-edits.ts';
+import { FeatureHandles } from './FeatureHandles.tsx';
 import { type LivePlan, useCalm, useLivePlan } from './live-plan.ts';
 import { type SheetSize } from './plan-sheet-layout.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from './planner-slice.ts';
 import { RigDrawing } from './RigDrawing.tsx';
-import { ArrowKey, Flights, Zones } from './SheetDangers.tsx';
+import { remoteReaches } from './remote-reaches.ts';
+import { ArrowKey, Flights, RemoteRims, Zones } from './SheetDangers.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
 import { SheetForces } from './SheetForces.tsx';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
@@ -25,7 +27,7 @@ type NamedPlan = Pick<LivePlan, 'rig' | 'report'>;
 
 /** The site from above, to scale: north is up. */
 export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
-  const { rig, report, facts, judged } = useLivePlan();
+  const { rig, report, facts, judged, subject } = useLivePlan();
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const { units, figure } = useFigures();
@@ -36,9 +38,10 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
   const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
   const named = useCalm<NamedPlan>({ rig, report }, judged);
+  const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
   const labels = useMemo(
-    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure }),
-    [named.rig, named.report, view, size, figure],
+    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure, reaches }),
+    [named.rig, named.report, view, size, figure, reaches],
   );
   useEffect(() => {
     if (tool.kind !== 'measure' && tool.kind !== 'feature') setPoints([]);
@@ -94,10 +97,12 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
           className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
         />
         <Zones zones={report.zones} view={view} />
+        <RemoteRims reaches={reaches} view={view} />
         <RigDrawing rig={rig} report={report} view={view} gear={facts} size={size} selectedSubjectId={selectedSubjectId} select={select} />
         <SheetFittings rig={rig} report={report} view={view} />
         <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
         <Flights breaks={report.breaks} view={view} />
+        <FeatureHandles features={rig.features} view={view} />
         <BodyHandles bodies={rig.bodies} places={report.places} view={view} size={size} freeze={freeze} />
         <RouteTrace rig={rig} view={view} />
         <Measured points={points} view={view} closed={tool.kind === 'feature'} />

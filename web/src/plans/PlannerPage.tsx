@@ -2,7 +2,7 @@ import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type Finding, type GearFacts, gearIdsOf, type Report, type Rig, usesOf } from '@wainrope/core';
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow } from '../shell/use-media.ts';
@@ -21,7 +21,7 @@ import { PiecesPanel } from './PiecesPanel.tsx';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
 import { PlanSheet } from './PlanSheet.tsx';
-import { edited, placeSelected, routeEnded } from './planner-slice.ts';
+import { bodySelected, edited, placeSelected, routeEnded } from './planner-slice.ts';
 import { RecordPanel } from './RecordPanel.tsx';
 import { draftEdits } from './route-words.ts';
 import { SheetTools } from './SheetTools.tsx';
@@ -190,6 +190,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
         site={
           <SitePanel
             {...shared}
+            subject={subject}
             report={report}
             policy={policy}
             vehicles={team.vehicles}
@@ -257,6 +258,7 @@ const TABS = [
 
 function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPlaceId, ...panels }: BodyProps) {
   const dispatch = useAppDispatch();
+  const navigate = useNavigate();
   const narrow = useNarrow();
   const [params, setParams] = useSearchParams();
   const tab = params.get('show') ?? 'findings';
@@ -282,6 +284,14 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
   const show = ({ subject: about }: Finding) => {
     const found = report.places.find((entry) => entry.subject.id === about.id);
     if (found) select(found.id);
+  };
+  /** What a body lacks is said in the outline, what a piece lacks on its own page. */
+  const fillIn = ({ subject: { kind, id } }: Finding) => {
+    const bodyId = kind === 'point' ? rig.points.find((point) => point.id === id)?.bodyId : kind === 'body' ? id : undefined;
+    const gearId = report.places.find((entry) => entry.subject.id === id)?.gearId;
+    if (bodyId !== undefined) dispatch(bodySelected(bodyId));
+    if (bodyId === undefined && gearId !== undefined) return navigate(`/gear/${gearId}/edit`);
+    put('show', bodyId === undefined ? 'pieces' : 'outline');
   };
   const side = (
     <aside className="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
@@ -313,6 +323,7 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
               choosePiece={choosePiece}
               addDamper={addDamper}
               show={show}
+              fillIn={fillIn}
               leave={() => dispatch(placeSelected(undefined))}
             />
             {place && <TagMeaning subject={subject} gearId={place.gearId} />}

@@ -1,6 +1,7 @@
 import type { Report } from '@wainrope/core';
 import { memo } from 'react';
 import { toScreen, type View } from './plan-sheet-layout.ts';
+import type { RemoteReach } from './remote-reaches.ts';
 
 /** Washes with dotted rims round every end and pulley, a band along every strand, a wash inside every bend. */
 export const Zones = memo(function Zones({ zones, view }: { readonly zones: Report['zones']; readonly view: View }) {
@@ -46,6 +47,29 @@ export const Zones = memo(function Zones({ zones, view }: { readonly zones: Repo
           );
         }),
       ])}
+    </g>
+  );
+});
+
+/** How far the remotes reach: the operator stands inside. */
+export const RemoteRims = memo(function RemoteRims({ reaches, view }: { readonly reaches: readonly RemoteReach[]; readonly view: View }) {
+  return (
+    <g pointerEvents="none" fill="none">
+      {reaches.map(({ lineId, radiusM, ...at }) => {
+        const { x, y } = toScreen(view, at);
+        return (
+          <circle
+            key={lineId}
+            data-remote={lineId}
+            cx={x}
+            cy={y}
+            r={radiusM * view.scale}
+            stroke="var(--moss)"
+            strokeWidth="1.6"
+            strokeDasharray="9 5"
+          />
+        );
+      })}
     </g>
   );
 });

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { SeverityShape } from '../shell/SeverityShape.tsx';
-import { MARK_PX, PADDING, type PlacedLabel } from './place-labels.ts';
+import { leaderOf, MARK_PX, PADDING, type PlacedLabel } from './place-labels.ts';
 
 /** The sheet's words, each with a mark where something is said against what it names. */
 export const Labels = memo(function Labels({ labels }: { readonly labels: readonly PlacedLabel[] }) {
@@ -14,6 +14,23 @@ export const Labels = memo(function Labels({ labels }: { readonly labels: readon
 });
 
 function SheetLabel({ label }: { readonly label: PlacedLabel }) {
+  const leader = leaderOf(label);
+  return (
+    <g>
+      {leader && (
+        <path
+          data-leader={label.id}
+          d={`M${leader.from.x} ${leader.from.y}L${leader.to.x} ${leader.to.y}`}
+          stroke="var(--quiet)"
+          strokeWidth="1"
+        />
+      )}
+      <SheetWords label={label} />
+    </g>
+  );
+}
+
+function SheetWords({ label }: { readonly label: PlacedLabel }) {
   const { x, y, width, lines, mark } = label;
   // With a mark the lines begin under it; without, they stand in the middle.
   const [at, anchor] = mark ? [x + PADDING, 'start' as const] : [x + width / 2, 'middle' as const];

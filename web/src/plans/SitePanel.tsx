@@ -1,11 +1,10 @@
 import type { VehicleView } from '@wainrope/contract';
 import {
-  cheaperActions,
+  type Case,
   type DecimalMark,
   type Depth,
   depths,
   type Edit,
-  force,
   isSelfRecovery,
   layoutOf,
   loadBody,
@@ -26,13 +25,16 @@ import { HookUpNotes } from './HookUpNotes.tsx';
 import { relayEdits, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
+import { OriginFields } from './OriginFields.tsx';
+import { PullBand } from './PullBand.tsx';
 import { StandingFields } from './StandingFields.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
-import { depthWords, methodWords, soilWords, surfaceWords } from './situation-words.ts';
+import { depthWords, soilWords, surfaceWords } from './situation-words.ts';
 import { TreeChoices } from './TreeChoices.tsx';
 
 interface SitePanelProps {
   readonly rig: Rig;
+  readonly subject: Case;
   readonly report: Report;
   readonly policy: Policy;
   readonly pieces: readonly RegisterPiece[];
@@ -54,7 +56,8 @@ export function SitePanel(props: SitePanelProps) {
       <TreeFields {...props} />
       <GroundFields {...props} />
       <ObstacleFields rig={props.rig} apply={props.apply} />
-      <PullBand {...props} />
+      <PullBand rig={props.rig} subject={props.subject} report={props.report} policy={props.policy} apply={props.apply} />
+      <OriginFields rig={props.rig} apply={props.apply} />
       <StatedFigures rig={props.rig} today={props.today} decimal={props.decimal} actor={props.actor} apply={props.apply} />
     </div>
   );
@@ -262,64 +265,5 @@ function GroundFields({ rig, apply }: SitePanelProps) {
         Along the pull: {figure({ si: Math.abs(along), as: 'angle' })} {Math.abs(along) < 0.004 ? 'level' : along > 0 ? 'up' : 'down'}
       </p>
     </Group>
-  );
-}
-
-function PullBand({ rig, report, policy, apply }: SitePanelProps) {
-  const { figure } = useFigures();
-  const body = loadBody(rig);
-  const { effort } = report;
-  if (!effort) return null;
-  const slopeRad = slopeAlong(rig.ground, travelDirection(rig));
-  const actions = body.kind === 'vehicle' && !rig.load.task ? cheaperActions({ ...body, slopeRad, situation: rig.situation }, policy) : [];
-  const by = {
-    mire: 'planned on the depth',
-    'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,
-    'runs-by-itself': 'it may run by itself: the largest is held',
-    spooling: 'what a line is spooled under',
-  }[effort.plannedBy];
-  return (
-    <fieldset>
-      <legend className="font-head text-lg font-semibold">Pull needed, by school</legend>
-      <table className="w-full text-[15px]">
-        <tbody>
-          {effort.methods.map(({ id, pullN, terms }) => (
-            <tr key={id} className="border-b border-rule align-top">
-              <td className="py-1">
-                {methodWords[id]}
-                <span className="block text-quiet">
-                  {terms.map((term) => `${term.label.toLowerCase()} ${figure(force(term.pullN))}`).join(', ')}
-                </span>
-              </td>
-              <td className="py-1 text-right font-mono whitespace-nowrap">{figure(force(pullN))}</td>
-            </tr>
-          ))}
-          <tr className="font-semibold">
-            <td className="py-1">
-              Planned <span className="font-normal text-quiet">{by}</span>
-            </td>
-            <td className="py-1 text-right font-mono whitespace-nowrap">{figure(force(report.pullN ?? effort.plannedN))}</td>
-          </tr>
-        </tbody>
-      </table>
-      {actions.length > 0 && (
-        <>
-          <h3 className="pt-3 font-head text-lg font-semibold">Cheaper first</h3>
-          <ul className="text-[15px]">
-            {actions.map(({ id, label, savesN, after }) => (
-              <li key={id} className="flex items-center gap-2 border-b border-rule py-1">
-                <span>{label}</span>
-                <span className="ml-auto font-mono">{savesN > 0 ? `−${figure(force(savesN))}` : 'saves nothing'}</span>
-                {after !== rig.situation && (
-                  <button type="button" className="action" onClick={() => apply([{ kind: 'change-situation', situation: after }])}>
-                    Done
-                  </button>
-                )}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </fieldset>
   );
 }

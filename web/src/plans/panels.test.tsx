@@ -37,13 +37,19 @@ const questions = judge(caseOf(badgerFile));
 
 describe('findings', () => {
   const actions = () => {
-    const done: { edits: Edit[]; chosen: string[]; dampers: string[] } = { edits: [], chosen: [], dampers: [] };
+    const done: { edits: Edit[]; chosen: string[]; dampers: string[]; filled: string[] } = {
+      edits: [],
+      chosen: [],
+      dampers: [],
+      filled: [],
+    };
     return {
       done,
       apply: (edits: readonly Edit[]) => void done.edits.push(...edits),
       choosePiece: (id: string) => void done.chosen.push(id),
       addDamper: (line: string, strand: number) => void done.dampers.push(`${line}.${strand}`),
       show: () => undefined,
+      fillIn: ({ code }: { readonly code: string }) => void done.filled.push(code),
     };
   };
   it('stand with what, why and what to do, the worst first, each severity in words', async () => {
@@ -76,6 +82,15 @@ describe('findings', () => {
     expect(own.length).toBeLessThan(report.findings.length);
     expect(box.querySelectorAll('li[data-finding]')).toHaveLength(report.findings.length);
     expect(box.textContent).toContain('About TS-03');
+  });
+  it('ask, where nothing is offered, for what is missing', async () => {
+    const [asked] = questions.findings.filter(({ undecided }) => undecided);
+    if (!asked) throw new Error('no question');
+    const { questionId: _none, ...open } = asked;
+    const { done, ...act } = actions();
+    const box = await render(<FindingsPanel report={{ ...report, findings: [{ ...open, fixes: [] }] }} {...act} />);
+    await press(box, 'Fill in what is missing');
+    expect(done.filled).toEqual([asked.code]);
   });
   it('say so when there are none', async () => {
     const box = await render(<FindingsPanel report={{ ...report, findings: [] }} {...actions()} />);

@@ -22,6 +22,8 @@ export interface LabelWish {
   readonly lines: readonly { readonly text: string; readonly strong: boolean }[];
   /** What is said against it, before its first line. */
   readonly mark?: Mark | undefined;
+  /** What it names, for a stroke to it where the label has to stand far off. */
+  readonly about?: Point2 | undefined;
   /** Places for the label's centre, the best first. */
   readonly centres: readonly Point2[];
 }
@@ -30,6 +32,17 @@ export interface PlacedLabel extends Box {
   readonly id: string;
   readonly lines: LabelWish['lines'];
   readonly mark?: Mark | undefined;
+  readonly about?: Point2 | undefined;
+}
+
+/** A label further than this from what it names has a stroke to it, pixels. */
+const FAR_PX = 58;
+
+/** The stroke from a label that stands far off to what it names. */
+export function leaderOf({ x, y, width, height, about }: PlacedLabel): Segment | undefined {
+  if (!about) return undefined;
+  const from = { x: Math.min(Math.max(about.x, x), x + width), y: Math.min(Math.max(about.y, y), y + height) };
+  return Math.hypot(about.x - from.x, about.y - from.y) > FAR_PX ? { from, to: about } : undefined;
 }
 
 interface Obstacles {

@@ -15,6 +15,7 @@ import {
 import { sheetMarks } from './findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment } from './place-labels.ts';
 import { bodyPoints, type SheetSize, shownAt, standsAbout, toScreen, type View } from './plan-sheet-layout.ts';
+import type { RemoteReach } from './remote-reaches.ts';
 
 interface LabelInput {
   readonly rig: Rig;
@@ -22,12 +23,14 @@ interface LabelInput {
   readonly view: View;
   readonly size: SheetSize;
   readonly figure: (figure: Figure) => string;
+  /** How far remotes reach, named at their rims. */
+  readonly reaches?: readonly RemoteReach[];
 }
 
 const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the sills', roof: 'to the roof line' } as const;
 
 /** Every label of the sheet, set by rule. */
-export function sheetLabels({ rig, report, view, size, figure }: LabelInput): readonly PlacedLabel[] {
+export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
   const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
@@ -42,6 +45,7 @@ export function sheetLabels({ rig, report, view, size, figure }: LabelInput): re
     ...labelled.map((body, index) =>
       bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, size).offM }),
     ),
+    ...reaches.flatMap((reach) => reachWish(reach, at(reach), { view, size, figure })),
   ];
   const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
   const marks = sheetMarks(rig, report);
@@ -150,8 +154,24 @@ function pulleyWish(
         { text: `both strands, ${figure(angle(strandAngleRad))} apart`, strong: false },
       ],
       centres: around(at, 44),
+      about: at,
     },
   ];
+}
+
+/** The remote's reach is named where its rim lies on the sheet. */
+function reachWish(
+  { lineId, radiusM }: RemoteReach,
+  centre: Point2,
+  { view, size, figure }: Pick<LabelInput, 'view' | 'size' | 'figure'>,
+): readonly LabelWish[] {
+  const rim = Array.from({ length: 16 }, (_, index) => (index * Math.PI) / 8).map((turn) => ({
+    x: centre.x + Math.sin(turn) * radiusM * view.scale,
+    y: centre.y - Math.cos(turn) * radiusM * view.scale,
+  }));
+  const centres = rim.filter(({ x, y }) => x > 0 && x < size.width && y > 0 && y < size.height);
+  const text = `remote reaches ${figure(length(radiusM))}`;
+  return centres.length === 0 ? [] : [{ id: `reach-${lineId}`, lines: [{ text, strong: false }], centres }];
 }
 
 interface BodyWishInput {
@@ -179,7 +199,8 @@ function bodyWish({ body, rig, report, box, figure, offM }: BodyWishInput): Labe
     body.kind === 'vehicle' || body.kind === 'load'
       ? movingLines({ body, rig, figure })
       : standingLines({ body, rig, report, figure, offM });
-  return { id: body.id, lines, centres: beside };
+  // A vehicle's label stands beside its whole length; only what is small is pointed at.
+  return { id: body.id, lines, centres: beside, about: 'headingRad' in body ? undefined : centre };
 }
 
 interface LinesInput<B> {

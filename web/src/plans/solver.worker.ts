@@ -11,6 +11,8 @@ import {
   judge,
   type PlaceExplanation,
   type Report,
+  type SparedRig,
+  sparedRigs,
   type TagReading,
   type Term,
   type Trial,
@@ -33,6 +35,7 @@ const solver = {
   explain: (subject: Case, placeId: string): PlaceExplanation | undefined => explainPlace(subject, placeId),
   tryPieces: (subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(subject, useId, pieces),
   compareAnchors: (subject: Case, lineId: string): readonly AnchorOption[] => compareAnchors(subject, lineId),
+  sparedRigs: (subject: Case, lineId: string): readonly SparedRig[] => sparedRigs(subject, lineId),
   advantageAt: (subject: Case, realness: number): AdvantageAt | undefined => advantageAt(subject, realness),
   tagReadings: (subject: Case, gearId: string): readonly TagReading[] => tagReadings(subject, gearId),
   /** Every figure of the report but those of the places, each explained. */

@@ -1,4 +1,4 @@
-import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, Report, TagReading, Trial } from '@wainrope/core';
+import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, Report, SparedRig, TagReading, Trial } from '@wainrope/core';
 import { type Remote, wrap } from 'comlink';
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ShownFigure, Solver } from './solver.worker.ts';
@@ -143,6 +143,12 @@ function useAsked<T>(ask: (() => Promise<T>) | undefined): T | undefined {
     };
   }, [ask]);
   return answer;
+}
+
+/** Which cheaper action makes which rig unnecessary; nothing until it is worked out. */
+export function useSparedRigs(subject: Case, lineId: string | undefined): readonly SparedRig[] | undefined {
+  const ask = useCallback(() => solver().sparedRigs(subject, lineId ?? ''), [subject, lineId]);
+  return useAsked(lineId === undefined ? undefined : ask);
 }
 
 /** What the rig makes of a pull, with pulleys between ideal (0) and as they are (1). */

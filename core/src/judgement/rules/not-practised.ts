@@ -1,5 +1,5 @@
 import { rich } from '../../quantity/format.ts';
-import { type Answer, notFound, type Rule } from '../rule.ts';
+import { type Answer, type Fix, notFound, type Rule } from '../rule.ts';
 
 export const notPractised: Rule = {
   code: 'not-practised',
@@ -13,7 +13,15 @@ export const notPractised: Rule = {
       if (body.kind !== 'person' || body.duty !== 'operator') return [];
       const subject = { kind: 'body', id: body.id } as const;
       if (body.practised === true) return [notFound(subject)];
-      if (body.practised === undefined) return [{ kind: 'undecided', subject, question: rich`Has ${body.label} practised this layout?` }];
+      if (body.practised === undefined) {
+        const says = (label: string, practised: boolean): Fix => ({
+          kind: 'edits',
+          label,
+          edits: [{ kind: 'change-body', body: { ...body, practised } }],
+        });
+        const fixes = [says('Yes, practised', true), says('No', false)];
+        return [{ kind: 'undecided', subject, question: rich`Has ${body.label} practised this layout?`, fixes }];
+      }
       return [
         {
           kind: 'found',

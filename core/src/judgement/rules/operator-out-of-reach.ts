@@ -1,3 +1,4 @@
+import { remoteReachM } from '../../hazards/remote-reach.ts';
 import type { Policy } from '../../policy/policy.ts';
 import { length, rich } from '../../quantity/format.ts';
 import { exceeds } from '../../quantity/tolerance.ts';
@@ -17,11 +18,10 @@ export const operatorOutOfReach: Rule = {
   },
 };
 
-function reach({ winch, body: vehicle }: WinchDrive, operator: PersonBody, { zones }: Policy): Answer {
+function reach({ winch, body: vehicle }: WinchDrive, operator: PersonBody, policy: Policy): Answer {
   const subject = { kind: 'body', id: operator.id } as const;
   if (!winch || !vehicle || operator.inVehicleId === vehicle.id) return notFound(subject);
-  const { control, leadLengthM } = winch.attributes;
-  const reachM = control === 'lead' ? leadLengthM : control === 'wireless' ? zones.wirelessReachM.value : undefined;
+  const reachM = remoteReachM(winch, policy);
   if (reachM === undefined) {
     const fixes = [openPiece(winch, 'Enter the remote')];
     return { kind: 'undecided', subject, question: rich`How far does the remote of ${pieceName(winch)} reach?`, fixes };
