@@ -46,7 +46,7 @@ function runProject(project, address, args) {
   const cli = join(ROOT, 'node_modules/@playwright/test/cli.js');
   const done = spawnSync(
     process.execPath,
-    [cli, 'test', '--config', 'e2e/playwright.config.ts', '--pass-with-no-tests', '--project', project, ...args],
+    [cli, 'test', '--config', 'e2e/playwright.config.ts', '--pass-with-no-tests', `--project=${project}`, ...args],
     {
       cwd: ROOT,
       stdio: 'inherit',

@@ -106,13 +106,15 @@ function weakestWords({ tag, name, where, kind }: PlaceFigures): string {
   return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
 }
 
-/** By how much a place is the weakest: at the planned pull or at the greatest, whichever decides. */
-function howWeak({ utilisation, breakingRatio, stopRatio, wllN }: PlaceFigures, figure: ReturnType<typeof useFigures>['figure']): string {
+/** By how much a place is the weakest: over its limit as planned, else by whichever of the two checks decides. */
+function howWeak(
+  { utilisation = 0, breakingRatio, stopRatio, wllN, plannedN }: PlaceFigures,
+  figure: ReturnType<typeof useFigures>['figure'],
+): string {
   if (wllN === 0) return 'no strength';
-  const atGreatest = breakingRatio === undefined ? 0 : stopRatio / breakingRatio;
-  if (breakingRatio !== undefined && atGreatest > (utilisation ?? 0))
-    return `${figure(ratio(breakingRatio))} × to breaking, ${figure(ratio(stopRatio))} asked`;
-  return utilisation === undefined ? 'load not known' : `${figure(percent(utilisation))} of its limit`;
+  if (utilisation <= 1 && breakingRatio !== undefined && stopRatio / breakingRatio > utilisation)
+    return `breaks at ${figure(ratio(breakingRatio))} × the greatest pull`;
+  return plannedN === undefined ? 'load not known' : `${figure(percent(utilisation))} of its limit`;
 }
 
 function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {

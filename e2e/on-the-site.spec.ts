@@ -1,0 +1,82 @@
+import { expect } from '@playwright/test';
+import { openPlan } from './open-plan.ts';
+import { test } from './signed-in.ts';
+
+test('by keys: what lies on the ground is drawn and moved by numbers, distances and angles are measured', async ({ page }) => {
+  await openPlan(page, 'Beck crossing');
+  await page.getByRole('tab', { name: 'Outline' }).click();
+  const rows = page.locator('[data-outline-body]');
+  for (const row of [0, 1, 2]) {
+    await rows.nth(row).focus();
+    await page.keyboard.press('m');
+  }
+  await expect(page.locator('[data-measured]')).toHaveText(
+    /^Otter to Heron: 13\.5 m on the map, bearing 255°.*From there to Alder: .* with 1[67]\d° between\.$/,
+  );
+  const draw = page.getByRole('combobox', { name: 'Draw on the ground, beside the rest' });
+  await draw.focus();
+  await draw.selectOption('water');
+  await page.locator('[data-feature] summary').press('Enter');
+  await page.getByLabel('Corner 1, east').fill('-12.5');
+  await page.getByRole('button', { name: 'One more corner' }).press('Enter');
+  await expect(page.locator('[data-corner]')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect(page.locator('[data-corner]')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect(page.getByLabel('Corner 1, east')).not.toHaveValue('-12.5');
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect(page.locator('[data-feature]')).toHaveCount(0);
+});
+
+test('by pointer: a corner is dragged, and the whole drag is one step', async ({ page }) => {
+  await openPlan(page, 'Beck crossing');
+  await page.getByRole('tab', { name: 'Outline' }).click();
+  await page.getByRole('combobox', { name: 'Draw on the ground, beside the rest' }).selectOption('track');
+  await page.locator('[data-feature] summary').click();
+  for (const _ of [1, 2, 3, 4]) await page.getByRole('button', { name: 'Further away' }).click();
+  const east = page.getByLabel('Corner 2, east');
+  const before = await east.inputValue();
+  const box = await page.locator('[data-corner]').nth(1).boundingBox();
+  if (!box) throw new Error('no corner on the sheet');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(east).not.toHaveValue(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(east).toHaveValue(before);
+});
+
+test('what is said of a piece stands at its place, and first when it is touched; the load path turns to the weakest', async ({ page }) => {
+  await openPlan(page, 'Bog below Tarn Quarry');
+  await expect(page.locator('[data-weakest]')).toContainText('192 % of its limit');
+  const path = page.getByRole('region', { name: 'Load path' });
+  await path.getByRole('button', { name: /^TS-03 .*finding: stop$/ }).click();
+  await expect(page.locator('[data-findings-here]')).toContainText('TS-03');
+  await page.getByRole('button', { name: 'weakest first' }).click();
+  await expect(path.locator('ol button').first()).toHaveAttribute('aria-label', /^TS-03/);
+  await page.reload();
+  await expect(path.locator('ol button').first()).toHaveAttribute('aria-label', /^TS-03/);
+});
+
+test('the ladder of cheaper actions says which rig each makes unnecessary', async ({ page }) => {
+  await openPlan(page, 'Plantation ride');
+  await page.getByRole('tab', { name: 'Site' }).click();
+  await page.getByRole('combobox', { name: /^Stuck/ }).selectOption('hubs');
+  await page.getByLabel('Mass with load').fill('4400');
+  await expect(page.locator('[data-pull-band]')).toContainText('median');
+  await expect(page.locator('[data-action="dig"]')).toContainText(/Then a single line .* is enough/);
+});
+
+test('a person of the team is placed with what the records say of their practice', async ({ page }) => {
+  await openPlan(page, 'Beck crossing');
+  await page.getByRole('tab', { name: 'Outline' }).click();
+  await page.locator('[data-outline-body]').filter({ hasText: 'Isla Wrenfell' }).click();
+  await expect(page.locator('[data-practised]')).toContainText('Double line, self-recovery');
+  await page.getByLabel('In the cab of').selectOption('');
+  await expect(page.locator('[data-remote]')).toHaveCount(1);
+  await page.getByLabel('Which of the team').selectOption('Tomas Aldbrook');
+  await page.getByRole('tab', { name: /^Findings/ }).click();
+  await page.getByRole('button', { name: 'Yes, practised' }).click();
+  await expect(page.getByText('Has Tomas Aldbrook practised this layout?')).toHaveCount(0);
+});
