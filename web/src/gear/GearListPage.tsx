@@ -59,7 +59,7 @@ export function GearListPage() {
     setParams({});
   };
   return (
-    <div className="flex h-[calc(100dvh-3.25rem)] max-[820px]:h-[calc(100dvh-6.75rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
+    <div className="flex h-[calc(100dvh-3.25rem)] max-[760px]:h-[calc(100dvh-6.75rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
         <h1 className="text-[28px]">Gear</h1>
         <nav aria-label="Gear" className="flex gap-4">

@@ -234,7 +234,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
           <Closing piece={piece} draft={draft} outcome={outcome} change={change} proposed={proposedDue(draft.on, sheet, outcome.grade)} />
         </>
       )}
-      <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[820px]:bottom-14">
+      <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
         <div className="mx-auto flex max-w-[980px] items-center gap-4 px-3 py-2 sm:px-5">
           <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
             {settled ? `Grade ${outcome.grade}` : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}

@@ -33,7 +33,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
   return (
     <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 sm:px-5">
-      <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5">
+      <div className="flex min-w-0 flex-1 basis-72 items-center sm:basis-[30rem] gap-1 py-1.5">
         <label className="min-w-0 flex-1">
           <span className="sr-only">Name of the plan</span>
           <input
@@ -41,7 +41,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
             maxLength={120}
             readOnly={locked !== undefined}
             onChange={(event) => dispatch(renamed(event.target.value))}
-            className="border-transparent! bg-transparent! px-0! font-head text-[25px] font-semibold hover:border-b-rule!"
+            className="border-transparent! bg-transparent! px-0! font-head text-[19px] font-semibold sm:text-[25px] hover:border-b-rule!"
           />
         </label>
         <span className="hidden shrink-0 text-[14px] text-quiet sm:block">{dirty ? 'not saved' : `version ${version}`}</span>

@@ -5,7 +5,7 @@ import { shallowEqual } from 'react-redux';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { useNarrow } from '../shell/use-media.ts';
+import { useNarrow, useUpright } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AnchorCompare } from './AnchorCompare.tsx';
 import { FiguresPanel } from './FiguresPanel.tsx';
@@ -92,7 +92,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
-    <div className="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
+    <div className="flex min-h-0 flex-1 flex-col min-[1100px]:h-[calc(100dvh-3.25rem)] min-[1100px]:flex-none">
       <PlannerHeader
         report={calm?.report}
         pending={calm?.pending ?? pending}
@@ -260,6 +260,7 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const narrow = useNarrow();
+  const upright = useUpright();
   const [params, setParams] = useSearchParams();
   const tab = params.get('show') ?? 'findings';
   const place =
@@ -294,7 +295,7 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
     put('show', bodyId === undefined ? 'pieces' : 'outline');
   };
   const side = (
-    <aside className="flex min-h-0 flex-col border-rule bg-sheet lg:border-l">
+    <aside className="flex min-h-0 flex-col border-rule bg-sheet min-[1100px]:border-l">
       <div role="tablist" aria-label="Plan" className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
         {TABS.map(([id, label]) => (
           <button
@@ -304,7 +305,7 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
             id={`tab-${id}`}
             aria-selected={tab === id}
             aria-controls="plan-panel"
-            className="relative min-h-11 px-2.5 text-[16px] aria-selected:font-semibold"
+            className="relative min-h-11 px-2.5 text-[16px] whitespace-nowrap aria-selected:font-semibold"
             onClick={() => put('show', id === 'findings' ? undefined : id)}
           >
             {label}
@@ -378,9 +379,18 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
         </Link>
       </>
     );
+  if (upright)
+    return (
+      <>
+        {panels.tools}
+        <div className="h-[44dvh] min-h-80 border-b border-rule">{sheet}</div>
+        <div className="bg-sheet">{path}</div>
+        <div className="border-t border-ink">{side}</div>
+      </>
+    );
   return (
     <>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(360px,425px)] max-lg:min-h-[480px]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(330px,425px)]">
         <div className="flex min-h-0 min-w-0 flex-col">
           {panels.tools}
           <div className="min-h-0 flex-1">{sheet}</div>

@@ -65,7 +65,8 @@ export const MARK_PX = 20;
 /** Width of a line of text as it is reckoned with, pixels. */
 const textWidth = ({ text, strong }: LabelWish['lines'][number]): number => text.length * (strong ? LETTER * 1.06 : LETTER);
 
-function sizeOf({ lines, mark }: Pick<LabelWish, 'lines' | 'mark'>): { readonly width: number; readonly height: number } {
+/** Room that a label takes, pixels. */
+export function sizeOf({ lines, mark }: Pick<LabelWish, 'lines' | 'mark'>): { readonly width: number; readonly height: number } {
   const longest = Math.max(...lines.map((line, index) => textWidth(line) + (mark && index === 0 ? MARK_PX : 0)));
   return { width: longest + 2 * PADDING, height: lines.length * LINE_HEIGHT + 2 };
 }

@@ -13,7 +13,7 @@ import {
   travelDirection,
 } from '@wainrope/core';
 import { sheetMarks } from './findings-at.ts';
-import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment } from './place-labels.ts';
+import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
 import { bodyPoints, type SheetSize, shownAt, standsAbout, toScreen, type View } from './plan-sheet-layout.ts';
 import type { RemoteReach } from './remote-reaches.ts';
 
@@ -185,20 +185,21 @@ interface BodyWishInput {
 
 function bodyWish({ body, rig, report, box, figure, offM }: BodyWishInput): LabelWish {
   const centre = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  const lines =
+    body.kind === 'vehicle' || body.kind === 'load'
+      ? movingLines({ body, rig, figure })
+      : standingLines({ body, rig, report, figure, offM });
+  const half = sizeOf({ lines }).width / 2 + 8;
   const beside = [1, 1.3, 1.7].flatMap((far) => [
     { x: centre.x, y: box.y + box.height + 26 * far },
     { x: centre.x, y: box.y - 26 * far },
-    { x: box.x + box.width + 74 * far, y: centre.y },
-    { x: box.x - 74 * far, y: centre.y },
+    { x: box.x + box.width + half * far, y: centre.y },
+    { x: box.x - half * far, y: centre.y },
     ...[-90, 90].flatMap((shift) => [
       { x: centre.x + shift, y: box.y - 26 * far },
       { x: centre.x + shift, y: box.y + box.height + 26 * far },
     ]),
   ]);
-  const lines =
-    body.kind === 'vehicle' || body.kind === 'load'
-      ? movingLines({ body, rig, figure })
-      : standingLines({ body, rig, report, figure, offM });
   // A vehicle's label stands beside its whole length; only what is small is pointed at.
   return { id: body.id, lines, centres: beside, about: 'headingRad' in body ? undefined : centre };
 }

@@ -169,7 +169,7 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
     <div
       role="region"
       aria-label="Change of settings"
-      className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[820px]:bottom-14"
+      className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[760px]:bottom-14"
     >
       <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
         <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />

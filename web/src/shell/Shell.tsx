@@ -40,7 +40,7 @@ function Places({ narrow }: { readonly narrow: boolean }) {
         >
           {narrow && <place.icon size={20} aria-hidden="true" />}
           {place.label}
-          <Reminder of={remind[place.to]} />
+          <Reminder of={remind[place.to]} narrow={narrow} />
           <span
             aria-hidden="true"
             className={`rope-bar absolute inset-x-2 hidden h-[5px] group-aria-[current=page]:block ${narrow ? 'top-0' : 'bottom-0'}`}
@@ -51,12 +51,17 @@ function Places({ narrow }: { readonly narrow: boolean }) {
   );
 }
 
+interface ReminderProps {
+  readonly of: readonly [count: number, words: string] | undefined;
+  readonly narrow: boolean;
+}
+
 /** How many things wait there, said and shown. */
-function Reminder({ of }: { readonly of: readonly [count: number, words: string] | undefined }) {
+function Reminder({ of, narrow }: ReminderProps) {
   if (!of || of[0] === 0) return null;
   return (
     <span
-      className="ml-1.5 rounded-full bg-signal px-1.5 text-[14px] leading-5 font-semibold text-on-signal max-[820px]:absolute max-[820px]:top-1 max-[820px]:left-1/2 max-[820px]:ml-2"
+      className={`rounded-full bg-signal px-1.5 text-[14px] leading-5 font-semibold text-on-signal ${narrow ? 'absolute top-1 left-1/2 ml-2' : 'ml-1.5'}`}
       data-reminder
     >
       {of[0]}
@@ -101,7 +106,7 @@ export function Shell() {
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
       <KeptNote />
-      <main id="main" className="flex min-h-0 flex-1 flex-col max-[820px]:pb-14">
+      <main id="main" className={`flex min-h-0 flex-1 flex-col ${narrow ? 'pb-14' : ''}`}>
         <PageBoundary address={pathname}>
           <Outlet />
         </PageBoundary>

@@ -14,4 +14,7 @@ export function useMedia(query: string): boolean {
 }
 
 /** A phone held upright, or a narrow window. */
-export const useNarrow = () => useMedia('(max-width: 820px)');
+export const useNarrow = () => useMedia('(max-width: 759px)');
+
+/** A tablet held upright: room for the rig drawn out across, not for panels beside the plan. */
+export const useUpright = () => useMedia('(max-width: 1099px)');
