@@ -8,7 +8,7 @@ import { Choice } from './fields.tsx';
 import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
 import { firstRig, type PlanVehicle, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
-import { emptySite, rigOfLayout, type VehiclePlace, vehiclePlaces } from './rig-of-layout.ts';
+import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './rig-of-layout.ts';
 import { depthWords, surfaceWords } from './situation-words.ts';
 import { useOwnLayouts } from './use-own-layouts.ts';
 
@@ -22,18 +22,12 @@ export function NewPlanPage() {
       </div>
     );
   if (!pieces || !team) return <p className="p-5">Loading…</p>;
-  const first = team.vehicles.find((vehicle) => winchOf(pieces, vehicle.vehicleId));
-  if (first) return <NewPlanForm pieces={pieces} vehicles={team.vehicles} first={first} today={team.today} />;
-  return (
-    <p className="p-6 text-lg">
-      No vehicle of this team has a winch in the register. Add the winch first, with its vehicle and rated pull:{' '}
-      <Link className="underline" to="/gear/new">
-        add a piece
-      </Link>
-      .
-    </p>
-  );
+  const first = team.vehicles.find((vehicle) => winchOf(pieces, vehicle.vehicleId)) ?? team.vehicles[0] ?? strangerOf(USUAL_MASS_KG);
+  return <NewPlanForm pieces={pieces} vehicles={team.vehicles} first={first} today={team.today} />;
 }
+
+/** Mass of a vehicle nobody knows yet, kg. */
+const USUAL_MASS_KG = 2200;
 
 interface NewPlanFormProps {
   readonly pieces: readonly RegisterPiece[];
@@ -47,6 +41,8 @@ interface Answers {
   readonly surface: Surface;
   readonly distanceM: number;
   readonly trunkM: number;
+  /** Mass with load of a vehicle that is not the team's. */
+  readonly massKg: number;
 }
 
 /** The two layouts that ask how far the tree is: one tree, the vehicle's own winch. */
@@ -61,7 +57,8 @@ function suggested(places: readonly VehiclePlace[], chosen: Chosen, { vehicles, 
   const taken = new Set<string>();
   return Object.fromEntries(
     places.map(({ bodyId, winches }) => {
-      const may = (vehicle: PlanVehicle) => !taken.has(vehicle.vehicleId) && (!winches || winchOf(pieces, vehicle.vehicleId) !== undefined);
+      const may = (vehicle: PlanVehicle) =>
+        isStranger(vehicle) ? !winches : !taken.has(vehicle.vehicleId) && (!winches || winchOf(pieces, vehicle.vehicleId) !== undefined);
       const own = chosen[bodyId];
       const vehicle = (own && may(own) ? own : undefined) ?? [first, ...vehicles].find(may) ?? first;
       taken.add(vehicle.vehicleId);
@@ -81,7 +78,13 @@ function NewPlanForm(props: NewPlanFormProps) {
   const [name, setName] = useState('');
   const [layout, setLayout] = useState<OfferedLayout | 'empty'>(() => layouts.find(({ id }) => id === FIRST_LAYOUT) as OfferedLayout);
   const [picked, setPicked] = useState<Chosen>({});
-  const [answers, setAnswers] = useState<Answers>({ depth: 'hubs', surface: 'shallow-mud', distanceM: 14, trunkM: 0.4 });
+  const [answers, setAnswers] = useState<Answers>({
+    depth: 'hubs',
+    surface: 'shallow-mud',
+    distanceM: 14,
+    trunkM: 0.4,
+    massKg: USUAL_MASS_KG,
+  });
   const change = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
   const places = useMemo(
     (): readonly VehiclePlace[] =>
@@ -89,13 +92,17 @@ function NewPlanForm(props: NewPlanFormProps) {
     [layout],
   );
   const chosen = suggested(places, picked, props);
+  const anyWinch = vehicles.some(({ vehicleId }) => winchOf(pieces, vehicleId) !== undefined);
+  const strange = places.some(({ bodyId }) => chosen[bodyId] && isStranger(chosen[bodyId]));
+  const weighed = (vehicle: PlanVehicle | undefined) => (vehicle && isStranger(vehicle) ? strangerOf(answers.massKg) : vehicle);
   const simple = layout === 'empty' ? undefined : ASKS_DISTANCE[layout.id];
-  const lead = chosen[places[0]?.bodyId ?? ''] ?? first;
+  const lead = weighed(chosen[places[0]?.bodyId ?? '']) ?? first;
   const usual = `${lead.name}, ${layout === 'empty' ? 'place only' : depthWords[answers.depth]}`;
   const lay = (): Rig | undefined => {
     if (layout === 'empty') return emptySite(layouts[0] as OfferedLayout, lead, answers);
-    if (simple) return firstRig({ ...answers, vehicle: lead, layout: simple, pieces, today });
-    return rigOfLayout(layout, { ...answers, vehicles: chosen }, { pieces, today });
+    const vehiclesOf = Object.fromEntries(places.map(({ bodyId }) => [bodyId, weighed(chosen[bodyId])]));
+    const asked = simple && firstRig({ ...answers, vehicle: lead, layout: simple, pieces, today });
+    return asked || rigOfLayout(layout, { ...answers, vehicles: vehiclesOf }, { pieces, today });
   };
   const submit = async (event: FormEvent) => {
     event.preventDefault();
@@ -121,12 +128,26 @@ function NewPlanForm(props: NewPlanFormProps) {
             key={place.bodyId}
             label={place.label}
             value={chosen[place.bodyId]?.vehicleId ?? ''}
-            options={vehicles.map(({ vehicleId }) => vehicleId)}
+            options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
             words={(id) => vehicleWords(vehicles, pieces, id)}
-            disabled={(id) => place.winches && winchOf(pieces, id) === undefined}
-            onChange={(id) => setPicked({ ...picked, [place.bodyId]: vehicles.find(({ vehicleId }) => vehicleId === id) })}
+            disabled={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
+            onChange={(id) => {
+              const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
+              setPicked({ ...picked, [place.bodyId]: vehicle });
+            }}
           />
         ))}
+        {strange && (
+          <NumberField
+            label="Its mass with load"
+            unit="kg"
+            value={answers.massKg}
+            min={100}
+            max={40_000}
+            step={50}
+            onChange={(massKg) => change({ massKg })}
+          />
+        )}
         <Choice
           label="How badly is it stuck?"
           value={answers.depth}
@@ -168,6 +189,15 @@ function NewPlanForm(props: NewPlanFormProps) {
         Every place of the rig gets the strongest usable piece of the register; move and change everything on the plan. Try the cheap things
         first: dig, boards, straight wheels, less tyre pressure.
       </p>
+      {!anyWinch && (
+        <p className="mb-3 border-l-4 border-signal bg-amber-wash px-3 py-1.5">
+          No vehicle of this team has a winch in the register yet, so a layout that winches begins without one.{' '}
+          <Link className="underline" to="/gear/new">
+            Add the winch
+          </Link>{' '}
+          with its vehicle and its rated pull.
+        </p>
+      )}
       <ProblemNote error={creating.error} />
       <div className="mb-4 flex gap-2">
         <button type="submit" className="action-main" disabled={creating.isLoading}>
@@ -188,5 +218,6 @@ function NewPlanForm(props: NewPlanFormProps) {
 
 function vehicleWords(vehicles: readonly PlanVehicle[], pieces: readonly RegisterPiece[], id: string): string {
   const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id);
-  return [vehicle?.name, `${vehicle?.massKg} kg`, winchOf(pieces, id)?.tag ?? 'no winch'].join(', ');
+  if (!vehicle) return 'not one of the team’s';
+  return [vehicle.name, `${vehicle.massKg} kg`, winchOf(pieces, id)?.tag ?? 'no winch'].join(', ');
 }

@@ -1,4 +1,4 @@
-import { bodiesOfLayout, clearLines, type Depth, layOnSite, type Rig, type Surface, vehicleAt } from '@wainrope/core';
+import { bodiesOfLayout, clearLines, type Depth, layOnSite, type Rig, type Surface, type VehicleBody, vehicleAt } from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { applied, fillEdits } from './fill-pieces.ts';
 import type { OfferedLayout } from './LayoutGallery.tsx';
@@ -26,6 +26,23 @@ export function vehiclePlaces(layout: Pick<OfferedLayout, 'build'>): readonly Ve
   });
 }
 
+/** A vehicle that is not the team's: what it is like is said on the plan. */
+export const strangerOf = (massKg: number): PlanVehicle => ({
+  vehicleId: '',
+  name: 'Stuck vehicle',
+  massKg,
+  lengthM: 4.4,
+  widthM: 1.8,
+});
+export const isStranger = ({ vehicleId }: PlanVehicle): boolean => vehicleId === '';
+
+function bodyOf(vehicle: PlanVehicle, place: Parameters<typeof vehicleAt>[1]): VehicleBody {
+  const body = vehicleAt(vehicle, place);
+  if (!isStranger(vehicle)) return body;
+  const { vehicleId: _none, ...plain } = body;
+  return plain;
+}
+
 export interface SiteAnswers {
   /** The vehicle for each place, by the scene's body. */
   readonly vehicles: { readonly [bodyId: string]: PlanVehicle | undefined };
@@ -43,7 +60,7 @@ export function rigOfLayout(
   const placed = scene.bodies.flatMap((body) => {
     const vehicle = answers.vehicles[body.id];
     if (body.kind !== 'vehicle' || !vehicle) return [];
-    return [{ ...vehicleAt(vehicle, body), ...(body.stance && { stance: body.stance }) }];
+    return [{ ...bodyOf(vehicle, body), ...(body.stance && { stance: body.stance }) }];
   });
   const asked = scene.purpose === undefined && scene.load.task === undefined;
   const situation = asked ? situationFor(scene.situation, answers) : scene.situation;
@@ -61,7 +78,7 @@ export function emptySite(
   const { rig: scene } = layout.build();
   const [bare] = clearLines(scene);
   const rest = bare?.kind === 'replace-rig' ? bare.rig : scene;
-  const body = vehicleAt(vehicle, { id: 'vehicle', xM: 0, yM: 0, headingRad: (80 * Math.PI) / 180 });
+  const body = bodyOf(vehicle, { id: 'vehicle', xM: 0, yM: 0, headingRad: (80 * Math.PI) / 180 });
   return {
     ...rest,
     ground: { slopeRad: 0, uphillRad: 0 },

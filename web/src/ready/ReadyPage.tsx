@@ -107,12 +107,12 @@ interface Unfit {
   readonly to: string;
 }
 
-/** What must not be used, each with the one thing that puts it right. */
 /** What failed comes before what is only to be watched. */
 function gravest<D extends { readonly failed: boolean }>(defects: readonly D[]): D | undefined {
   return defects.find(({ failed }) => failed) ?? defects[0];
 }
 
+/** What must not be used, each with the one thing that puts it right. */
 function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
   const may = useMay();
   const { data } = useListDefectsQuery();
@@ -141,7 +141,20 @@ function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]
       <h2 className="stitched pb-1.5 text-xl">
         Not fit to go <span className="font-sans text-base font-normal text-quiet">{unfit.length} pieces</span>
       </h2>
-      {unfit.length === 0 && <p className="pt-2">Every piece is inspected and in use.</p>}
+      {pieces.length === 0 && (
+        <p className="pt-2">
+          The register is empty.{' '}
+          <Link className="underline" to="/gear/import">
+            Import your list
+          </Link>{' '}
+          or{' '}
+          <Link className="underline" to="/gear/new">
+            add a piece
+          </Link>
+          .
+        </p>
+      )}
+      {pieces.length > 0 && unfit.length === 0 && <p className="pt-2">Every piece is inspected and in use.</p>}
       <ul>
         {unfit.slice(0, PIECES_SHOWN).map(({ piece: { gear }, why, action, to }) => (
           <li key={gear.gearId} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule py-1.5">
