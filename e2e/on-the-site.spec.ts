@@ -80,3 +80,23 @@ test('a person of the team is placed with what the records say of their practice
   await page.getByRole('button', { name: 'Yes, practised' }).click();
   await expect(page.getByText('Has Tomas Aldbrook practised this layout?')).toHaveCount(0);
 });
+
+test('somebody else’s vehicle: its point is said on the spot, and somebody answers for it', async ({ page }) => {
+  await page.goto('/plans/new');
+  await page.getByRole('button', { name: 'Single line to a stuck vehicle' }).click();
+  await page.getByRole('combobox', { name: 'Vehicle that is to move' }).selectOption('');
+  await page.getByLabel('Its mass with load').fill('1850');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.locator('[data-verdict]')).toBeVisible();
+  await page.getByRole('button', { name: 'Choose the recovery point' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('A point of Stuck vehicle that is not in the register').click();
+  await dialog.getByLabel('Where it is').fill('front, left');
+  await dialog.getByLabel('Its mark, as it stands there').fill('strong');
+  await expect(dialog.getByRole('button', { name: 'Hook up here' })).toBeDisabled();
+  await dialog.getByLabel('Its mark, as it stands there').fill('WLL 4 t');
+  await expect(dialog.getByText('39.2 kN')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Hook up here' }).click();
+  await expect(page.getByRole('button', { name: 'Choose the recovery point' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Load path' }).getByRole('button', { name: /front, left/ })).toBeVisible();
+});

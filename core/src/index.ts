@@ -2,6 +2,7 @@
 
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
+export { unmarkedPoint } from './anchors/unmarked-point.ts';
 export { type Codec, type Fault, type JsonSchema, type ReadResult, read, type TypeOf } from './codec/codec.ts';
 export { choice, day, flag, isDay, numeric, text } from './codec/scalars.ts';
 export { list, optional, record } from './codec/structures.ts';
@@ -23,6 +24,7 @@ export {
   readerOfAttributes,
 } from './gear/gear-facts.ts';
 export { inLineLengthM } from './gear/in-line-length.ts';
+export { isPulley } from './gear/pulleys.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
@@ -53,6 +55,7 @@ export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts'
 export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
 export { methodWords } from './judgement/explain/pull-terms.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
+export { pairFits } from './judgement/fit-pair.ts';
 export { counted, judge } from './judgement/judge.ts';
 export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
 export { pieceLimit } from './judgement/piece-limit.ts';
@@ -142,6 +145,7 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
+export { isJudgedPoint } from './rig/judged-point.ts';
 export {
   ahead,
   bodyOfChain,
@@ -150,6 +154,7 @@ export {
   loadBody,
   pointOfChain,
   pointPosition,
+  roundDiameterM,
   slopeAlong,
   travelDirection,
 } from './rig/places.ts';

@@ -10,7 +10,7 @@ import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts'
 import type { Vec3 } from '../statics/vec3.ts';
 import type { BreakFigures } from './break-report.ts';
 import type { DriveReport } from './drives.ts';
-import type { Joint } from './fit.ts';
+import type { Joint } from './fit-pair.ts';
 import type { PieceLimit } from './piece-limit.ts';
 import type { PlaceCheck } from './place-check.ts';
 import type { VehicleHold } from './vehicle-holds.ts';
@@ -56,7 +56,8 @@ export interface Place {
 }
 
 export type Owner =
-  | { readonly kind: 'use'; readonly use: PieceUse; readonly piece: GearFacts | undefined }
+  /** `point`: a vehicle's own point that somebody judged, which the register need not have. */
+  | { readonly kind: 'use'; readonly use: PieceUse; readonly piece: GearFacts | undefined; readonly point?: string }
   | { readonly kind: 'body'; readonly bodyId: string; readonly label: string };
 
 export interface ChosenUse {

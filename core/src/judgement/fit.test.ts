@@ -4,7 +4,7 @@ import type { Case } from '../rig/case.ts';
 import { mark, piece } from '../testing/example-case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
-import { type FitKind, fitKinds } from './fit.ts';
+import { type FitKind, fitKinds } from './fit-pair.ts';
 import { judge } from './judge.ts';
 
 const base = (): Case => (layouts.find(({ file }) => file === 'double-line-self-recovery') as (typeof layouts)[number]).build();

@@ -1,6 +1,6 @@
+import { unmarkedPoint } from '../anchors/unmarked-point.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
-import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import { type Condition, conditionDerate, type Derate, wetDerate } from '../rating/derates.ts';
 import { usualUse } from '../rating/usual-use.ts';
 import { type Limit, workingLimit } from '../rating/working-limit.ts';
@@ -56,16 +56,15 @@ export function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenU
   for (const { use, piece } of uses) {
     if (limits.get(use.id)?.kind !== 'unrated') continue;
     const vehicle = vehicleOfUse(rig, use.id);
-    const share = vehicle && unmarkedShare(piece, policy);
-    if (!share) continue;
-    const weightN = vehicle.massKg * STANDARD_GRAVITY;
+    const kind = piece.kind === 'recovery-point' ? piece.attributes.pointKind : undefined;
+    if (!vehicle || (kind !== 'factory-hook' && kind !== 'tie-down-eye')) continue;
+    const { workingN, failingN, ...why } = unmarkedPoint(kind, vehicle.massKg, policy);
     const marked = markedOn(rig, vehicle.id, limits);
     limits.set(use.id, {
       kind: 'judged',
-      workingN: Math.min(share.working * weightN, ...marked.map(({ wllN }) => wllN)),
-      failingN: Math.min(share.failing * weightN, ...marked.map(({ mbsN }) => mbsN)),
-      reason: share.reason,
-      source: share.source,
+      workingN: Math.min(workingN, ...marked.map(({ wllN }) => wllN)),
+      failingN: Math.min(failingN, ...marked.map(({ mbsN }) => mbsN)),
+      ...why,
     });
   }
   return limits;
@@ -75,26 +74,6 @@ function vehicleOfUse(rig: Rig, useId: string): VehicleBody | undefined {
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === useId));
   const body = chain && bodyOfChain(rig, chain);
   return body?.kind === 'vehicle' ? body : undefined;
-}
-
-/** What an unmarked point is trusted with, in weights of its vehicle. */
-function unmarkedShare(piece: GearFacts, { anchors }: Policy) {
-  if (piece.kind !== 'recovery-point') return undefined;
-  if (piece.attributes.pointKind === 'factory-hook')
-    return {
-      working: anchors.factoryHookWorking.value,
-      failing: anchors.factoryHookFailing.value,
-      reason: 'unmarked factory hook, by the vehicle’s weight',
-      source: anchors.factoryHookWorking.source,
-    };
-  if (piece.attributes.pointKind === 'tie-down-eye')
-    return {
-      working: anchors.tieDownWorking.value,
-      failing: anchors.tieDownFailing.value,
-      reason: 'tie-down eye, for a rolling vehicle only',
-      source: anchors.tieDownWorking.source,
-    };
-  return undefined;
 }
 
 /** Marked points of the same vehicle: an unmarked one is never trusted with more. */

@@ -1,7 +1,8 @@
 import { type AnchorCapacity, isAnchor } from '../anchors/anchor-capacity.ts';
 import type { Policy } from '../policy/policy.ts';
-import { bodyOfChain, bodyOfPoint } from '../rig/places.ts';
-import type { Body, PieceUse, Rig } from '../rig/rig.ts';
+import { isJudgedPoint } from '../rig/judged-point.ts';
+import { bodyOfChain, bodyOfPoint, pointOfChain } from '../rig/places.ts';
+import type { Body, PieceUse, Rig, RigPoint } from '../rig/rig.ts';
 import { type ChainPlace, type GearIndex, gearOf, type LineWalk, type RigNetwork } from '../rig/rig-network.ts';
 import type { LoadSource, Owner, Place, Solved } from './assessment.ts';
 import { connectionLocals, hitchOf } from './chain-locals.ts';
@@ -93,7 +94,7 @@ function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging, 
   const pieces = [...place.chain.pieces]
     .reverse()
     .filter(({ role }) => role !== 'anchor')
-    .map((use) => chainPiece(input, place.chain.pieces, use, { body, load, ...hanging }));
+    .map((use) => chainPiece(input, place.chain.pieces, use, { body, point: pointOfChain(input.rig, place.chain), load, ...hanging }));
   return [...pieces, ...(body && !walked.has(body.id) ? anchorOfLines(input, body, place, hanging, walked) : [])];
 }
 
@@ -111,12 +112,20 @@ function anchorOfLines(input: PlacesInput, body: Body, place: ChainPlace, hangin
 
 interface ChainPart extends Hanging {
   readonly body: Body | undefined;
+  /** The point that the chain starts from. */
+  readonly point: RigPoint | undefined;
   readonly load: (share: number) => LoadSource;
 }
 
-function chainPiece(input: PlacesInput, pieces: readonly PieceUse[], use: PieceUse, { body, load, strands, part }: ChainPart): Place {
+function chainPiece(
+  input: PlacesInput,
+  pieces: readonly PieceUse[],
+  use: PieceUse,
+  { body, point, load, strands, part }: ChainPart,
+): Place {
   const piece = gearOf(use, input.gear);
-  const owner: Owner = { kind: 'use', use, piece };
+  const own = piece === undefined && isJudgedPoint(use) ? point : undefined;
+  const owner: Owner = { kind: 'use', use, piece, ...(own && { point: own.label }) };
   const hitch = hitchOf(input, body, use);
   const locals = [...hitch.locals, ...connectionLocals(input, pieces, use)];
   const limit = input.limits.get(use.id);
@@ -172,7 +181,7 @@ function backAnchorPlaces(input: PlacesInput): readonly Place[] {
   return (input.rig.backAnchors ?? []).flatMap(({ id, anchorPointId, pieces }) => {
     const body = bodyOfPoint(input.rig, anchorPointId);
     const load = (share: number): LoadSource => ({ kind: 'back-anchor', backAnchorId: id, share });
-    const places = pieces.map((use) => chainPiece(input, pieces, use, { body, load, strands: [], part: id }));
+    const places = pieces.map((use) => chainPiece(input, pieces, use, { body, point: undefined, load, strands: [], part: id }));
     return [...places, ...(body ? anchorPlaces(body, input.anchors.get(anchorPointId), { id, load: load(1), strands: [], part: id }) : [])];
   });
 }

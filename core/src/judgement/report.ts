@@ -2,12 +2,12 @@ import type { Effort } from '../effort/estimate-pull.ts';
 import type { RichText } from '../quantity/format.ts';
 import type { BreakFigures } from './break-report.ts';
 import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
-import type { FitKind } from './fit.ts';
+import type { FitKind } from './fit-pair.ts';
 import type { Fix, Severity, Subject } from './rule.ts';
 import type { LineZones } from './zones-of-rig.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '3';
+export const CORE_VERSION = '4';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 

@@ -73,7 +73,7 @@ export function ownerSubject({ owner }: Place): Subject {
 /** The owner's name as people say it. */
 export function ownerName({ owner }: Place): string {
   if (owner.kind === 'body') return owner.label;
-  return owner.piece ? pieceName(owner.piece) : 'the piece not yet chosen';
+  return owner.piece ? pieceName(owner.piece) : (owner.point ?? 'the piece not yet chosen');
 }
 
 export function pieceName(piece: GearFacts): string {

@@ -251,6 +251,18 @@ describe('places that have factors of their own', () => {
     ).places.at(-1);
     expect(place).toMatchObject({ wllN: 20_000, mbsN: 70_000, judged: true });
   });
+  it('a vehicle’s own point that somebody judged needs no piece of the register, and goes by its own name', () => {
+    const judged = { workingN: 20_000, failingN: 70_000, person: 'Test', on: '2026-05-01', reason: 'factory hook' };
+    const own = use('return-point-piece', { judged, gearId: undefined })(plain);
+    const report = judge(own);
+    expect(report.findings.map(({ code }) => code)).not.toContain('piece-missing');
+    const place = report.places.find(({ subject }) => subject.id === 'return-point-piece');
+    const chain = own.rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === 'return-point-piece'));
+    const label = own.rig.points.find(({ id }) => chain?.from.kind === 'point' && id === chain.from.pointId)?.label;
+    expect(place).toMatchObject({ wllN: 20_000, judged: true, name: label });
+    const bare = judge(use('return-point-piece', { gearId: undefined })(plain));
+    expect(bare.findings.map(({ code }) => code)).toContain('piece-missing');
+  });
   it('a confirmed ton leaves one reading and no caution', () => {
     const sure = mark('MBS 22 ton');
     const confirmed = { ...sure, readings: sure.readings.slice(1, 2), confirmedUnit: 'tonne' as const };

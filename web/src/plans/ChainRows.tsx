@@ -37,7 +37,7 @@ export function ChainRows({ rig, pieces, apply, lay, choosePiece }: ChainRowsPro
         {uses.map((use, index) => (
           <li key={use.id} className="flex min-h-11 flex-wrap items-center gap-2">
             <span className="w-28 text-quiet">{roleWords[use.role]}</span>
-            <TagOf pieces={pieces} gearId={use.gearId} />
+            <TagOf pieces={pieces} gearId={use.gearId} judged={use.judged !== undefined} />
             <button type="button" className="action ml-auto" onClick={() => choosePiece(use.id)}>
               {use.gearId ? 'Swap' : 'Choose'}
             </button>
@@ -61,9 +61,16 @@ export function ChainRows({ rig, pieces, apply, lay, choosePiece }: ChainRowsPro
   ));
 }
 
-function TagOf({ pieces, gearId }: { readonly pieces: readonly RegisterPiece[]; readonly gearId: string | undefined }) {
+interface TagOfProps {
+  readonly pieces: readonly RegisterPiece[];
+  readonly gearId: string | undefined;
+  readonly judged: boolean;
+}
+
+function TagOf({ pieces, gearId, judged }: TagOfProps) {
   const piece = pieces.find(({ gear }) => gear.gearId === gearId);
   if (piece) return <Tag code={piece.gear.tag} />;
+  if (judged && gearId === undefined) return <span className="text-quiet">judged</span>;
   return <span className="text-rust">{gearId === undefined ? 'none yet' : 'not in this register'}</span>;
 }
 

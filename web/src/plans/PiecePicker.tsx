@@ -8,12 +8,13 @@ import { useFigures } from '../shell/use-figures.ts';
 import { BookPoints } from './BookPoints.tsx';
 import { type Candidate, candidatesFor, keptKits, ranked } from './candidates.ts';
 import { vehicleIdOfUse } from './fill-pieces.ts';
+import { UnregisteredPoint } from './UnregisteredPoint.tsx';
 import { useTrials } from './use-judgement.ts';
 
 interface PiecePickerProps {
   readonly rig: Rig;
   readonly subject: Case;
-  readonly use: PieceUse | undefined;
+  readonly use: PieceUse;
   readonly pieces: readonly RegisterPiece[];
   readonly today: string;
   readonly choose: (piece: RegisterPiece) => void;
@@ -34,11 +35,7 @@ function useBags(): readonly [readonly string[], (bags: readonly string[]) => vo
 }
 
 /** The team's pieces for one place, each tried in the rig: what fits and holds first, the others with the reason why not. */
-export function PiecePicker({ use, ...props }: PiecePickerProps) {
-  return use ? <Picker use={use} {...props} /> : null;
-}
-
-function Picker({ rig, subject, use, pieces, today, choose, apply, close }: PiecePickerProps & { readonly use: PieceUse }) {
+export function PiecePicker({ rig, subject, use, pieces, today, choose, apply, close }: PiecePickerProps) {
   const [search, setSearch] = useState('');
   const [bags, setBags] = useBags();
   const all = useMemo(() => candidatesFor(pieces, { rig, use, today, vehicleId: vehicleIdOfUse(rig, use.id) }), [pieces, rig, use, today]);
@@ -81,7 +78,12 @@ function Picker({ rig, subject, use, pieces, today, choose, apply, close }: Piec
             <Bags kits={kits} bags={bags} set={setBags} />
           </div>
           <ul className="overflow-y-auto px-4 pb-3">
-            {use.role === 'point' && <BookPoints rig={rig} use={use} apply={apply} close={close} />}
+            {use.role === 'point' && (
+              <>
+                <BookPoints rig={rig} use={use} apply={apply} close={close} />
+                <UnregisteredPoint rig={rig} use={use} policy={subject.policy} apply={apply} close={close} />
+              </>
+            )}
             {shown.map((candidate) => (
               <Row
                 key={candidate.piece.gear.gearId}

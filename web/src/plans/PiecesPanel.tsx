@@ -24,9 +24,17 @@ export function PiecesPanel({ rig, pieces, choosePiece, addDamper, apply }: Piec
         const piece = byId(use.gearId);
         return (
           <li key={use.id} className="grid grid-cols-[6.3rem_1fr_auto] items-center gap-x-3 border-b border-rule py-1.5">
-            {piece ? <Tag code={piece.gear.tag} /> : <span className="text-rust">none yet</span>}
+            {piece ? (
+              <Tag code={piece.gear.tag} />
+            ) : use.judged ? (
+              <span className="text-quiet">judged</span>
+            ) : (
+              <span className="text-rust">none yet</span>
+            )}
             <span className="min-w-0">
-              <span className="block truncate">{piece?.gear.name ?? 'Choose a piece'}</span>
+              <span className="block truncate">
+                {piece?.gear.name ?? (use.judged ? `${use.judged.person}: ${use.judged.reason}` : 'Choose a piece')}
+              </span>
               <span className="block text-[14px] text-quiet">
                 {roleWords[use.role]}
                 {piece && piece.limit.kind === 'rated' && `, ${limitWords(piece.limit, figure)}`}
@@ -36,7 +44,7 @@ export function PiecesPanel({ rig, pieces, choosePiece, addDamper, apply }: Piec
               <span className="text-[14px] text-quiet">on the vehicle</span>
             ) : (
               <button type="button" className="action" onClick={() => choosePiece(use.id)}>
-                {piece ? 'Swap' : 'Choose'}
+                {piece || use.judged ? 'Swap' : 'Choose'}
               </button>
             )}
           </li>

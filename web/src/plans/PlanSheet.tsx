@@ -19,7 +19,7 @@ import { SheetForces } from './SheetForces.tsx';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
 import { Labels } from './SheetLabels.tsx';
 import { Features, type MapPoint, Measured, RouteTrace } from './SheetMarks.tsx';
-import { COMPACT, sheetLabels } from './sheet-labels.ts';
+import { besideBar, COMPACT, sheetLabels } from './sheet-labels.ts';
 import { toMap, useSheetView } from './use-sheet-view.ts';
 
 /** What the sheet's words are about. */
@@ -111,7 +111,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
         <Labels labels={labels} />
         <North x={size.width - 34} />
         <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
-        {report.strands.length > 0 && size.width >= COMPACT && <ArrowKey x={216} y={size.height - 15} />}
+        {report.strands.length > 0 && size.width >= COMPACT && <ArrowKey x={besideBar(view, size, units === 'lbf')} y={size.height - 15} />}
       </Layer>
       {circles.length > 0 && (
         <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">

@@ -7,25 +7,19 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow, useUpright } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { AnchorCompare } from './AnchorCompare.tsx';
-import { FiguresPanel } from './FiguresPanel.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 import { withPieces } from './fill-pieces.ts';
-import { HonestAdvantage } from './HonestAdvantage.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
 import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './live-plan.ts';
 import { OutlinePanel } from './OutlinePanel.tsx';
-import { PiecePicker } from './PiecePicker.tsx';
 import { PiecesPanel } from './PiecesPanel.tsx';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
 import { PlanSheet } from './PlanSheet.tsx';
 import { bodySelected, edited, placeSelected, routeEnded } from './planner-slice.ts';
-import { RecordPanel } from './RecordPanel.tsx';
 import { draftEdits } from './route-words.ts';
 import { SheetTools } from './SheetTools.tsx';
-import { SideView } from './SideView.tsx';
 import { SitePanel } from './SitePanel.tsx';
 import { TagMeaning } from './TagMeaning.tsx';
 import { Unlocked } from './Unlocked.tsx';
@@ -39,6 +33,12 @@ import { WorkedOut } from './WorkedOut.tsx';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
 const LayLayout = lazy(async () => ({ default: (await import('./LayLayout.tsx')).LayLayout }));
+const AnchorCompare = lazy(async () => ({ default: (await import('./AnchorCompare.tsx')).AnchorCompare }));
+const FiguresPanel = lazy(async () => ({ default: (await import('./FiguresPanel.tsx')).FiguresPanel }));
+const HonestAdvantage = lazy(async () => ({ default: (await import('./HonestAdvantage.tsx')).HonestAdvantage }));
+const PiecePicker = lazy(async () => ({ default: (await import('./PiecePicker.tsx')).PiecePicker }));
+const RecordPanel = lazy(async () => ({ default: (await import('./RecordPanel.tsx')).RecordPanel }));
+const SideView = lazy(async () => ({ default: (await import('./SideView.tsx')).SideView }));
 const TakeAway = lazy(async () => ({ default: (await import('./TakeAway.tsx')).TakeAway }));
 
 export function PlannerPage() {
@@ -203,9 +203,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
         outline={<OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />}
         record={
           <>
-            <Suspense fallback={<p>Loading…</p>}>
-              <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
-            </Suspense>
+            <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
             <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
           </>
         }
@@ -217,16 +215,20 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
           <LayLayout {...shared} today={team.today} close={() => setLaying(false)} />
         </Suspense>
       )}
-      <PiecePicker
-        rig={rig}
-        subject={subject}
-        use={use}
-        pieces={pieces}
-        today={team.today}
-        choose={choose}
-        apply={apply}
-        close={() => setChoosing(undefined)}
-      />
+      {use && (
+        <Suspense fallback={null}>
+          <PiecePicker
+            rig={rig}
+            subject={subject}
+            use={use}
+            pieces={pieces}
+            today={team.today}
+            choose={choose}
+            apply={apply}
+            close={() => setChoosing(undefined)}
+          />
+        </Suspense>
+      )}
     </>
   );
 });
@@ -336,24 +338,26 @@ function Body({ report, rig, subject, apply, choosePiece, addDamper, selectedPla
             </p>
           </>
         )}
-        {tab === 'outline' && panels.outline}
-        {tab === 'site' && (
-          <>
-            <Unlocked>
-              {panels.site}
-              {panels.compare}
-            </Unlocked>
-            <SideView rig={rig} report={report} />
-          </>
-        )}
-        {tab === 'pieces' && <Unlocked>{panels.parts}</Unlocked>}
-        {tab === 'record' && panels.record}
-        {tab === 'figures' && (
-          <>
-            <HonestAdvantage subject={subject} report={report} />
-            <FiguresPanel subject={subject} />
-          </>
-        )}
+        <Suspense fallback={<p className="py-3 text-quiet">Loading…</p>}>
+          {tab === 'outline' && panels.outline}
+          {tab === 'site' && (
+            <>
+              <Unlocked>
+                {panels.site}
+                {panels.compare}
+              </Unlocked>
+              <SideView rig={rig} report={report} />
+            </>
+          )}
+          {tab === 'pieces' && <Unlocked>{panels.parts}</Unlocked>}
+          {tab === 'record' && panels.record}
+          {tab === 'figures' && (
+            <>
+              <HonestAdvantage subject={subject} report={report} />
+              <FiguresPanel subject={subject} />
+            </>
+          )}
+        </Suspense>
       </div>
     </aside>
   );

@@ -1,7 +1,7 @@
 import type { Report, Rig } from '@wainrope/core';
 import { memo } from 'react';
 import type { PlacedLabel, Segment } from './place-labels.ts';
-import { contours, type SheetSize, scaleBar, toScreen, tufts, type View } from './plan-sheet-layout.ts';
+import { BAR_PX, contours, longestBar, type SheetSize, scaleBar, toScreen, tufts, type View } from './plan-sheet-layout.ts';
 
 export const Ground = memo(function Ground({
   ground,
@@ -75,9 +75,9 @@ function clearOfLabels({ x, y }: { readonly x: number; readonly y: number }, lab
 }
 
 export function ScaleBar({ view, size, imperial }: { readonly view: View; readonly size: SheetSize; readonly imperial: boolean }) {
-  const bar = scaleBar(view, Math.min(230, size.width / 4), imperial);
+  const bar = scaleBar(view, longestBar(size), imperial);
   return (
-    <g transform={`translate(22 ${size.height - 20})`}>
+    <g transform={`translate(${BAR_PX} ${size.height - 20})`}>
       <path
         data-scale-bar
         data-metres={bar.metres}

@@ -143,3 +143,39 @@ describe('searching the register', () => {
     expect(tags({ search: 'nothing like it' })).toEqual([]);
   });
 });
+
+describe('the best piece for a place', () => {
+  const steel = (id: string, boreDiameterM: number) => piece(id, 'closed-link', 20, { attributes: { boreDiameterM } });
+  const soft = (id: string, mbsT: number, ropeDiameterM: number) => piece(id, 'soft-shackle', mbsT, { attributes: { ropeDiameterM } });
+  const chain = (gearId: string) => ({
+    id: 'c',
+    from: { kind: 'joint', jointId: 'j' },
+    pieces: [
+      { id: 'first', role: 'connector', gearId },
+      { id: 'second', role: 'connector' },
+    ],
+  });
+  const rigWith = (gearId: string) =>
+    ({ bodies: [], points: [], chains: [chain(gearId)], lines: [], dampers: [] }) as unknown as Parameters<typeof bestFor>[1]['rig'];
+  const use = { id: 'second', role: 'connector' } as const;
+  const bag = [steel('wide', 0.04), steel('narrow', 0.02), soft('thick', 15, 0.014), soft('thin', 8, 0.01)];
+
+  it('goes into its neighbour, though a stronger one would not', () => {
+    const best = (first: string) => bestFor(bag, { rig: rigWith(first), use, today: '2026-06-01', vehicleId: undefined });
+    expect(best('wide')).not.toBe('thin');
+    expect(best('narrow')).toBe('thin');
+  });
+  it('is the strongest where nothing goes in, so that the finding says what does not fit', () => {
+    const only = bag.filter(({ gear }) => gear.gearId !== 'thin');
+    const rig = rigWith('narrow');
+    const offered = bestFor(only, { rig, use, today: '2026-06-01', vehicleId: undefined });
+    expect(offered).toBeDefined();
+  });
+  it('is none for the point of a vehicle that is not the team’s', () => {
+    const points = [piece('RM', 'receiver-mount', 18), piece('VP', 'recovery-point', 20, { vehicleId: 'truck' })];
+    const at = (vehicleId: string | undefined) =>
+      bestFor(points, { rig: rigWith('wide'), use: { id: 'p', role: 'point' }, today: '2026-06-01', vehicleId });
+    expect(at(undefined)).toBeUndefined();
+    expect(at('truck')).toBe('VP');
+  });
+});

@@ -103,9 +103,10 @@ function lineGroup(input: PiecesInput, line: Rig['lines'][number]): CardGroup {
   };
 }
 
-function labelled({ gear }: PiecesInput, { gearId, role }: PieceUse): Omit<CardPiece, 'way'> {
+function labelled({ gear }: PiecesInput, { gearId, role, judged }: PieceUse): Omit<CardPiece, 'way'> {
   const piece = gear.get(gearId ?? '');
-  return { tag: piece?.tag ?? '–', name: piece?.name ?? `${roleWords[role]}: not chosen` };
+  const unlisted = judged ? `${roleWords[role]}, ${judged.person} answers for it` : `${roleWords[role]}: not chosen`;
+  return { tag: piece?.tag ?? '–', name: piece?.name ?? unlisted };
 }
 
 function cardPiece(input: PiecesInput, use: PieceUse, pointId: string | undefined): CardPiece {

@@ -106,6 +106,10 @@ export function fitView(rig: Rig, report: Report | undefined, { width, height }:
   return { scale, originX: width / 2 - (scale * (left + right)) / 2, originY: height / 2 + (scale * (bottom + top)) / 2 };
 }
 
+/** Where the scale bar begins, and how long it may be on a sheet, pixels. */
+export const BAR_PX = 22;
+export const longestBar = ({ width }: SheetSize): number => Math.min(230, width / 4);
+
 /** A round length for the scale bar, at most `most` pixels long. */
 export function scaleBar(
   { scale }: View,

@@ -14,7 +14,17 @@ import {
 } from '@wainrope/core';
 import { sheetMarks } from './findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
-import { bodyPoints, type SheetSize, shownAt, standsAbout, toScreen, type View } from './plan-sheet-layout.ts';
+import {
+  BAR_PX,
+  bodyPoints,
+  longestBar,
+  type SheetSize,
+  scaleBar,
+  shownAt,
+  standsAbout,
+  toScreen,
+  type View,
+} from './plan-sheet-layout.ts';
 import type { RemoteReach } from './remote-reaches.ts';
 
 interface LabelInput {
@@ -56,8 +66,8 @@ export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: L
     boxes: [
       ...bodies,
       { x: 0, y: 0, width: Math.min(size.width * 0.7, 470), height: 30 },
-      { x: 0, y: size.height - 62, width: 210, height: 62 },
-      ...(size.width < COMPACT ? [] : [{ x: 210, y: size.height - 34, width: 170, height: 34 }]),
+      { x: 0, y: size.height - 62, width: BAR_PX + longestBar(size) + 10, height: 62 },
+      ...(size.width < COMPACT ? [] : [{ x: 0, y: size.height - 34, width: BAR_PX + longestBar(size) + KEY_PX, height: 34 }]),
       { x: size.width - 60, y: 0, width: 60, height: 74 },
     ],
     segments: [...strands, ...chains, ...tiedBack(rig, at)],
@@ -78,6 +88,12 @@ function tiedBack(rig: Rig, at: (point: Point2) => Point2): readonly Segment[] {
 
 /** Sheets narrower than this have room for names and tensions alone, pixels. */
 export const COMPACT = 480;
+/** Room that the key to the arrows takes beside the scale bar, pixels. */
+const KEY_PX = 210;
+
+/** Where the key to the arrows begins: beside the scale bar, however long that is. */
+export const besideBar = (view: View, size: SheetSize, imperial: boolean): number =>
+  BAR_PX + scaleBar(view, longestBar(size), imperial).pixels + 40;
 
 const shortened = (wish: LabelWish): LabelWish => ({ ...wish, lines: wish.lines.slice(0, 1) });
 

@@ -1,6 +1,6 @@
 import { rich, smallLength } from '../../quantity/format.ts';
 import type { Assessment } from '../assessment.ts';
-import { type FitKind, type Joint } from '../fit.ts';
+import type { FitKind, Joint } from '../fit-pair.ts';
 import { type Answer, chooseAnother, notFound, openPiece, pieceName, useSubject } from '../rule.ts';
 
 export interface FitWords {

@@ -14,12 +14,9 @@ export const notPractised: Rule = {
       const subject = { kind: 'body', id: body.id } as const;
       if (body.practised === true) return [notFound(subject)];
       if (body.practised === undefined) {
-        const says = (label: string, practised: boolean): Fix => ({
-          kind: 'edits',
-          label,
-          edits: [{ kind: 'change-body', body: { ...body, practised } }],
-        });
-        const fixes = [says('Yes, practised', true), says('No', false)];
+        const fixes: readonly Fix[] = [
+          { kind: 'edits', label: 'Yes, practised', edits: [{ kind: 'change-body', body: { ...body, practised: true } }] },
+        ];
         return [{ kind: 'undecided', subject, question: rich`Has ${body.label} practised this layout?`, fixes }];
       }
       return [

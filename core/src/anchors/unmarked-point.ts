@@ -1,0 +1,30 @@
+import type { Policy } from '../policy/policy.ts';
+import { STANDARD_GRAVITY } from '../quantity/units.ts';
+
+export type UnmarkedPointKind = 'factory-hook' | 'tie-down-eye';
+
+/** What an unmarked point of a vehicle is trusted with, newtons, and by what right. */
+export interface UnmarkedPoint {
+  readonly workingN: number;
+  readonly failingN: number;
+  readonly reason: string;
+  readonly source: string;
+}
+
+/**
+ * An unmarked point by the weight of its vehicle: share × mass × g₀, one share for work and one for failing. A frame-fixed factory
+ * hook and a tie-down eye (for a rolling vehicle only) have their rows in the policy. Mass in kg, above 0. Source: the rows.
+ */
+export function unmarkedPoint(kind: UnmarkedPointKind, massKg: number, { anchors }: Pick<Policy, 'anchors'>): UnmarkedPoint {
+  const weightN = massKg * STANDARD_GRAVITY;
+  const hook = kind === 'factory-hook';
+  const [working, failing] = hook
+    ? [anchors.factoryHookWorking, anchors.factoryHookFailing]
+    : [anchors.tieDownWorking, anchors.tieDownFailing];
+  return {
+    workingN: working.value * weightN,
+    failingN: failing.value * weightN,
+    reason: hook ? 'unmarked factory hook, by the vehicle’s weight' : 'tie-down eye, for a rolling vehicle only',
+    source: working.source,
+  };
+}

@@ -1,0 +1,32 @@
+import { type DecimalMark, type Edit, type PieceUse, type Policy, parseMark, pointOfChain, type Rig, workingLimit } from '@wainrope/core';
+
+export type Judged = NonNullable<PieceUse['judged']>;
+
+/**
+ * Edits that hook up at a vehicle's own point, for which a named person answers: no piece of the register stands there, the point
+ * goes by the name that is given. Nothing where the place is on no vehicle.
+ */
+export function judgedPointEdits(rig: Rig, use: PieceUse, label: string, judged: Judged): readonly Edit[] {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const point = chain && pointOfChain(rig, chain);
+  if (point?.place.kind !== 'on-vehicle') return [];
+  const { gearId: _piece, ...bare } = use;
+  return [
+    { kind: 'change-use', useId: use.id, use: { ...bare, judged } },
+    { kind: 'change-point', point: { ...point, label: label.trim().slice(0, 80) || point.label } },
+  ];
+}
+
+export type MarkedPoint =
+  | { readonly kind: 'limit'; readonly workingN: number; readonly failingN: number }
+  | { readonly kind: 'fault'; readonly message: string };
+
+/** What a mark read off a vehicle's point means for it, by the team's factors for rated points. */
+export function markedPoint(asWritten: string, policy: Policy, decimal: DecimalMark): MarkedPoint {
+  const parsed = parseMark(asWritten, { source: 'stamped', decimal });
+  if (parsed.kind === 'fault') return parsed;
+  const limit = workingLimit([parsed.mark], 'steel-hardware', policy);
+  return limit.kind === 'unrated'
+    ? { kind: 'fault', message: `“${asWritten.trim()}” gives no limit; a working load limit or a breaking strength does, such as WLL 4 t.` }
+    : { kind: 'limit', workingN: limit.wllN, failingN: limit.mbsN };
+}
