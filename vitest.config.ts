@@ -5,6 +5,8 @@ const ssr = { resolve };
 
 export default defineConfig({
   test: {
+    // Two at a time also where there are two cores only: much of the time is waiting.
+    maxWorkers: 2,
     projects: [
       {
         resolve,
@@ -13,12 +15,13 @@ export default defineConfig({
           name: 'core',
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'ops/**/*.test.ts'],
           environment: 'node',
+          testTimeout: 30_000,
         },
       },
       {
         extends: './web/vite.config.ts',
         resolve,
-        test: { name: 'web', root: '.', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom' },
+        test: { name: 'web', root: '.', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 30_000 },
       },
       {
         resolve,

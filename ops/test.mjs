@@ -1,6 +1,6 @@
 // @ts-check
 // npm test: format and lint, types, imports, unused code, unit, server and browser tests. The last line counts them.
-import { execFile, spawnSync } from 'node:child_process';
+import { execFile } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium, runBrowser } from './browser.mjs';
@@ -16,31 +16,42 @@ function count({ passed, failed, skipped }) {
   total.skipped += skipped;
 }
 
-/** One check that passes or fails as a whole. @param {string} name @param {readonly string[]} args @returns {Promise<void>} */
-function check(name, args) {
+/** Runs a program to its end and keeps what it says. @param {readonly string[]} args @returns {Promise<{ failed: boolean, said: string, seconds: string }>} */
+function run(args) {
   const began = Date.now();
   return new Promise((done) => {
-    execFile(process.execPath, args, { cwd: ROOT, maxBuffer: 64e6 }, (error, stdout, stderr) => {
-      console.log(`${error ? 'FAIL' : 'ok  '} ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
-      if (error) console.log(`${stdout}\n${stderr}`.slice(-6000));
-      count({ passed: error ? 0 : 1, failed: error ? 1 : 0, skipped: 0 });
-      done();
-    });
+    execFile(process.execPath, args, { cwd: ROOT, maxBuffer: 256e6 }, (error, stdout, stderr) =>
+      done({ failed: error !== null, said: `${stdout}\n${stderr}`, seconds: ((Date.now() - began) / 1000).toFixed(1) }),
+    );
   });
 }
 
-function unitTests() {
-  const file = join(ROOT, '.cache/unit-results.json');
+/** One check that passes or fails as a whole. @param {string} name @param {readonly string[]} args */
+async function check(name, args) {
+  const { failed, said, seconds } = await run(args);
+  console.log(`${failed ? 'FAIL' : 'ok  '} ${name} (${seconds} s)`);
+  if (failed) console.log(said.slice(-6000));
+  count({ passed: failed ? 0 : 1, failed: failed ? 1 : 0, skipped: 0 });
+}
+
+/** Tests of some projects of Vitest. @param {string} name @param {readonly string[]} projects */
+async function vitest(name, projects) {
+  const file = join(ROOT, `.cache/unit-${projects.join('-')}.json`);
   mkdirSync(join(ROOT, '.cache'), { recursive: true });
   rmSync(file, { force: true });
-  const done = spawnSync(
-    process.execPath,
-    ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
-    { cwd: ROOT, stdio: 'inherit' },
-  );
+  const { failed, said, seconds } = await run([
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    ...projects.map((project) => `--project=${project}`),
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ]);
+  console.log(said.slice(-60_000));
+  console.log(`${failed ? 'FAIL' : 'ok  '} ${name} (${seconds} s)`);
   if (!existsSync(file)) return count({ passed: 0, failed: 1, skipped: 0 });
   const { numPassedTests, numFailedTests, numPendingTests, numTodoTests } = JSON.parse(readFileSync(file, 'utf8'));
-  const silent = done.status !== 0 && numFailedTests === 0 ? 1 : 0;
+  const silent = failed && numFailedTests === 0 ? 1 : 0;
   count({ passed: numPassedTests, failed: numFailedTests + silent, skipped: numPendingTests + numTodoTests });
 }
 
@@ -52,21 +63,23 @@ async function main() {
   ensureBuild();
   const bin = (/** @type {string} */ path) => join('node_modules', path);
   const sources = ['core/src', 'contract/src', 'server/src', 'web/src', 'cli/src'];
-  // Side by side, the two that take longest each with shorter ones.
+  // Side by side: the tests of the server, which mostly wait for the database, and all that only reckons.
   await Promise.all([
-    check('types', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json']).then(() =>
-      check('imports run one way', [
-        bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-        '--config',
-        '.dependency-cruiser.cjs',
-        ...sources,
-      ]),
-    ),
-    check('types of the pages', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'web'])
+    vitest('tests of the server', ['server']),
+    check('types', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json'])
+      .then(() => check('types of the pages', [bin('typescript/bin/tsc'), '--noEmit', '-p', 'web']))
+      .then(() =>
+        check('imports run one way', [
+          bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+          '--config',
+          '.dependency-cruiser.cjs',
+          ...sources,
+        ]),
+      )
       .then(() => check('nothing unused', [bin('knip/bin/knip.js')]))
-      .then(() => check('format and lint', [bin('@biomejs/biome/bin/biome'), 'ci', '.', '--error-on-warnings'])),
+      .then(() => check('format and lint', [bin('@biomejs/biome/bin/biome'), 'ci', '.', '--error-on-warnings']))
+      .then(() => vitest('tests of core, contract, command line and pages', ['core', 'web'])),
   ]);
-  unitTests();
   count(await runBrowser({}));
 }
 
