@@ -1,7 +1,7 @@
 import { useDrag } from '@use-gesture/react';
 import { length } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
-import { type KeyboardEvent, type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -36,6 +36,12 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
   const locked = useAppSelector((state) => state.planner.locked);
   const { data: team } = useGetTeamQuery();
   const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
+  const newest = useRef({ zoom, fit });
+  useLayoutEffect(() => {
+    newest.current = { zoom, fit };
+  });
+  const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
+  const fitAll = useCallback(() => newest.current.fit(), []);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
   const named = useCalm<NamedPlan>({ rig, report }, judged);
   const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
@@ -119,7 +125,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
           inside every bend.
         </p>
       )}
-      <ZoomKeys zoom={zoom} fit={fit} />
+      <ZoomKeys zoom={zoomBy} fit={fitAll} />
       {tool.kind === 'feature' && (
         <p className="absolute top-9 left-3 flex items-center gap-2">
           <button type="button" className="action-main" disabled={points.length < 2} onClick={finishFeature}>
@@ -172,7 +178,7 @@ const sheetKeys = ({ zoom, pan, fit, cancel, finish }: SheetKeys) => {
   };
 };
 
-function ZoomKeys({ zoom, fit }: { readonly zoom: (factor: number) => void; readonly fit: () => void }) {
+const ZoomKeys = memo(function ZoomKeys({ zoom, fit }: { readonly zoom: (factor: number) => void; readonly fit: () => void }) {
   const key = 'grid size-11 place-items-center bg-sheet/90 hover:bg-paper';
   return (
     <div className="absolute right-2 bottom-2 flex border-[1.5px] border-ink">
@@ -187,7 +193,7 @@ function ZoomKeys({ zoom, fit }: { readonly zoom: (factor: number) => void; read
       </button>
     </div>
   );
-}
+});
 
 function useSize(holder: React.RefObject<HTMLDivElement | null>): SheetSize {
   const [size, setSize] = useState<SheetSize>({ width: 800, height: 420 });

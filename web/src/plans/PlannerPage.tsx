@@ -84,9 +84,15 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
       judged?.kind === 'rig' && report ? { rig: judged.rig, subject: judged, report, pending: false } : undefined,
     [judged, report],
   );
+  const dragging = useAppSelector((state) => state.planner.held !== undefined);
+  /** While something is dragged the sheet keeps to what was judged last, all of one moment; what is held is drawn ahead of it. */
+  const shown = useMemo(
+    (): JudgedPlan | undefined => (dragging || !rig || !subject || !settled ? settled : { ...settled, rig, subject, pending }),
+    [dragging, rig, subject, settled, pending],
+  );
   const live = useMemo(
-    (): LivePlan | undefined => (rig && subject && settled ? { ...settled, rig, subject, facts, pending, judged: settled } : undefined),
-    [rig, subject, settled, facts, pending],
+    (): LivePlan | undefined => (shown && settled ? { ...shown, facts, judged: settled } : undefined),
+    [shown, settled, facts],
   );
   const calm = useCalm<JudgedPlan | undefined>(live, settled);
   if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
@@ -116,7 +122,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
           This rig could not be judged: {failure}
         </p>
       )}
-      <HeldFollows ready={!pending && calm?.report === report} />
+      <HeldFollows ready={!pending} />
       {calm && <PlannerSentence report={calm.report} />}
       {calm && (
         <LivePlanContext value={live}>

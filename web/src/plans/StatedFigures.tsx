@@ -10,14 +10,13 @@ interface StatedFiguresProps {
   readonly apply: (edits: readonly Edit[]) => void;
 }
 
-/** Figures of people in place of estimates: the pull, the winch's greatest, the tree. */
+/** Figures of people in place of estimates: the pull, the winch's greatest, each tree. */
 export function StatedFigures({ rig, today, decimal, actor, apply }: StatedFiguresProps) {
   const { figure } = useFigures();
   const { chosenPull, limiter } = rig;
-  const tree = rig.bodies.find((body): body is TreeBody => body.kind === 'tree');
+  const trees = rig.bodies.filter((body): body is TreeBody => body.kind === 'tree');
   const shared = { decimal, actor };
-  const judge = (judged: TreeBody['judged']) => {
-    if (!tree) return;
+  const judge = (tree: TreeBody, judged: TreeBody['judged']) => {
     const { judged: _before, ...bare } = tree;
     apply([{ kind: 'change-body', body: judged ? { ...bare, judged } : bare }]);
   };
@@ -42,8 +41,9 @@ export function StatedFigures({ rig, today, decimal, actor, apply }: StatedFigur
         state={({ forcesN: [pullN = 0], person }) => apply([{ kind: 'state-limiter', limiter: { pullN, statedBy: person } }])}
         takeBack={() => apply([{ kind: 'state-limiter', limiter: undefined }])}
       />
-      {tree && (
+      {trees.map((tree) => (
         <StatedForce
+          key={tree.id}
           {...shared}
           summary={`Somebody judged ${tree.label}`}
           labels={['Holds for work', 'Fails at']}
@@ -52,10 +52,12 @@ export function StatedFigures({ rig, today, decimal, actor, apply }: StatedFigur
             tree.judged &&
             `${figure(force(tree.judged.workingN))} for work, fails at ${figure(force(tree.judged.failingN))}, ${tree.judged.person}: ${tree.judged.reason}`
           }
-          state={({ forcesN: [workingN = 0, failingN = 0], person, reason }) => judge({ workingN, failingN, person, on: today, reason })}
-          takeBack={() => judge(undefined)}
+          state={({ forcesN: [workingN = 0, failingN = 0], person, reason }) =>
+            judge(tree, { workingN, failingN, person, on: today, reason })
+          }
+          takeBack={() => judge(tree, undefined)}
         />
-      )}
+      ))}
     </fieldset>
   );
 }

@@ -1,5 +1,5 @@
 import type { Body, Case, GearFacts, Report, Rig } from '@wainrope/core';
-import { createContext, useContext, useDeferredValue, useEffect } from 'react';
+import { createContext, useContext, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { heldTakenOver } from './planner-slice.ts';
 
@@ -27,23 +27,61 @@ export function useLivePlan(): LivePlan {
   return plan;
 }
 
-/** What stands round the sheet: live; while something is dragged, what was judged last, as soon as there is time for it. */
+/** While something is dragged, what stands round the sheet is drawn anew this often at most, ms: numbers that change faster cannot be read. */
+const CALM_MS = 250;
+
+/** What stands round the sheet: live; while something is dragged, what was judged last, now and then, as soon as there is time for it. */
 export function useCalm<T>(live: T, judged: T): T {
   const dragging = useAppSelector((state) => state.planner.held !== undefined);
-  const deferred = useDeferredValue(judged);
-  return dragging ? deferred : live;
+  const [shown, setShown] = useState<{ readonly value: T }>();
+  const newest = useRef(judged);
+  useEffect(() => {
+    newest.current = judged;
+  }, [judged]);
+  useEffect(() => {
+    if (!dragging) return;
+    const timer = setInterval(() => setShown({ value: newest.current }), CALM_MS);
+    setShown({ value: newest.current });
+    return () => {
+      clearInterval(timer);
+      setShown(undefined);
+    };
+  }, [dragging]);
+  const deferred = useDeferredValue(shown);
+  return dragging && deferred ? deferred.value : live;
 }
 
 /** A body as it is drawn: where the pointer holds it, else where the rig has it. */
 export const useHeld = <B extends Body>(body: B): B =>
   useAppSelector(({ planner: { held } }) => (held?.id === body.id ? (held as B) : body));
 
-/** Takes what is held into the rig each time that all there is to draw from its last place has been drawn: as often as the device can. */
+/** So many times as long as taking it in and drawing it took, the device is left to itself before it is taken in again. */
+const REST = 2;
+
+/** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
   const held = useAppSelector((state) => state.planner.held);
+  const dragging = held !== undefined;
+  const waiting = dragging && ready;
+  const taken = useRef(0);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    if (held && ready) dispatch(heldTakenOver());
-  }, [held, ready, dispatch]);
+    if (!dragging) taken.current = 0;
+  }, [dragging]);
+  useEffect(() => {
+    if (!waiting) return;
+    const tookMs = performance.now() - taken.current;
+    const timer = setTimeout(
+      () => {
+        taken.current = performance.now();
+        dispatch(heldTakenOver());
+      },
+      taken.current === 0 ? 0 : Math.min(REST * tookMs, MOST_REST_MS),
+    );
+    return () => clearTimeout(timer);
+  }, [waiting, dispatch]);
   return null;
 }
+
+/** Even a slow device shows the rope where it is a few times a second, ms. */
+const MOST_REST_MS = 200;

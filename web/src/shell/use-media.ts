@@ -1,16 +1,16 @@
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 
 /** Whether a media query holds, followed live. */
 export function useMedia(query: string): boolean {
+  const list = useMemo(() => window.matchMedia(query), [query]);
   const follow = useCallback(
     (changed: () => void) => {
-      const list = window.matchMedia(query);
       list.addEventListener('change', changed);
       return () => list.removeEventListener('change', changed);
     },
-    [query],
+    [list],
   );
-  return useSyncExternalStore(follow, () => window.matchMedia(query).matches);
+  return useSyncExternalStore(follow, () => list.matches);
 }
 
 /** A phone held upright, or a narrow window. */
