@@ -26,6 +26,7 @@ export {
 export { inLineLengthM } from './gear/in-line-length.ts';
 export { isPulley } from './gear/pulleys.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
+export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
 export {

@@ -1,5 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { type Case, type Edit, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
+import { type Case, type Edit, isLastResortPoint, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { limitWords, whereWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
@@ -17,7 +17,8 @@ interface PiecePickerProps {
   readonly use: PieceUse;
   readonly pieces: readonly RegisterPiece[];
   readonly today: string;
-  readonly choose: (piece: RegisterPiece) => void;
+  /** A last resort comes with who of the owner's side agrees. */
+  readonly choose: (piece: RegisterPiece, consent?: string) => void;
   readonly apply: (edits: readonly Edit[]) => void;
   readonly close: () => void;
 }
@@ -136,7 +137,7 @@ interface RowProps {
   readonly candidate: Candidate;
   readonly trial: Trial | undefined;
   readonly current: boolean;
-  readonly choose: (piece: RegisterPiece) => void;
+  readonly choose: (piece: RegisterPiece, consent?: string) => void;
 }
 
 function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: RowProps) {
@@ -144,13 +145,16 @@ function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: R
   const found = trial?.findings[0];
   const against = whyNot ?? (found && text(found.title));
   const bad = whyNot !== undefined || trial?.worst === 'stop' || trial?.fits === false;
+  const [asking, setAsking] = useState(false);
+  const lastResort = isLastResortPoint(piece.facts);
   return (
     <li className="border-b border-rule">
       <button
         type="button"
         disabled={whyNot !== undefined}
         data-fits={trial?.fits}
-        onClick={() => choose(piece)}
+        aria-expanded={lastResort ? asking : undefined}
+        onClick={() => (lastResort ? setAsking(true) : choose(piece))}
         aria-current={current}
         className="grid min-h-12 w-full grid-cols-[6.2rem_1fr_auto] items-center gap-x-3 py-1.5 text-left enabled:hover:bg-paper aria-[current=true]:shadow-[inset_4px_0_var(--rope)] disabled:cursor-not-allowed"
       >
@@ -169,7 +173,24 @@ function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: R
           )}
         </span>
       </button>
+      {asking && <Consent agree={(consent) => choose(piece, consent)} />}
     </li>
+  );
+}
+
+/** A point that was not made for recovery is used only when somebody of the owner's side knows the risk and agrees, by name. */
+function Consent({ agree }: { readonly agree: (consent: string) => void }) {
+  const [consent, setConsent] = useState('');
+  return (
+    <div className="flex flex-wrap items-end gap-2 pb-2 pl-2">
+      <label className="grow text-[15px] text-amber-ink">
+        Last resort: who of the owner’s side knows the risk and agrees?
+        <input autoFocus value={consent} maxLength={40} placeholder="Name" onChange={(event) => setConsent(event.target.value)} />
+      </label>
+      <button type="button" className="action" disabled={consent.trim() === ''} onClick={() => agree(consent)}>
+        Hook up here
+      </button>
+    </div>
   );
 }
 

@@ -7,8 +7,9 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useNarrow, useUpright } from '../shell/use-media.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { consentEdits } from './book-points.ts';
 import { FindingsPanel } from './FindingsPanel.tsx';
-import { withPieces } from './fill-pieces.ts';
+import { applied, withPieces } from './fill-pieces.ts';
 import { LoadPath } from './LoadPath.tsx';
 import { choosePieceEdits } from './lay-plan.ts';
 import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './live-plan.ts';
@@ -171,8 +172,9 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
     apply([{ kind: 'put', list: 'dampers', entry: { id: `damper-${lineId}-${strand + 1}`, lineId, strand, gearId } }]);
   };
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
-  const choose = (piece: RegisterPiece) => {
-    if (use) apply(choosePieceEdits(rig, use, piece));
+  const choose = (piece: RegisterPiece, consent?: string) => {
+    const edits = use ? choosePieceEdits(rig, use, piece) : [];
+    apply(use && consent ? [...edits, ...consentEdits(applied(rig, edits), use, consent)] : edits);
     setChoosing(undefined);
   };
   const shared = { rig, pieces, apply };

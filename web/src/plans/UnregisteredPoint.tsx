@@ -39,7 +39,7 @@ export function UnregisteredPoint({ rig, use, policy, apply, close }: Unregister
     if (limit.kind !== 'limit' || !team) return;
     const { workingN, failingN } = limit;
     const judged = { workingN, failingN, person: person.trim(), on: team.today, reason };
-    apply(judgedPointEdits(rig, use, label.trim() || (kind === 'marked' ? 'marked point' : 'factory hook'), judged));
+    apply(judgedPointEdits(rig, use, label, judged));
     close();
   };
   return (

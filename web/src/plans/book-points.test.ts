@@ -1,7 +1,7 @@
 import type { HookUpView } from '@wainrope/contract';
 import { layOnSite, layouts, type Rig } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
-import { bookEdits, entriesFor } from './book-points.ts';
+import { bookEdits, consentEdits, entriesFor } from './book-points.ts';
 import { applied } from './fill-pieces.ts';
 
 const layout = layouts.find(({ id }) => id === 'single-line-to-a-vehicle');
@@ -42,5 +42,9 @@ describe('points of the hook-up book', () => {
     expect(bookEdits(rig, use, entry({ kind: 'last-resort' }), '  ')).toEqual([]);
     const after = applied(rig, bookEdits(rig, use, entry({ kind: 'last-resort' }), 'Wilma Tarn'));
     expect(after.points.find(({ bodyId }) => bodyId === 'otter')?.label).toBe('left frame horn, last resort, agreed by Wilma Tarn');
+  });
+  it('write down who agreed to a last resort of the register too', () => {
+    const after = applied(rig, consentEdits(rig, use, '  Ada Moss '));
+    expect(after.points.find(({ bodyId }) => bodyId === 'otter')?.label).toMatch(/, last resort, agreed by Ada Moss$/);
   });
 });

@@ -24,10 +24,22 @@ export function bookEdits(rig: Rig, use: PieceUse, entry: HookUpView, consent: s
   if (entry.kind === 'refused' || point?.place.kind !== 'on-vehicle') return [];
   if (entry.kind === 'last-resort' && consent.trim() === '') return [];
   const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = entry;
-  const agreed = entry.kind === 'last-resort' ? `, last resort, agreed by ${consent.trim()}` : '';
-  const label = `${entry.place.slice(0, 80 - agreed.length)}${agreed}`.slice(0, 80);
+  const label = entry.kind === 'last-resort' ? agreedLabel(entry.place, consent) : entry.place.slice(0, 80);
   return [
     { kind: 'choose-piece', useId: use.id, gearId: undefined },
     { kind: 'change-point', point: { ...point, label, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } },
   ];
+}
+
+/** The name of a point that is a last resort, with who of the owner's side has agreed. */
+export function agreedLabel(place: string, consent: string): string {
+  const agreed = `, last resort, agreed by ${consent.trim()}`;
+  return `${place.slice(0, 80 - agreed.length)}${agreed}`.slice(0, 80);
+}
+
+/** Edits, after those that choose a piece which is a last resort, that write down who has agreed. */
+export function consentEdits(rig: Rig, use: PieceUse, consent: string): readonly Edit[] {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const point = chain && pointOfChain(rig, chain);
+  return point ? [{ kind: 'change-point', point: { ...point, label: agreedLabel(point.label, consent) } }] : [];
 }

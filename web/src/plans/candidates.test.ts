@@ -171,6 +171,19 @@ describe('the best piece for a place', () => {
     const offered = bestFor(only, { rig, use, today: '2026-06-01', vehicleId: undefined });
     expect(offered).toBeDefined();
   });
+  it('is never a point that must not be pulled on, nor a last resort without consent', () => {
+    const own = { vehicleId: 'truck' } as const;
+    const points = [
+      piece('ball', 'recovery-point', 90, { ...own, attributes: { pointKind: 'tow-ball' } }),
+      piece('slot', 'recovery-point', 80, { ...own, attributes: { pointKind: 'frame-slot' } }),
+      piece('rated', 'recovery-point', 20, { ...own, attributes: { pointKind: 'maker-rated' } }),
+    ];
+    const context = { rig: rigWith('wide'), use: { id: 'p', role: 'point' }, today: '2026-06-01', vehicleId: 'truck' } as const;
+    expect(bestFor(points, context)).toBe('rated');
+    const listed = candidatesFor(points, context);
+    expect(listed.find(({ piece: { gear } }) => gear.gearId === 'ball')?.whyNot).toBe('never: a tow ball shears off and flies');
+    expect(listed.find(({ piece: { gear } }) => gear.gearId === 'slot')?.whyNot).toBeUndefined();
+  });
   it('is none for the point of a vehicle that is not the team’s', () => {
     const points = [piece('RM', 'receiver-mount', 18), piece('VP', 'recovery-point', 20, { vehicleId: 'truck' })];
     const at = (vehicleId: string | undefined) =>

@@ -1,11 +1,13 @@
 import {
   bodyOfUse,
   type GearFacts,
+  isLastResortPoint,
   isPulley,
   type PieceUse,
   pairFits,
   type Rig,
   type Role,
+  refusedPoint,
   roleClasses,
   roundDiameterM,
   type Trial,
@@ -54,7 +56,9 @@ function onThisVehicle(role: Role, pieceVehicleId: string | undefined, vehicleId
   return pieceVehicleId === undefined || pieceVehicleId === vehicleId;
 }
 
-function whyNot({ gear, limit }: RegisterPiece, taken: boolean): string | undefined {
+function whyNot({ gear, facts, limit }: RegisterPiece, taken: boolean): string | undefined {
+  const refused = refusedPoint(facts);
+  if (refused !== undefined) return `never: ${refused}`;
   if (gear.state !== 'in-use') return `${stateWords[gear.state].toLowerCase()}: must not be planned with`;
   if (gear.inspection?.grade === 'D') return 'graded D: out of use';
   if (limit.kind === 'unrated') return 'no rating on record';
@@ -113,7 +117,8 @@ export function bestFor(pieces: readonly RegisterPiece[], context: Context): str
   // Where somebody else's vehicle may be hooked up at is seen on it, not guessed.
   if (context.use.role === 'point' && context.vehicleId === undefined) return undefined;
   const byId = (gearId: string | undefined) => pieces.find(({ gear }) => gear.gearId === gearId)?.facts;
-  const open = candidatesFor(pieces, context).filter((candidate) => candidate.whyNot === undefined);
+  // A last resort takes somebody's consent, so it is never chosen by itself.
+  const open = candidatesFor(pieces, context).filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
   const fitting = open.filter(({ piece }) => goesIn(piece.facts, context, byId));
   const offered = fitting.length > 0 ? fitting : open;
   const usable = inAChain(context) ? [...offered].sort((a, b) => lengthOf(a) - lengthOf(b)) : offered;

@@ -1,14 +1,6 @@
+import { refusedPoint } from '../../gear/vehicle-points.ts';
 import { rich } from '../../quantity/format.ts';
 import { answerUses, chooseAnother, pieceName, type Rule, usesOfClass } from '../rule.ts';
-
-const REFUSED: { readonly [kind: string]: string } = {
-  'tow-ball': 'a tow ball shears off and flies',
-  'safety-chain-hole': 'safety-chain holes tear out',
-  'bumper-or-bar-hole': 'bumper skins and bar holes tear out',
-  'axle-tube': 'an axle tube carries brake lines and bends',
-  'thin-arm': 'thin arms and links bend and crack',
-  'tie-down-eye': 'a tie-down eye holds a rolling vehicle only',
-};
 
 export const forbiddenPoint: Rule = {
   code: 'forbidden-point',
@@ -18,7 +10,7 @@ export const forbiddenPoint: Rule = {
   needs: 'what each vehicle point is',
   check: (assessment) =>
     answerUses(usesOfClass(assessment, 'recovery-point'), ({ use, piece }) => {
-      const reason = REFUSED[piece.attributes.pointKind ?? ''];
+      const reason = refusedPoint(piece);
       return reason === undefined
         ? undefined
         : {

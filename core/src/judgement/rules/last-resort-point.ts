@@ -1,7 +1,6 @@
+import { isLastResortPoint } from '../../gear/vehicle-points.ts';
 import { rich } from '../../quantity/format.ts';
 import { answerUses, chooseAnother, pieceName, type Rule, usesOfClass } from '../rule.ts';
-
-const LAST_RESORT = ['thick-suspension-arm', 'frame-cross-member', 'frame-slot'];
 
 export const lastResortPoint: Rule = {
   code: 'last-resort-point',
@@ -11,7 +10,7 @@ export const lastResortPoint: Rule = {
   needs: 'what each vehicle point is',
   check: (assessment) =>
     answerUses(usesOfClass(assessment, 'recovery-point'), ({ use, piece }) =>
-      LAST_RESORT.includes(piece.attributes.pointKind ?? '')
+      isLastResortPoint(piece)
         ? {
             title: rich`${pieceName(piece)} is a last resort`,
             detail: rich`Use a recovery point if any can be reached; else tell the owner of the risk.`,
