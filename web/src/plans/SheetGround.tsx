@@ -54,7 +54,7 @@ export const Tufts = memo(function Tufts({ surface, strands, view, size, labels 
   if (surface !== 'bog' && surface !== 'shallow-mud') return null;
   const lines = strands.map(({ from, to }): Segment => ({ from: toScreen(view, from), to: toScreen(view, to) }));
   return tufts(size, lines)
-    .filter((tuft) => clearOfLabels(tuft, labels))
+    .filter((tuft) => clearOfLabels(tuft, labels) && clearOfKeys(tuft, size))
     .map(({ x, y }) => (
       <path
         key={`${x}-${y}`}
@@ -65,6 +65,12 @@ export const Tufts = memo(function Tufts({ surface, strands, view, size, labels 
       />
     ));
 });
+
+/** Scale bar and key to the arrows lie along the lower edge. */
+const clearOfKeys = ({ x, y }: { readonly x: number; readonly y: number }, size: SheetSize): boolean =>
+  y < size.height - 46 || x > longestBar(size) + 2 * KEY_PX;
+/** Half the room that the key to the arrows takes, pixels. */
+const KEY_PX = 110;
 
 /** Tufts stay out from under words. */
 function clearOfLabels({ x, y }: { readonly x: number; readonly y: number }, labels: readonly PlacedLabel[]): boolean {
