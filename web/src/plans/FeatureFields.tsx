@@ -1,5 +1,6 @@
-import { type Edit, type Feature, featureKinds, type Rig } from '@wainrope/core';
+import type { Edit, Feature, Rig } from '@wainrope/core';
 import { featureEdits, featureWords, freePlace } from './body-edits.ts';
+import { DrawChoice } from './DrawChoice.tsx';
 import { NumberField } from './NumberField.tsx';
 
 interface FeatureFieldsProps {
@@ -27,22 +28,7 @@ export function FeatureFields({ rig, apply }: FeatureFieldsProps) {
     <section aria-label="Drawn on the ground">
       <div className="flex items-end gap-2">
         <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
-        <select
-          className="ml-auto w-44!"
-          aria-label="Draw on the ground, beside the rest"
-          value=""
-          onChange={({ target: { value } }) => {
-            const kind = featureKinds.find((entry) => entry === value);
-            if (kind) add(kind);
-          }}
-        >
-          <option value="">Draw…</option>
-          {featureKinds.map((kind) => (
-            <option key={kind} value={kind}>
-              {featureWords[kind]}
-            </option>
-          ))}
-        </select>
+        <DrawChoice className="ml-auto w-44!" label="Draw on the ground, beside the rest" value="" choose={(kind) => kind && add(kind)} />
       </div>
       {(rig.features ?? []).map((feature) => (
         <FeatureRow key={feature.id} feature={feature} apply={apply} />

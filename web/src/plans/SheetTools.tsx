@@ -1,8 +1,8 @@
-import { featureKinds, type Rig } from '@wainrope/core';
+import type { Rig } from '@wainrope/core';
 import { shallowEqual } from 'react-redux';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { AddChoice } from './AddChoice.tsx';
-import { featureWords } from './body-edits.ts';
+import { DrawChoice } from './DrawChoice.tsx';
 import { routeEnded, routeTakenBack, toolChosen } from './planner-slice.ts';
 import { routeWords } from './route-words.ts';
 
@@ -64,25 +64,12 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
             value={tool.kind === 'add' ? tool.body : ''}
             choose={(body) => dispatch(toolChosen(body ? { kind: 'add', body } : { kind: 'move' }))}
           />
-          <select
-            aria-label="Draw on the ground"
+          <DrawChoice
             className="w-36!"
+            label="Draw on the ground"
             value={tool.kind === 'feature' ? tool.feature : ''}
-            onChange={(event) =>
-              dispatch(
-                toolChosen(
-                  event.target.value ? { kind: 'feature', feature: event.target.value as (typeof featureKinds)[number] } : { kind: 'move' },
-                ),
-              )
-            }
-          >
-            <option value="">Draw…</option>
-            {featureKinds.map((kind) => (
-              <option key={kind} value={kind}>
-                {featureWords[kind]}
-              </option>
-            ))}
-          </select>
+            choose={(feature) => dispatch(toolChosen(feature ? { kind: 'feature', feature } : { kind: 'move' }))}
+          />
           <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
             Lay a layout…
           </button>
