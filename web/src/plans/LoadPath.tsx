@@ -45,7 +45,7 @@ function OrderKeys({ order, setOrder }: Pick<Shared, 'order' | 'setOrder'>) {
           key={id}
           type="button"
           aria-pressed={order === id}
-          className="min-h-6 underline decoration-rule underline-offset-4 aria-pressed:font-semibold aria-pressed:decoration-rope aria-pressed:decoration-4"
+          className="min-h-6 underline decoration-rule max-[760px]:min-h-11 max-[760px]:text-[16px] underline-offset-4 aria-pressed:font-semibold aria-pressed:decoration-rope aria-pressed:decoration-4"
           onClick={() => setOrder(id)}
         >
           {words}
@@ -236,7 +236,9 @@ function Rung({ column, selected, select }: ColumnProps) {
           {worst.tag && <Tag code={worst.tag} />}
           <span className="truncate font-semibold">{worst.name}</span>
           {mark && <SeverityShape {...mark} size={18} className="shrink-0" />}
-          <span className={`ml-auto font-mono font-semibold ${over ? 'text-rust' : ''}`}>{shareWords(column, figure)}</span>
+          <span className={`ml-auto shrink-0 font-mono font-semibold whitespace-nowrap ${over ? 'text-rust' : ''}`}>
+            {shareWords(column, figure)}
+          </span>
         </span>
         <span className="relative mt-1.5 block h-3.5">
           <span
