@@ -24,7 +24,6 @@ export {
   readerOfAttributes,
 } from './gear/gear-facts.ts';
 export { inLineLengthM } from './gear/in-line-length.ts';
-export { isPulley } from './gear/pulleys.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
@@ -56,7 +55,7 @@ export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts'
 export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
 export { methodWords } from './judgement/explain/pull-terms.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
-export { pairFits } from './judgement/fit-pair.ts';
+export { goesIn } from './judgement/goes-in.ts';
 export { counted, judge } from './judgement/judge.ts';
 export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
 export { pieceLimit } from './judgement/piece-limit.ts';
@@ -146,7 +145,6 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { isJudgedPoint } from './rig/judged-point.ts';
 export {
   ahead,
   bodyOfChain,
@@ -155,7 +153,6 @@ export {
   loadBody,
   pointOfChain,
   pointPosition,
-  roundDiameterM,
   slopeAlong,
   travelDirection,
 } from './rig/places.ts';

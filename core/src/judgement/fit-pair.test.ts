@@ -35,11 +35,14 @@ describe('a vehicle’s points', () => {
     expect(refusedPoint(link(0.02))).toBeUndefined();
   });
   it('without a mark go by the vehicle’s weight, a hook for more than an eye', () => {
-    const hook = unmarkedPoint('factory-hook', 2000, teamStandard);
+    const hook = unmarkedPoint('factory-hook', 2000, teamStandard, []);
     expect(hook).toMatchObject({ workingN: 2000 * 9.80665, failingN: 2.5 * 2000 * 9.80665 });
-    const eye = unmarkedPoint('tie-down-eye', 2000, teamStandard);
+    const eye = unmarkedPoint('tie-down-eye', 2000, teamStandard, []);
     expect(eye.workingN / hook.workingN).toBeCloseTo(0.25, 12);
     expect(eye.failingN / hook.failingN).toBeCloseTo(0.2, 12);
+    // Never more than a marked point of the same vehicle.
+    const weak = { wllN: 12_000, mbsN: 40_000 };
+    expect(unmarkedPoint('factory-hook', 2000, teamStandard, [weak])).toMatchObject({ workingN: 12_000, failingN: 40_000 });
   });
 });
 

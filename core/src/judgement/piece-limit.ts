@@ -58,14 +58,7 @@ export function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenU
     const vehicle = vehicleOfUse(rig, use.id);
     const kind = piece.kind === 'recovery-point' ? piece.attributes.pointKind : undefined;
     if (!vehicle || (kind !== 'factory-hook' && kind !== 'tie-down-eye')) continue;
-    const { workingN, failingN, ...why } = unmarkedPoint(kind, vehicle.massKg, policy);
-    const marked = markedOn(rig, vehicle.id, limits);
-    limits.set(use.id, {
-      kind: 'judged',
-      workingN: Math.min(workingN, ...marked.map(({ wllN }) => wllN)),
-      failingN: Math.min(failingN, ...marked.map(({ mbsN }) => mbsN)),
-      ...why,
-    });
+    limits.set(use.id, { kind: 'judged', ...unmarkedPoint(kind, vehicle.massKg, policy, markedOn(rig, vehicle.id, limits)) });
   }
   return limits;
 }

@@ -82,7 +82,7 @@ export function PiecePicker({ rig, subject, use, pieces, today, choose, apply, c
             {use.role === 'point' && (
               <>
                 <BookPoints rig={rig} use={use} apply={apply} close={close} />
-                <UnregisteredPoint rig={rig} use={use} policy={subject.policy} apply={apply} close={close} />
+                <UnregisteredPoint rig={rig} use={use} policy={subject.policy} pieces={pieces} apply={apply} close={close} />
               </>
             )}
             {shown.map((candidate) => (

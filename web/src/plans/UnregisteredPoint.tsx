@@ -1,14 +1,16 @@
 import { bodyOfUse, type Edit, force, type PieceUse, type Policy, type Rig, unmarkedPoint } from '@wainrope/core';
 import { useState } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
+import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { Choice } from './fields.tsx';
-import { judgedPointEdits, type MarkedPoint, markedPoint } from './judged-point-edits.ts';
+import { judgedPointEdits, type MarkedPoint, markedOn, markedPoint } from './judged-point-edits.ts';
 
 interface UnregisteredPointProps {
   readonly rig: Rig;
   readonly use: PieceUse;
   readonly policy: Policy;
+  readonly pieces: readonly RegisterPiece[];
   readonly apply: (edits: readonly Edit[]) => void;
   readonly close: () => void;
 }
@@ -20,7 +22,7 @@ const KIND_WORDS: { readonly [K in (typeof KINDS)[number]]: string } = {
 };
 
 /** A point of a vehicle that is in no register: what it is, what it is trusted with, and who answers for that. */
-export function UnregisteredPoint({ rig, use, policy, apply, close }: UnregisteredPointProps) {
+export function UnregisteredPoint({ rig, use, policy, pieces, apply, close }: UnregisteredPointProps) {
   const { figure } = useFigures();
   const { data: team } = useGetTeamQuery();
   const [kind, setKind] = useState<(typeof KINDS)[number]>('marked');
@@ -32,7 +34,7 @@ export function UnregisteredPoint({ rig, use, policy, apply, close }: Unregister
   const limit: MarkedPoint =
     kind === 'marked'
       ? markedPoint(mark, policy, team?.decimalMark ?? '.')
-      : { kind: 'limit', ...unmarkedPoint('factory-hook', body.massKg, policy) };
+      : { kind: 'limit', ...unmarkedPoint('factory-hook', body.massKg, policy, markedOn(rig, body.id, use.id, pieces)) };
   const reason = kind === 'marked' ? `marked ${mark.trim()}` : 'frame-fixed factory hook without a mark, by the vehicle’s weight';
   const ready = limit.kind === 'limit' && person.trim() !== '' && team !== undefined;
   const hook = () => {

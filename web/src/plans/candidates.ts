@@ -1,15 +1,11 @@
 import {
-  bodyOfUse,
-  type GearFacts,
+  goesIn,
   isLastResortPoint,
-  isPulley,
   type PieceUse,
-  pairFits,
   type Rig,
   type Role,
   refusedPoint,
   roleClasses,
-  roundDiameterM,
   type Trial,
   usesOf,
 } from '@wainrope/core';
@@ -84,34 +80,6 @@ function lengthOf({ piece: { facts } }: Candidate): number {
   return 'lengthM' in facts.attributes ? (facts.attributes.lengthM ?? Number.POSITIVE_INFINITY) : Number.POSITIVE_INFINITY;
 }
 
-/** The pieces that meet one in its chain, from the body's side and from the line's, as far as they are chosen. */
-function neighbours({ rig, use }: Context, byId: (gearId: string | undefined) => GearFacts | undefined): readonly GearFacts[] {
-  const rows = [...rig.chains.map(({ pieces }) => pieces), ...(rig.backAnchors ?? []).map(({ pieces }) => pieces)];
-  const row = rows.find((uses) => uses.some(({ id }) => id === use.id)) ?? [];
-  const index = row.findIndex(({ id }) => id === use.id);
-  return [row[index - 1], row[index + 1]].flatMap((other) => byId(other?.gearId) ?? []);
-}
-
-/** Whether a piece goes into what it meets: its neighbours' holes and throats, round its trunk, its groove round the line. */
-function goesIn(facts: GearFacts, context: Context, byId: (gearId: string | undefined) => GearFacts | undefined): boolean {
-  const trunkM = roundDiameterM(bodyOfUse(context.rig, context.use.id));
-  const lengthM = 'lengthM' in facts.attributes ? facts.attributes.lengthM : undefined;
-  const short = context.use.hitch === 'basket' && trunkM !== undefined && lengthM !== undefined && lengthM < Math.PI * trunkM;
-  return !short && takesTheLine(facts, context, byId) && neighbours(context, byId).every((other) => pairFits(facts, other));
-}
-
-function takesTheLine(facts: GearFacts, { rig, use }: Context, byId: (gearId: string | undefined) => GearFacts | undefined): boolean {
-  if (!isPulley(facts) || facts.kind === 'carabiner') return true;
-  const chain = rig.chains.find(({ pieces }) => pieces.at(-1)?.id === use.id);
-  const lines = rig.lines.filter(({ via }) => via.some((bend) => bend.kind === 'pulley' && bend.chainId === chain?.id));
-  const { grooveWidthM } = facts.attributes;
-  return lines.every(({ ropes }) => {
-    const rope = byId(ropes[0]?.gearId);
-    const sizeM = rope && 'ropeDiameterM' in rope.attributes ? rope.attributes.ropeDiameterM : undefined;
-    return sizeM === undefined || grooveWidthM === undefined || sizeM <= grooveWidthM;
-  });
-}
-
 /** The best piece for a place: what goes into its neighbours first, of those on this vehicle for lines and winches, then the strongest without a remark. */
 export function bestFor(pieces: readonly RegisterPiece[], context: Context): string | undefined {
   // Where somebody else's vehicle may be hooked up at is seen on it, not guessed.
@@ -119,7 +87,7 @@ export function bestFor(pieces: readonly RegisterPiece[], context: Context): str
   const byId = (gearId: string | undefined) => pieces.find(({ gear }) => gear.gearId === gearId)?.facts;
   // A last resort takes somebody's consent, so it is never chosen by itself.
   const open = candidatesFor(pieces, context).filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
-  const fitting = open.filter(({ piece }) => goesIn(piece.facts, context, byId));
+  const fitting = open.filter(({ piece }) => goesIn(piece.facts, context.rig, context.use, byId));
   const offered = fitting.length > 0 ? fitting : open;
   const usable = inAChain(context) ? [...offered].sort((a, b) => lengthOf(a) - lengthOf(b)) : offered;
   const own = usable.find(({ piece }) => piece.gear.vehicleId !== undefined && piece.gear.vehicleId === context.vehicleId);

@@ -2,7 +2,7 @@ import { type Case, judge, readRigFile, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import { applied } from './fill-pieces.ts';
-import { judgedPointEdits, markedPoint } from './judged-point-edits.ts';
+import { judgedPointEdits, markedOn, markedPoint } from './judged-point-edits.ts';
 import { choosePieceEdits } from './lay-plan.ts';
 
 const file = readRigFile(tiedBack);
@@ -13,9 +13,9 @@ const use = chain?.pieces.find(({ role }) => role === 'point');
 if (!use) throw new Error('no point');
 const judged = { workingN: 30_000, failingN: 90_000, person: 'Mirren Quaile', on: '2026-01-15', reason: 'marked WLL 3 t' };
 
-describe('a point that is in no register', () => {
-  const rig = applied(subject.rig, judgedPointEdits(subject.rig, use, 'front, by the lamp', judged));
+const rig = applied(subject.rig, judgedPointEdits(subject.rig, use, 'front, by the lamp', judged));
 
+describe('a point that is in no register', () => {
   it('is judged by its own numbers under the name that it was given, and nothing is missing', () => {
     const report = judge({ ...subject, rig });
     expect(report.findings.map(({ code }) => code)).not.toContain('piece-missing');
@@ -34,6 +34,18 @@ describe('a point that is in no register', () => {
     const back = applied(rig, choosePieceEdits(rig, standing, piece));
     const again = back.chains.flatMap(({ pieces }) => pieces).find(({ id }) => id === use.id);
     expect(again).toEqual({ id: use.id, role: 'point', gearId: facts.id });
+  });
+});
+
+describe('marked points of the same vehicle', () => {
+  it('are those of the register and those that were read on the spot, but never the one in question', () => {
+    const body = rig.bodies.find(({ label }) => label === 'Otter');
+    const vehicleId = body?.kind === 'vehicle' ? body.vehicleId : undefined;
+    const limit = { kind: 'rated', wllN: 39_000, mbsN: 150_000 };
+    const piece = { gear: { kind: 'recovery-point', vehicleId }, limit } as unknown as Parameters<typeof markedOn>[3][number];
+    const other = { gear: { kind: 'recovery-point', vehicleId: 'another' }, limit } as unknown as typeof piece;
+    expect(markedOn(rig, body?.id ?? '', use.id, [piece, other])).toEqual([limit]);
+    expect(markedOn(rig, body?.id ?? '', 'another-use', [])).toEqual([{ wllN: 30_000, mbsN: 90_000 }]);
   });
 });
 

@@ -1,4 +1,15 @@
-import { type DecimalMark, type Edit, type PieceUse, type Policy, parseMark, pointOfChain, type Rig, workingLimit } from '@wainrope/core';
+import {
+  bodyOfChain,
+  type DecimalMark,
+  type Edit,
+  type PieceUse,
+  type Policy,
+  parseMark,
+  pointOfChain,
+  type Rig,
+  workingLimit,
+} from '@wainrope/core';
+import type { RegisterPiece } from '../gear/use-register.ts';
 
 export type Judged = NonNullable<PieceUse['judged']>;
 
@@ -29,4 +40,25 @@ export function markedPoint(asWritten: string, policy: Policy, decimal: DecimalM
   return limit.kind === 'unrated'
     ? { kind: 'fault', message: `“${asWritten.trim()}” gives no limit; a working load limit or a breaking strength does, such as WLL 4 t.` }
     : { kind: 'limit', workingN: limit.wllN, failingN: limit.mbsN };
+}
+
+interface MarkedLimit {
+  readonly wllN: number;
+  readonly mbsN: number;
+}
+
+/** Limits of the other points of a vehicle that have a mark: those of the register, and those of the rig that somebody read a mark of. */
+export function markedOn(rig: Rig, bodyId: string, useId: string, pieces: readonly RegisterPiece[]): readonly MarkedLimit[] {
+  const body = rig.bodies.find(({ id }) => id === bodyId);
+  const vehicleId = body?.kind === 'vehicle' ? body.vehicleId : undefined;
+  const listed = pieces.flatMap(({ gear, limit }) =>
+    gear.kind === 'recovery-point' && vehicleId !== undefined && gear.vehicleId === vehicleId && limit.kind === 'rated' ? [limit] : [],
+  );
+  const read = rig.chains
+    .filter((chain) => bodyOfChain(rig, chain)?.id === bodyId)
+    .flatMap(({ pieces: uses }) => uses)
+    .flatMap(({ id, role, judged }) =>
+      id !== useId && role === 'point' && judged ? [{ wllN: judged.workingN, mbsN: judged.failingN }] : [],
+    );
+  return [...listed, ...read];
 }
