@@ -130,7 +130,7 @@ function policyOf(next: Next, policy: Case['policy']): Case['policy'] {
   if (!chance(next, 0.2)) return policy;
   const school = pick(next, ['by-wrap', 'flat', 'none'] as const);
   const stretch = { ...policy.stretch, allowed: chance(next, 0.5) };
-  const severities = chance(next, 0.5) ? ({ 'no-damper': 'note', 'near-limit': 'fix' } as const) : {};
+  const severities: Case['policy']['severities'] = chance(next, 0.5) ? { 'no-damper': 'note', 'near-limit': 'fix' } : {};
   return { ...policy, friction: { ...policy.friction, school }, stretch, severities };
 }
 

@@ -4,8 +4,8 @@ import { cpus } from 'node:os';
 import { resolve } from 'node:path';
 import { type Case, figuresOf, judge, readRigFile } from '@wainrope/core';
 import { Bench } from 'tinybench';
-import { assess } from '../dist/judgement/assess.js';
-import { drivenBy } from '../dist/judgement/drives.js';
+import { assess } from '../dist/moment/assess.js';
+import { drivenBy } from '../dist/moment/drives.js';
 import { solveLinear } from '../dist/statics/solve-linear.js';
 import { solveNetwork } from '../dist/statics/solve-network.js';
 

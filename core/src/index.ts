@@ -1,5 +1,10 @@
 /** The door of core: what web, server and command line may use. SI units throughout (N, m, kg, s, rad). */
 
+export { type AdvantageAt, advantageAt } from './advice/advantage-at.ts';
+export { type AnchorOption, type AnchorWay, compareAnchors } from './advice/compare-anchors.ts';
+export { type SparedRig, sparedRigs } from './advice/spared-rigs.ts';
+export { isUnclear, type TagReading, tagReadings } from './advice/tag-readings.ts';
+export { type Trial, tryPieces } from './advice/try-pieces.ts';
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
@@ -8,7 +13,6 @@ export { choice, day, flag, isDay, numeric, text } from './codec/scalars.ts';
 export { list, optional, record } from './codec/structures.ts';
 export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts';
 export { type Effort, type EffortOutcome, estimatePull, type MethodId, type StuckVehicle } from './effort/estimate-pull.ts';
-export { type PlannedPull, planPull } from './effort/plan-pull.ts';
 export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/respool.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/fields.ts';
@@ -24,6 +28,19 @@ export {
   readerOfAttributes,
 } from './gear/gear-facts.ts';
 export { inLineLengthM } from './gear/in-line-length.ts';
+export {
+  basisWords,
+  type Mark,
+  type MarkBasis,
+  type MarkSource,
+  markBases,
+  markCodec,
+  markSources,
+  sourceWords,
+  type TonUnit,
+  tonUnits,
+} from './gear/mark.ts';
+export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
 export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
@@ -49,29 +66,21 @@ export {
 } from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
-export { type AdvantageAt, advantageAt } from './judgement/advantage-at.ts';
-export type { PulleyAt, StrandAt } from './judgement/drawing-facts.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
 export { methodWords } from './judgement/explain/pull-terms.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
-export { goesIn } from './judgement/goes-in.ts';
 export { counted, judge } from './judgement/judge.ts';
-export type { LimitContext, PieceLimit } from './judgement/piece-limit.ts';
-export { pieceLimit } from './judgement/piece-limit.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
-export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report.ts';
+export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
+export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report/report.ts';
+export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
-export { strandSentence } from './judgement/strand-sentence.ts';
-export { isUnclear, type TagReading, tagReadings } from './judgement/tag-readings.ts';
-export { type Trial, tryPieces } from './judgement/try-pieces.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
 export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';
-export { type AnchorOption, type AnchorWay, compareAnchors } from './layouts/compare-anchors.ts';
 export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, type SceneBody, vehicleAt } from './layouts/lay-on-site.ts';
 export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/layouts.ts';
-export { type SparedRig, sparedRigs } from './layouts/spared-rigs.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
@@ -94,6 +103,7 @@ export { type PolicyDifference, policyDifferences } from './policy/policy-differ
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
 export { teamStandard } from './policy/team-standard.ts';
+export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
 export {
   angle,
   count,
@@ -113,24 +123,12 @@ export {
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
-export { addDays, addMonths, daysBetween } from './rating/calendar.ts';
 export { explainLimit } from './rating/explain-limit.ts';
-export {
-  basisWords,
-  type Mark,
-  type MarkBasis,
-  type MarkSource,
-  markBases,
-  markCodec,
-  markSources,
-  sourceWords,
-  type TonUnit,
-  tonUnits,
-} from './rating/mark.ts';
-export { type MarkContext, type ParsedMark, parseMark } from './rating/parse-mark.ts';
+export type { LimitContext, PieceLimit } from './rating/piece-limit.ts';
+export { pieceLimit } from './rating/piece-limit.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
-export { addGrip } from './rig/add-grip.ts';
+export { type PlannedPull, planPull } from './resolved/plan-pull.ts';
 export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
 export {
@@ -145,17 +143,6 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export {
-  ahead,
-  bodyOfChain,
-  bodyOfPoint,
-  groundHeightM,
-  loadBody,
-  pointOfChain,
-  pointPosition,
-  slopeAlong,
-  travelDirection,
-} from './rig/places.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,
@@ -176,6 +163,20 @@ export {
 } from './rig/rig.ts';
 export { rigDifferences } from './rig/rig-differences.ts';
 export {
+  ahead,
+  bodyOfChain,
+  bodyOfPoint,
+  groundHeightM,
+  loadBody,
+  pointOfChain,
+  pointPosition,
+  slopeAlong,
+  travelDirection,
+} from './rig/site-geometry.ts';
+export { withoutPieces } from './rig/without-pieces.ts';
+export { addGrip } from './rigging/add-grip.ts';
+export { goesIn } from './rigging/goes-in.ts';
+export {
   addBridle,
   addLanyard,
   clearLines,
@@ -187,7 +188,6 @@ export {
   removeLine,
   removeUse,
   tieBack,
-} from './rig/rigging.ts';
-export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rig/route-line.ts';
-export { withoutPieces } from './rig/without-pieces.ts';
+} from './rigging/rigging.ts';
+export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

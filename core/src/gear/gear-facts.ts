@@ -1,9 +1,9 @@
 import type { Codec, TypeOf } from '../codec/codec.ts';
 import { choice, day, id, numeric, text } from '../codec/scalars.ts';
 import { list, optional, record, tagged } from '../codec/structures.ts';
-import { markCodec } from '../rating/mark.ts';
 import { type AttributesOf, attributesCodec } from './fields.ts';
 import { type GearClass, gearClasses, gearClassNames } from './gear-classes.ts';
+import { markCodec } from './mark.ts';
 
 /** Whether a piece may be used. Only `in-use` may be planned with. */
 export const gearStates = ['in-use', 'quarantined', 'retired'] as const;

@@ -1,8 +1,8 @@
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Stance } from '../rig/bodies.ts';
-import { ahead, groundNormal } from '../rig/places.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
+import { ahead, groundNormal } from '../rig/site-geometry.ts';
 import { add, cross, dot, norm, scale, subtract, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
 
 /** A force on a vehicle, newtons, and where it acts: ahead of its middle and above the ground, metres. */

@@ -1,6 +1,6 @@
 import type { ExposureKind } from '../policy/care-tables.ts';
 import type { Policy } from '../policy/policy.ts';
-import { addDays, daysBetween } from '../rating/calendar.ts';
+import { addDays, daysBetween } from '../quantity/calendar.ts';
 
 /** Something a piece met since it was last inspected, or its washing. */
 export interface Exposure {

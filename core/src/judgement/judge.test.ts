@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { write } from '../quantity/format.ts';
 import { exampleCase } from '../testing/example-case.ts';
 import { judge } from './judge.ts';
-import { strandSentence } from './strand-sentence.ts';
+import { strandSentence } from './report/strand-sentence.ts';
 
 const place = (report: ReturnType<typeof judge>, id: string) => {
   const found = report.places.find((entry) => entry.id === id);

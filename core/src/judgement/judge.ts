@@ -1,15 +1,15 @@
-import { addMonths } from '../rating/calendar.ts';
+import { assess } from '../moment/assess.ts';
+import type { Assessment } from '../moment/assessment.ts';
+import { linePullLimit, type PlaceCheck, weakestOf } from '../moment/place-check.ts';
+import { ropePerTravel } from '../moment/winch-work.ts';
+import { addMonths } from '../quantity/calendar.ts';
 import type { Case } from '../rig/case.ts';
-import { assess } from './assess.ts';
-import type { Assessment } from './assessment.ts';
-import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
-import { linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
-import { CORE_VERSION, type Finding, type PlaceFigures, type Report, type Verdict } from './report.ts';
-import { driveFigures, drumFigures, fitReports, holdReports } from './report-figures.ts';
+import { loadForce, pointLoads, pulleysAt, strandsAt } from './report/drawing-facts.ts';
+import { CORE_VERSION, type Finding, type PlaceFigures, type Report, type Verdict } from './report/report.ts';
+import { driveFigures, drumFigures, fitReports, holdReports } from './report/report-figures.ts';
 import { type Answer, ownerName, ownerSubject, type Rule, type Severity, severities } from './rule.ts';
 import { rules } from './rule-list.ts';
-import { ageLimitDay } from './rules/soft-good-too-old.ts';
-import { ropePerTravel } from './winch-work.ts';
+import { ageLimitDay } from './rules/condition/soft-good-too-old.ts';
 
 /**
  * Judges a case: solves the rig, checks every place against its limit, asks every rule, and draws the verdict from the

@@ -1,13 +1,13 @@
 import type { GearClass } from '../gear/gear-classes.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
+import type { Assessment, ChosenUse, Place } from '../moment/assessment.ts';
+import type { DriveReport } from '../moment/drives.ts';
+import type { DrumReport } from '../moment/drum-state.ts';
 import type { RichText } from '../quantity/format.ts';
+import { gearOf } from '../resolved/rig-network.ts';
 import type { Edit } from '../rig/edits.ts';
-import { bodyOfPoint } from '../rig/places.ts';
 import type { Body, PieceUse } from '../rig/rig.ts';
-import { gearOf } from '../rig/rig-network.ts';
-import type { Assessment, ChosenUse, Place } from './assessment.ts';
-import type { DriveReport } from './drives.ts';
-import type { DrumReport } from './drum-report.ts';
+import { bodyOfPoint } from '../rig/site-geometry.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;
 export type Severity = (typeof severities)[number];

@@ -1,8 +1,8 @@
+import type { Assessment } from '../moment/assessment.ts';
+import { stopAt } from '../moment/rig-forces.ts';
 import type { Feature } from '../rig/rig.ts';
 import type { Vec3 } from '../statics/vec3.ts';
-import type { Assessment } from './assessment.ts';
-import { shownState } from './drawing-facts.ts';
-import { stopAt } from './rig-forces.ts';
+import { shownState } from './report/drawing-facts.ts';
 
 interface MapPoint {
   readonly x: number;

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { compareAnchors } from '../layouts/compare-anchors.ts';
-import { sparedRigs } from '../layouts/spared-rigs.ts';
+import { compareAnchors } from '../advice/compare-anchors.ts';
+import { sparedRigs } from '../advice/spared-rigs.ts';
+import { tryPieces } from '../advice/try-pieces.ts';
 import { write } from '../quantity/format.ts';
 import type { Case } from '../rig/case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
 import { judge } from './judge.ts';
 import { crosses } from './strands-over-features.ts';
-import { tryPieces } from './try-pieces.ts';
 
 const caseOf = (file: string): Case => layouts.find((entry) => entry.file === file)?.build() as Case;
 

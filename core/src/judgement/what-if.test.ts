@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { advantageAt } from '../advice/advantage-at.ts';
+import { tagReadings } from '../advice/tag-readings.ts';
 import type { Case } from '../rig/case.ts';
 import { mark } from '../testing/example-case.ts';
 import { layouts } from '../testing/layouts.ts';
-import { advantageAt } from './advantage-at.ts';
 import { judge } from './judge.ts';
-import { tagReadings } from './tag-readings.ts';
 
 const caseOf = (file: string): Case => layouts.find((entry) => entry.file === file)?.build() as Case;
 

@@ -1,5 +1,5 @@
-import { pointOfChain, pointPosition } from '../rig/places.ts';
 import type { Body, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
+import { pointOfChain, pointPosition } from '../rig/site-geometry.ts';
 import { withoutPieces } from '../rig/without-pieces.ts';
 import type { Layout } from './layouts.ts';
 

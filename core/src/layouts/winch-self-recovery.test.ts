@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { read } from '../codec/codec.ts';
 import { evaluate, type Term } from '../explanation/term.ts';
 import { judge } from '../judgement/judge.ts';
-import { strandSentence } from '../judgement/strand-sentence.ts';
+import { strandSentence } from '../judgement/report/strand-sentence.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
 import { policyCodec } from '../policy/policy.ts';
 import { teamStandard } from '../policy/team-standard.ts';
+import { addMonths, daysBetween } from '../quantity/calendar.ts';
 import { force, ratio, write } from '../quantity/format.ts';
-import { addMonths, daysBetween } from '../rating/calendar.ts';
 import { exampleCase } from '../testing/example-case.ts';
 import { layoutOf } from './winch-self-recovery.ts';
 

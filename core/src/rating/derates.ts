@@ -1,6 +1,6 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
-import { addMonths } from './calendar.ts';
+import { addMonths } from '../quantity/calendar.ts';
 
 /** A factor on a limit, by name, with its reason. `factor` 0…1. */
 export interface Derate {

@@ -1,10 +1,10 @@
 import type { Term } from '../explanation/term.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { type LimitContext, type PieceLimit, pieceLimit } from '../judgement/piece-limit.ts';
+import { basisWords, sourceWords } from '../gear/mark.ts';
 import type { FactoredUse } from '../policy/policy.ts';
 import { force, ratio } from '../quantity/format.ts';
 import type { Derate } from './derates.ts';
-import { basisWords, sourceWords } from './mark.ts';
+import { type LimitContext, type PieceLimit, pieceLimit } from './piece-limit.ts';
 import { useWords } from './usual-use.ts';
 import type { Deciding, Limit } from './working-limit.ts';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import type { Mark } from '../gear/mark.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { mark, piece } from '../testing/example-case.ts';
 import { bendFactor, bowAngleFactor, conditionDerate, eyeFactor } from './derates.ts';
-import type { Mark } from './mark.ts';
 import { workingLimit } from './working-limit.ts';
 
 const TONNE = 9806.65;

@@ -1,5 +1,5 @@
+import type { Mark, MarkBasis } from '../gear/mark.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
-import type { Mark, MarkBasis } from './mark.ts';
 
 declare const working: unique symbol;
 declare const breaking: unique symbol;

@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
 import { write } from '../quantity/format.ts';
+import { clearLines, tieBack } from '../rigging/rigging.ts';
 import { layouts } from '../testing/layouts.ts';
 import { applyEdit, type Edit } from './edits.ts';
 import type { Rig } from './rig.ts';
 import { rigDifferences } from './rig-differences.ts';
-import { clearLines, tieBack } from './rigging.ts';
 
 const rig = layouts.find(({ file }) => file === 'redirect-plus-double')?.build().rig as Rig;
 const changed = (...edits: readonly Edit[]) => edits.reduce((state, edit) => applyEdit(state, edit).rig, rig);

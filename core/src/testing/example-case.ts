@@ -1,8 +1,8 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
+import type { Mark, MarkBasis, MarkSource } from '../gear/mark.ts';
+import { parseMark } from '../gear/parse-mark.ts';
 import { laySelfRecovery, type SelfRecoveryLayout } from '../layouts/winch-self-recovery.ts';
 import { teamStandard } from '../policy/team-standard.ts';
-import type { Mark, MarkBasis, MarkSource } from '../rating/mark.ts';
-import { parseMark } from '../rating/parse-mark.ts';
 import type { Case } from '../rig/case.ts';
 import type { Situation, TreeBody, VehicleBody } from '../rig/rig.ts';
 

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../judgement/assess.ts';
-import type { Assessment } from '../judgement/assessment.ts';
-import { drivenBy } from '../judgement/drives.ts';
 import { judge } from '../judgement/judge.ts';
-import { pathLengthM } from '../judgement/rig-forces.ts';
+import { assess } from '../moment/assess.ts';
+import type { Assessment } from '../moment/assessment.ts';
+import { drivenBy } from '../moment/drives.ts';
+import { pathLengthM } from '../moment/rig-forces.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
+import { rigNetwork } from '../resolved/rig-network.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit, type Edit } from '../rig/edits.ts';
 import type { Body, Rig } from '../rig/rig.ts';
-import { rigNetwork } from '../rig/rig-network.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
 import { layouts } from './layouts.ts';
 

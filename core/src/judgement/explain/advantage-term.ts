@@ -1,11 +1,11 @@
 import type { Term } from '../../explanation/term.ts';
+import type { Assessment, LoadState } from '../../moment/assessment.ts';
+import { chainForce, spanPull } from '../../moment/rig-forces.ts';
 import { ratio } from '../../quantity/format.ts';
-import { pointOfChain } from '../../rig/places.ts';
-import type { LineWalk } from '../../rig/rig-network.ts';
+import type { LineWalk } from '../../resolved/rig-network.ts';
+import { pointOfChain } from '../../rig/site-geometry.ts';
 import type { Motion } from '../../statics/network.ts';
 import { dot, norm, type Vec3 } from '../../statics/vec3.ts';
-import type { Assessment, LoadState } from '../assessment.ts';
-import { chainForce, spanPull } from '../rig-forces.ts';
 import { spanTerm } from './span-terms.ts';
 
 const ONE: Term = { label: 'one newton at the drive', figure: ratio(1) };

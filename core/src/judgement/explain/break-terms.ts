@@ -1,9 +1,9 @@
 import type { Term } from '../../explanation/term.ts';
 import { elongationAt, ropeLawOf } from '../../hazards/rope-energy.ts';
+import type { Assessment } from '../../moment/assessment.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
-import type { Assessment } from '../assessment.ts';
-import { type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../break-report.ts';
-import { shownState } from '../drawing-facts.ts';
+import { type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
+import { shownState } from '../report/drawing-facts.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */

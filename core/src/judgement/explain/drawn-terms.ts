@@ -1,8 +1,8 @@
 import type { Term } from '../../explanation/term.ts';
+import type { Assessment, LoadState } from '../../moment/assessment.ts';
+import { worstState } from '../../moment/place-check.ts';
 import { angle, force, length } from '../../quantity/format.ts';
-import type { Assessment, LoadState } from '../assessment.ts';
-import { loadForce, pointLoads, pulleysAt, strandsAt } from '../drawing-facts.ts';
-import { worstState } from '../place-check.ts';
+import { loadForce, pointLoads, pulleysAt, strandsAt } from '../report/drawing-facts.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { linePullOf } from './explain-place.ts';
 import { plannedLinePull } from './pull-terms.ts';

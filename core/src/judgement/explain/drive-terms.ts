@@ -1,10 +1,10 @@
 import type { Term } from '../../explanation/term.ts';
 import type { GearOf } from '../../gear/gear-facts.ts';
+import type { Assessment } from '../../moment/assessment.ts';
+import type { DriveReport } from '../../moment/drives.ts';
+import { linePullLimit } from '../../moment/place-check.ts';
 import { count, current, type Figure, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
 import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
-import type { Assessment } from '../assessment.ts';
-import type { DriveReport } from '../drives.ts';
-import { linePullLimit } from '../place-check.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 

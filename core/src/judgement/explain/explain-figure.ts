@@ -1,9 +1,9 @@
 import type { Term } from '../../explanation/term.ts';
+import { assess } from '../../moment/assess.ts';
+import type { Assessment } from '../../moment/assessment.ts';
+import { linePullLimit, type PlaceCheck, worstState } from '../../moment/place-check.ts';
 import { count, type Figure, force, percent, ratio } from '../../quantity/format.ts';
 import type { Case } from '../../rig/case.ts';
-import { assess } from '../assess.ts';
-import type { Assessment } from '../assessment.ts';
-import { linePullLimit, type PlaceCheck, worstState } from '../place-check.ts';
 import { ownerName } from '../rule.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { breakFigures } from './break-terms.ts';

@@ -1,11 +1,11 @@
 import { explainAnchor } from '../../anchors/anchor-capacity.ts';
 import type { Term } from '../../explanation/term.ts';
+import { anchorQuestions, assess } from '../../moment/assess.ts';
+import type { Assessment, LoadState, Place } from '../../moment/assessment.ts';
+import { backAnchorLoads, worstState } from '../../moment/place-check.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
 import type { Case } from '../../rig/case.ts';
-import { anchorQuestions, assess } from '../assess.ts';
-import type { Assessment, LoadState, Place } from '../assessment.ts';
-import { backAnchorLoads, worstState } from '../place-check.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { sourceTerm } from './span-terms.ts';
 

@@ -1,9 +1,9 @@
 import type { Term } from '../../explanation/term.ts';
 import type { HoldFigures } from '../../hold/vehicle-hold.ts';
+import type { Assessment } from '../../moment/assessment.ts';
+import type { VehicleHold } from '../../moment/vehicle-holds.ts';
 import { force, length, ratio } from '../../quantity/format.ts';
 import { STANDARD_GRAVITY } from '../../quantity/units.ts';
-import type { Assessment } from '../assessment.ts';
-import type { VehicleHold } from '../vehicle-holds.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** How every pulled vehicle stands, figure by figure. */

@@ -1,9 +1,9 @@
 import type { EffortTerm, MethodEstimate } from '../../effort/estimate-pull.ts';
 import type { Term } from '../../explanation/term.ts';
+import type { Assessment, LoadState } from '../../moment/assessment.ts';
+import type { DriveReport } from '../../moment/drives.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import { layerDiameterM } from '../../winch/drum-layers.ts';
-import type { Assessment, LoadState } from '../assessment.ts';
-import type { DriveReport } from '../drives.ts';
 import { advantageTerm } from './advantage-term.ts';
 
 export const methodWords: { readonly [K in MethodEstimate['id']]: string } = {

@@ -1,12 +1,12 @@
 import type { Term } from '../../explanation/term.ts';
+import type { Assessment, LoadSource, LoadState } from '../../moment/assessment.ts';
+import { loadIn } from '../../moment/place-check.ts';
+import { spanTension, wrapAtStop } from '../../moment/rig-forces.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
-import { bodyOfChain, isRunningBridle } from '../../rig/places.ts';
-import type { LineWalk } from '../../rig/rig-network.ts';
+import type { LineWalk } from '../../resolved/rig-network.ts';
+import { bodyOfChain, isRunningBridle } from '../../rig/site-geometry.ts';
 import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
-import type { Assessment, LoadSource, LoadState } from '../assessment.ts';
-import { loadIn } from '../place-check.ts';
-import { spanTension, wrapAtStop } from '../rig-forces.ts';
 
 /** What one bend leaves of the tension that passes it. */
 function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name: string): Term | undefined {

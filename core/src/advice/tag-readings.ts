@@ -1,0 +1,59 @@
+import type { GearFacts } from '../gear/gear-facts.ts';
+import type { Mark, MarkBasis } from '../gear/mark.ts';
+import { judge } from '../judgement/judge.ts';
+import type { Report } from '../judgement/report/report.ts';
+import type { Case } from '../rig/case.ts';
+
+/** One thing that an unclear mark may mean, and what the rig would be with it. Forces in newtons. */
+export interface TagReading {
+  readonly asWritten: string;
+  readonly unit: string;
+  readonly basis: MarkBasis;
+  readonly forceN: number;
+  /** Limits at the place of the piece that is loaded most, taken at this meaning. */
+  readonly wllN: number | undefined;
+  readonly utilisation: number | undefined;
+  readonly verdict: Report['verdict'];
+}
+
+const MAY_MEAN: readonly MarkBasis[] = ['wll', 'mbs'];
+
+/** Whether a mark leaves open what it says: which ton, or whether it is a working or a breaking number. */
+export const isUnclear = ({ basis, readings }: Mark): boolean => basis === 'unstated' || readings.length > 1;
+
+/** Every meaning of a piece's unclear marks, each judged as if it were the right one; the others of its marks stay. */
+export function tagReadings(subject: Case, gearId: string): readonly TagReading[] {
+  const piece = subject.gear.find(({ id }) => id === gearId);
+  if (!piece) return [];
+  return piece.marks.flatMap((mark, index) =>
+    isUnclear(mark)
+      ? mark.readings.flatMap((reading) =>
+          (mark.basis === 'unstated' ? MAY_MEAN : [mark.basis]).map((basis) => readingOf(subject, piece, { index, mark, reading, basis })),
+        )
+      : [],
+  );
+}
+
+interface Meaning {
+  readonly index: number;
+  readonly mark: Mark;
+  readonly reading: Mark['readings'][number];
+  readonly basis: MarkBasis;
+}
+
+function readingOf(subject: Case, piece: GearFacts, { index, mark, reading, basis }: Meaning): TagReading {
+  const marks = piece.marks.map((entry, place) => (place === index ? { ...mark, basis, readings: [reading] } : entry));
+  const meant = { ...piece, marks } as GearFacts;
+  const report = judge({ ...subject, gear: subject.gear.map((entry) => (entry === piece ? meant : entry)) });
+  const here = report.places.filter((place) => place.gearId === piece.id);
+  const worst = [...here].sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))[0];
+  return {
+    asWritten: mark.asWritten,
+    unit: reading.unit,
+    basis,
+    forceN: reading.forceN,
+    wllN: worst?.wllN,
+    utilisation: worst?.utilisation,
+    verdict: report.verdict,
+  };
+}

@@ -1,0 +1,58 @@
+import type { GearFacts } from '../gear/gear-facts.ts';
+import { counted, judge } from '../judgement/judge.ts';
+import type { Finding, Report } from '../judgement/report/report.ts';
+import { type Severity, severities } from '../judgement/rule.ts';
+import type { Case } from '../rig/case.ts';
+import { applyEdit } from '../rig/edits.ts';
+
+/** What would come of putting one piece in one place of a rig. */
+export interface Trial {
+  readonly gearId: string;
+  /** Severity of the worst thing found about this piece there; nothing where nothing was found. */
+  readonly worst: Severity | undefined;
+  /** What was found about it there, worst first. */
+  readonly findings: readonly Finding[];
+  /** The highest share of a working limit that it carries there; nothing without a load or a limit. */
+  readonly utilisation: number | undefined;
+  /** Whether it goes together with its neighbours; nothing where a size is not on record. */
+  readonly fits: boolean | undefined;
+  readonly verdict: Report['verdict'];
+}
+
+/**
+ * Puts each piece in a place of the case, one after another, and judges the whole rig with it: what fits and holds here is what
+ * the judgement says, not another table. Pieces that do best come first.
+ */
+export function tryPieces(subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] {
+  const trials = pieces.map((piece) => trialOf(subject, useId, piece));
+  return trials.sort((a, b) => rank(a) - rank(b) || (a.utilisation ?? 9) - (b.utilisation ?? 9));
+}
+
+function trialOf(subject: Case, useId: string, piece: GearFacts): Trial {
+  const { rig } = applyEdit(subject.rig, { kind: 'choose-piece', useId, gearId: piece.id });
+  const gear = subject.gear.some(({ id }) => id === piece.id) ? subject.gear : [...subject.gear, piece];
+  const report = judge({ ...subject, rig, gear });
+  const findings = report.findings.filter((finding) => isAbout(finding, report, useId));
+  const here = report.places.filter((place) => place.subject.id === useId);
+  const shares = here.flatMap(({ utilisation }) => (utilisation === undefined ? [] : [utilisation]));
+  const joints = report.fits.filter((joint) => joint.innerUseId === useId || joint.outerUseId === useId).map(({ fits }) => fits);
+  return {
+    gearId: piece.id,
+    worst: findings.map(counted).sort((a, b) => severities.indexOf(a) - severities.indexOf(b))[0],
+    findings,
+    utilisation: shares.length > 0 ? Math.max(...shares) : undefined,
+    fits: joints.includes(false) ? false : joints.includes(undefined) ? undefined : true,
+    verdict: report.verdict,
+  };
+}
+
+function isAbout({ subject }: Finding, { places, fits }: Report, useId: string): boolean {
+  if (subject.id === useId) return true;
+  // That two pieces do not go together is told of the one that goes in.
+  if (fits.some(({ innerUseId, outerUseId, fits: fit }) => innerUseId === subject.id && outerUseId === useId && fit !== true)) return true;
+  return places.some((place) => place.subject.id === useId && place.id === subject.id);
+}
+
+function rank({ worst, fits }: Trial): number {
+  return (worst === undefined ? severities.length : severities.indexOf(worst)) * -1 + (fits === false ? 10 : 0);
+}

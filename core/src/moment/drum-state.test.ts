@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import type { GearFacts } from '../gear/gear-facts.ts';
+import { judge } from '../judgement/judge.ts';
+import type { Case } from '../rig/case.ts';
+import { exampleCase, mark, piece } from '../testing/example-case.ts';
+import { linePullLimit, type PlaceCheck, weakestOf } from './place-check.ts';
+
+const changed = (id: string, change: (facts: GearFacts) => object): Case => {
+  const plain = exampleCase();
+  return { ...plain, gear: plain.gear.map((facts) => (facts.id === id ? ({ ...facts, ...change(facts) } as GearFacts) : facts)) };
+};
+const attributes = (id: string, change: object) => changed(id, (facts) => ({ attributes: { ...facts.attributes, ...change } }));
+
+describe('the drum in a rig', () => {
+  const { drum } = judge(exampleCase());
+  it('counts what is out and what stays against what is asked for', () => {
+    expect(drum).toMatchObject({ layer: 2, wrapsWanted: 10 });
+    expect((drum.lineOutM ?? 0) + 10 * Math.PI * 0.074).toBeLessThan(28);
+  });
+  it('asks for five wraps of steel line, and for the maker’s number where there is one', () => {
+    const steel = piece({
+      id: 'L-1',
+      kind: 'winch-line-steel',
+      marks: [mark('MBS 9 t')],
+      attributes: { ropeDiameterM: 0.01, lengthM: 28, endTermination: 'thimble-pressed-sleeve' },
+    });
+    expect(judge(changed('L-1', () => steel)).drum.wrapsWanted).toBe(5);
+    expect(judge(attributes('W-1', { reserveWraps: 8 })).drum.wrapsWanted).toBe(8);
+  });
+  it('leaves an extension in the line off the drum', () => {
+    const plain = exampleCase();
+    const extension = piece({
+      id: 'LX-1',
+      kind: 'line-extension',
+      marks: [mark('MBS 12 t')],
+      attributes: { ropeDiameterM: 0.012, lengthM: 6, endTermination: 'makers-assembly' },
+    });
+    const rig = {
+      ...plain.rig,
+      lines: plain.rig.lines.map((line) => ({
+        ...line,
+        ropes: [...line.ropes, { id: 'extension', role: 'extension' as const, gearId: 'LX-1' }],
+      })),
+    };
+    const extended = judge({ ...plain, rig, gear: [...plain.gear, extension] });
+    expect(extended.drum.lineOutM).toBeCloseTo((drum.lineOutM ?? 0) - 6, 9);
+    // The extension lies at the line's end: the ring is still met by the winch line, the end is the extension's own.
+    const ids = extended.places.map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(['winch-line:bend:0', 'extension:rope', 'extension:end']));
+    expect(ids).not.toContain('extension:bend:0');
+  });
+  it('meets the ring with a long extension instead of the winch line', () => {
+    const plain = exampleCase();
+    const extension = piece({
+      id: 'LX-1',
+      kind: 'line-extension',
+      marks: [mark('MBS 12 t')],
+      attributes: { ropeDiameterM: 0.012, lengthM: 15, endTermination: 'makers-assembly' },
+    });
+    const rig = {
+      ...plain.rig,
+      lines: plain.rig.lines.map((line) => ({
+        ...line,
+        ropes: [...line.ropes, { id: 'extension', role: 'extension' as const, gearId: 'LX-1' }],
+      })),
+    };
+    const ids = judge({ ...plain, rig, gear: [...plain.gear, extension] }).places.map(({ id }) => id);
+    expect(ids).toContain('extension:bend:0');
+    expect(ids).not.toContain('winch-line:bend:0');
+  });
+  it('takes the first layer for the greatest pull while sizes are missing', () => {
+    const report = judge(attributes('W-1', { drumDiameterM: undefined }));
+    expect(report.greatestPullN).toBeCloseTo(42_000 * 1.2, 6);
+    expect(report.drum.layer).toBeUndefined();
+  });
+  it('has no greatest pull without a marked winch, and says so', () => {
+    const report = judge(changed('W-1', () => ({ marks: [] })));
+    expect(report.greatestPullN).toBeUndefined();
+    expect(report.verdict).toBe('stop');
+    expect(report.findings.map(({ code }) => code)).toContain('unrated');
+  });
+});
+
+describe('the weakest place and the line-pull limit', () => {
+  const check = (id: string, severity: number, wllN = 1, loadPerPull = 1): PlaceCheck => ({
+    place: {
+      id,
+      part: 'line',
+      kind: 'body',
+      owner: { kind: 'body', bodyId: id, label: id },
+      where: '',
+      load: { kind: 'span', line: 0, span: 0 },
+      locals: [],
+      capacity: { wllN, mbsN: 4 * wllN },
+      ownLine: false,
+      judged: false,
+      strands: [],
+    },
+    plannedN: 1,
+    greatestN: 1,
+    utilisation: severity,
+    breakingRatio: 1,
+    stopRatio: 1.25,
+    nearRatio: 1.5,
+    severity,
+    loadPerPull,
+  });
+  it('is set by what the largest load a newton of line pull leaves least', () => {
+    expect(linePullLimit([check('a', 1, 100, 1), check('b', 1, 150, 2)])).toMatchObject({ pullN: 75, place: { id: 'b' } });
+    expect(linePullLimit([])).toBeUndefined();
+  });
+  it('gives ties to the first in load-path order, whatever the last bits say', () => {
+    expect(weakestOf([check('a', 0.5), check('b', 0.8), check('c', 0.8 * (1 + 1e-12))])?.place.id).toBe('b');
+    expect(weakestOf([check('a', 0.5), check('b', Number.POSITIVE_INFINITY), check('c', Number.POSITIVE_INFINITY)])?.place.id).toBe('b');
+    expect(weakestOf([])).toBeUndefined();
+  });
+});
