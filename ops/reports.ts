@@ -4,7 +4,8 @@
 import { createReadStream, createWriteStream, readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createInterface } from 'node:readline';
-import { type Case, type Finding, judge, readRigFile, write } from '@wainrope/core';
+import { type Case, type Finding, readRigFile, wordsOf, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { layouts } from '../core/src/testing/layouts.ts';
 import { randomCases } from './random-cases.ts';
 
@@ -25,13 +26,21 @@ function* allCases(): Generator<readonly [string, Case]> {
 }
 
 function said(finding: Finding): string {
-  const { id: _id, title, detail, ...rest } = finding;
-  return JSON.stringify({ ...rest, title: write(title), detail: write(detail) });
+  const { id: _id, place: _place, data: _data, ...rest } = finding;
+  const { title, detail, why } = wordsOf(finding);
+  return JSON.stringify({ ...rest, why, title: write(title), detail: write(detail) }, sorted);
+}
+
+/** Fields in one order, numbers to twelve digits: the last bits are not what is compared. */
+function sorted(_: string, value: unknown): unknown {
+  if (typeof value === 'number') return Math.abs(value) < 1e-9 ? 0 : Number(value.toPrecision(9));
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
 function lineOf(name: string, subject: Case): string {
   const { findings, coreVersion: _version, ...report } = judge(subject);
-  return JSON.stringify({ name, report, findings: findings.map(said).sort() });
+  return JSON.stringify({ name, report, findings: findings.map(said).sort() }, sorted);
 }
 
 async function main(): Promise<void> {

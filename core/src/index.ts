@@ -1,10 +1,20 @@
-/** The door of core: what web, server and command line may use. SI units throughout (N, m, kg, s, rad). */
+/** The light door of core: documents, facts, words, formulas and rules, all without the solver. SI units throughout (N, m, kg, s, rad). */
 
-export { type AdvantageAt, advantageAt } from './advice/advantage-at.ts';
-export { type AnchorOption, type AnchorWay, compareAnchors } from './advice/compare-anchors.ts';
-export { type SparedRig, sparedRigs } from './advice/spared-rigs.ts';
-export { isUnclear, type TagReading, tagReadings } from './advice/tag-readings.ts';
-export { type Trial, tryPieces } from './advice/try-pieces.ts';
+export type { AdvantageAt } from './advice/advantage-at.ts';
+export type { AnchorOption, AnchorWay } from './advice/compare-anchors.ts';
+export type { SparedRig } from './advice/spared-rigs.ts';
+export type { TagReading } from './advice/tag-readings.ts';
+export type { Trial } from './advice/try-pieces.ts';
+export { methodWords } from './effort/estimate-pull.ts';
+export { isUnclear } from './gear/mark.ts';
+export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
+export { wordsOf } from './judgement/finding-words.ts';
+export { counted, type Finding, type FindingWords } from './judgement/report/finding.ts';
+export { gearClassNames, gearClasses, type GearClass } from './gear/classes/gear-classes.ts';
+export { inLineLengthM, isClass, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
+export { roleWords, type Role } from './gear/roles.ts';
+export type { Situation } from './effort/situation.ts';
+export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
@@ -16,64 +26,21 @@ export { type Effort, type EffortOutcome, estimatePull, type MethodId, type Stuc
 export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/respool.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/fields.ts';
-export { type GearClass, gearClasses, gearClassNames } from './gear/gear-classes.ts';
-export {
-  type GearFacts,
-  type GearOf,
-  type GearState,
-  type Grade,
-  gearFactsCodec,
-  gearStates,
-  grades,
-  readerOfAttributes,
-} from './gear/gear-facts.ts';
-export { inLineLengthM } from './gear/in-line-length.ts';
-export {
-  basisWords,
-  type Mark,
-  type MarkBasis,
-  type MarkSource,
-  markBases,
-  markCodec,
-  markSources,
-  sourceWords,
-  type TonUnit,
-  tonUnits,
-} from './gear/mark.ts';
+export { type GearFacts, type GearOf, type GearState, type Grade, gearFactsCodec, gearStates, grades, readerOfAttributes } from './gear/gear-facts.ts';
+export { basisWords, type Mark, type MarkBasis, type MarkSource, markBases, markCodec, markSources, sourceWords, type TonUnit, tonUnits } from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
-export { roleClasses, roleWords } from './gear/role-classes.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
-export {
-  type InspectionAnswers,
-  inspectionAnswersCodec,
-  type MeasuredShare,
-  measuredShare,
-  newValueOf,
-  openPoints,
-  type PointAnswer,
-  pointAnswers,
-} from './inspections/inspection-answers.ts';
+export { type InspectionAnswers, inspectionAnswersCodec, type MeasuredShare, measuredShare, newValueOf, openPoints, type PointAnswer, pointAnswers } from './inspections/inspection-answers.ts';
 export { type DueTime, dueTime, dueTimes, type Exposure, type InspectionDue, inspectionDue } from './inspections/inspection-due.ts';
-export {
-  type InspectionSheet,
-  inspectionSheetCodec,
-  limitKinds,
-  measuredQuantities,
-  type SheetMeasure,
-  sheetFaults,
-} from './inspections/inspection-sheet.ts';
+export { type InspectionSheet, inspectionSheetCodec, limitKinds, measuredQuantities, type SheetMeasure, sheetFaults } from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
-export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
-export { explainPlace, type PlaceExplanation } from './judgement/explain/explain-place.ts';
-export { methodWords } from './judgement/explain/pull-terms.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
-export { counted, judge } from './judgement/judge.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
-export { CORE_VERSION, type DrumFigures, type Finding, type PlaceFigures, type Report, type Verdict } from './judgement/report/report.ts';
+export { CORE_VERSION, type DrumFigures, type PlaceReport, type Report, type Verdict } from './judgement/report/report.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
 export { rules } from './judgement/rule-list.ts';
@@ -84,42 +51,13 @@ export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
-export {
-  anchorSoils,
-  type Depth,
-  depths,
-  footings,
-  holdGrounds,
-  type Policy,
-  picketPatterns,
-  picketSoils,
-  policyCodec,
-  type Surface,
-  soils,
-  surfaces,
-  woods,
-} from './policy/policy.ts';
+export { anchorSoils, type Depth, depths, footings, holdGrounds, type Policy, picketPatterns, picketSoils, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
 export { type PolicyDifference, policyDifferences } from './policy/policy-differences.ts';
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
 export { teamStandard } from './policy/team-standard.ts';
 export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
-export {
-  angle,
-  count,
-  type Figure,
-  force,
-  formatFigure,
-  length,
-  mass,
-  percent,
-  type ReaderUnits,
-  type RichText,
-  ratio,
-  rich,
-  smallLength,
-  write,
-} from './quantity/format.ts';
+export { angle, count, type Figure, force, formatFigure, length, mass, percent, type ReaderUnits, type RichText, ratio, rich, smallLength, write } from './quantity/format.ts';
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
@@ -131,63 +69,15 @@ export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rati
 export { type PlannedPull, planPull } from './resolved/plan-pull.ts';
 export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
-export {
-  type Case,
-  caseCodec,
-  RIG_FILE_FORMAT,
-  RIG_FILE_VERSION,
-  type RigFile,
-  readCase,
-  readRig,
-  readRigFile,
-  rigFileCodec,
-} from './rig/case.ts';
+export { type Case, caseCodec, RIG_FILE_FORMAT, RIG_FILE_VERSION, type RigFile, readCase, readRig, readRigFile, rigFileCodec } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
-export {
-  type Body,
-  type Chain,
-  type Feature,
-  featureKinds,
-  type Line,
-  type LoadBody,
-  type LooseBody,
-  type PieceUse,
-  type Rig,
-  type RigPoint,
-  type Role,
-  rigCodec,
-  type Situation,
-  type TreeBody,
-  type VehicleBody,
-} from './rig/rig.ts';
+export { type Body, type Chain, type Feature, featureKinds, type Line, type LoadBody, type LooseBody, type PieceUse, type Rig, type RigPoint, rigCodec, type TreeBody, type VehicleBody } from './rig/rig.ts';
 export { rigDifferences } from './rig/rig-differences.ts';
-export {
-  ahead,
-  bodyOfChain,
-  bodyOfPoint,
-  groundHeightM,
-  loadBody,
-  pointOfChain,
-  pointPosition,
-  slopeAlong,
-  travelDirection,
-} from './rig/site-geometry.ts';
+export { bodyOfChain, bodyOfPoint, loadBody, pointOfChain, pointPosition, travelDirection } from './rig/site-geometry.ts';
 export { withoutPieces } from './rig/without-pieces.ts';
 export { addGrip } from './rigging/add-grip.ts';
 export { goesIn } from './rigging/goes-in.ts';
-export {
-  addBridle,
-  addLanyard,
-  clearLines,
-  extendChain,
-  extendLine,
-  freeIdIn,
-  insertPiece,
-  removeBody,
-  removeLine,
-  removeUse,
-  tieBack,
-} from './rigging/rigging.ts';
+export { addBridle, addLanyard, clearLines, extendChain, extendLine, freeIdIn, insertPiece, removeBody, removeLine, removeUse, tieBack } from './rigging/rigging.ts';
 export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

@@ -1,4 +1,5 @@
-import { counted, judge } from '../judgement/judge.ts';
+import { counted, type Finding } from '../judgement/report/finding.ts';
+import { judge } from '../judgement/judge.ts';
 import type { Report } from '../judgement/report/report.ts';
 import { severities } from '../judgement/rule.ts';
 import type { Case } from '../rig/case.ts';
@@ -27,7 +28,7 @@ export interface AnchorOption {
   readonly anchorWorkingN: number | undefined;
   readonly anchorPlannedN: number | undefined;
   /** What speaks against it, worst first, in the words of the findings. */
-  readonly against: readonly Report['findings'][number]['title'][];
+  readonly against: readonly Finding[];
 }
 
 const ANCHORS: readonly Body['kind'][] = ['tree', 'rock', 'structure', 'ground-anchor', 'pickets', 'deadman', 'vehicle'];
@@ -120,7 +121,7 @@ function optionOf(subject: Case, { body, way, route, now }: OptionInput): Anchor
     neededN: report.pullN,
     anchorWorkingN: anchor?.wllN,
     anchorPlannedN: anchor?.plannedN,
-    against: against.map(({ title }) => title),
+    against,
   };
 }
 

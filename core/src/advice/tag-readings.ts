@@ -1,3 +1,4 @@
+import { isUnclear } from '../gear/mark.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Mark, MarkBasis } from '../gear/mark.ts';
 import { judge } from '../judgement/judge.ts';
@@ -17,9 +18,6 @@ export interface TagReading {
 }
 
 const MAY_MEAN: readonly MarkBasis[] = ['wll', 'mbs'];
-
-/** Whether a mark leaves open what it says: which ton, or whether it is a working or a breaking number. */
-export const isUnclear = ({ basis, readings }: Mark): boolean => basis === 'unstated' || readings.length > 1;
 
 /** Every meaning of a piece's unclear marks, each judged as if it were the right one; the others of its marks stay. */
 export function tagReadings(subject: Case, gearId: string): readonly TagReading[] {

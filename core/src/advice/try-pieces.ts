@@ -1,6 +1,7 @@
+import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { counted, judge } from '../judgement/judge.ts';
-import type { Finding, Report } from '../judgement/report/report.ts';
+import { judge } from '../judgement/judge.ts';
+import type { Report } from '../judgement/report/report.ts';
 import { type Severity, severities } from '../judgement/rule.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';

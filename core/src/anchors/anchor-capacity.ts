@@ -2,8 +2,8 @@ import type { Term } from '../explanation/term.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
 import { force, length, ratio, rich, write } from '../quantity/format.ts';
-import type { Judgement } from '../rig/bodies.ts';
-import type { Body } from '../rig/rig.ts';
+import type { JudgedStrength } from '../rating/judged-strength.ts';
+import type { AnchorBody, GroundAnchor } from './anchor-body.ts';
 import { deadmanFailingN, picketsFailingN, pullSlopeOf } from './ground-anchors.ts';
 import { explainTree, treeCapacity } from './tree-capacity.ts';
 
@@ -18,18 +18,13 @@ export interface AnchorCapacity {
 
 /** What is asked of an anchor body at one of its points. */
 export interface AnchorQuestion {
-  readonly body: Body;
+  readonly body: AnchorBody;
   /** Height of the strap or shackle above the ground, metres. */
   readonly heightM: number;
   /** Rise of the pull from the level, rad; a deadman needs it. */
   readonly riseRad: number;
   /** The rated piece that is the anchor, for a ground anchor. */
   readonly piece: GearFacts | undefined;
-}
-
-/** Bodies whose own strength is in question; vehicles are asked whether they slide instead. */
-export function isAnchor({ kind }: Body): boolean {
-  return kind === 'tree' || kind === 'rock' || kind === 'structure' || kind === 'ground-anchor' || kind === 'pickets' || kind === 'deadman';
 }
 
 /** The capacity of an anchor; undefined where nothing on record gives one. Judged figures take the place of formulas. */
@@ -47,12 +42,14 @@ export function anchorCapacity(question: AnchorQuestion, policy: Policy): Anchor
       return judgedCapacity(body.judged) ?? fromFailing(picketsFailingN(body, policy), policy);
     case 'deadman':
       return judgedCapacity(body.judged) ?? fromFailing(deadmanFailingN(body, riseRad, policy), policy, 'too shallow');
-    default:
-      return undefined;
+    default: {
+      const never: never = body;
+      return never;
+    }
   }
 }
 
-function judgedCapacity(judged: Judgement | undefined): AnchorCapacity | undefined {
+function judgedCapacity(judged: JudgedStrength | undefined): AnchorCapacity | undefined {
   return judged && { workingN: judged.workingN, failingN: judged.failingN, judgedBy: judged.person };
 }
 
@@ -67,11 +64,7 @@ function markedN(piece: GearFacts | undefined): number | undefined {
   return readings.length === 0 ? undefined : Math.min(...readings);
 }
 
-function ratedInSoil(
-  { soil }: Extract<Body, { kind: 'ground-anchor' }>,
-  piece: GearFacts | undefined,
-  { anchors }: Policy,
-): AnchorCapacity | undefined {
+function ratedInSoil({ soil }: GroundAnchor, piece: GearFacts | undefined, { anchors }: Policy): AnchorCapacity | undefined {
   const rated = markedN(piece);
   if (rated === undefined) return undefined;
   const workingN = rated * anchors.groundAnchorSoil[soil].value;
@@ -84,7 +77,7 @@ export function explainAnchor(question: AnchorQuestion, policy: Policy): { reado
   const capacity = anchorCapacity(question, policy);
   if (capacity === undefined) return undefined;
   const figures = { working: force(capacity.workingN), failing: force(capacity.failingN) };
-  const judged = 'judged' in body ? body.judged : undefined;
+  const { judged } = body;
   if (judged) {
     const reason = `judged by ${judged.person} on ${judged.on}: ${judged.reason}`;
     return {

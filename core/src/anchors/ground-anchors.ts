@@ -1,9 +1,6 @@
 import type { Policy, PullSlope } from '../policy/policy.ts';
 import { interpolate } from '../rating/derates.ts';
-import type { Body } from '../rig/rig.ts';
-
-export type Pickets = Extract<Body, { readonly kind: 'pickets' }>;
-export type Deadman = Extract<Body, { readonly kind: 'deadman' }>;
+import type { Deadman, Pickets } from './anchor-body.ts';
 
 /** Failing number of a picket line, newtons: the pattern's table value × soil × lines side by side. Source: the policy's table. */
 export function picketsFailingN({ pattern, soil, lines }: Pickets, { anchors }: Policy): number {

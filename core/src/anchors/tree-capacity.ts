@@ -1,7 +1,7 @@
 import type { Term } from '../explanation/term.ts';
 import type { Policy } from '../policy/policy.ts';
 import { force, length, rich, write } from '../quantity/format.ts';
-import type { TreeBody } from '../rig/rig.ts';
+import type { Tree } from './anchor-body.ts';
 import type { AnchorCapacity } from './anchor-capacity.ts';
 
 /**
@@ -9,7 +9,7 @@ import type { AnchorCapacity } from './anchor-capacity.ts';
  * d trunk diameter, h strap height, taken at least the policy's least; dead, rotten or leaning trees count 0.
  * A judged estimate: a person's own figures take its place. Sources: beam bending; root-plate and ceiling figures of the policy.
  */
-export function treeCapacity(tree: TreeBody, strapHeightM: number, policy: Policy): AnchorCapacity {
+export function treeCapacity(tree: Tree, strapHeightM: number, policy: Policy): AnchorCapacity {
   if (tree.judged) return { workingN: tree.judged.workingN, failingN: tree.judged.failingN, judgedBy: tree.judged.person };
   const refused = refusal(tree, policy);
   if (refused) return { workingN: 0, failingN: 0, refusedFor: refused };
@@ -17,24 +17,24 @@ export function treeCapacity(tree: TreeBody, strapHeightM: number, policy: Polic
   return { workingN, failingN: policy.anchors.judgedFailing.value * workingN };
 }
 
-function refusal(tree: TreeBody, policy: Policy): 'dead' | 'rotten' | 'leaning' | undefined {
+function refusal(tree: Tree, policy: Policy): 'dead' | 'rotten' | 'leaning' | undefined {
   if (tree.state !== 'live') return tree.state;
   return (tree.leanRad * 180) / Math.PI > policy.tree.maxLeanDeg.value * (1 + 1e-9) ? 'leaning' : undefined;
 }
 
-function bendingN(tree: TreeBody, strapHeightM: number, policy: Policy): number {
+function bendingN(tree: Tree, strapHeightM: number, policy: Policy): number {
   const heightM = Math.max(strapHeightM, policy.tree.leastHeightM.value);
   const modulus = (Math.PI * tree.trunkDiameterM ** 3) / 32;
   const strength = policy.tree.footing[tree.footing].value * policy.tree.bendingStrengthPa[tree.wood].value;
   return (strength * modulus) / heightM / policy.tree.safetyFactor.value;
 }
 
-function rootPlateN(tree: TreeBody, policy: Policy): number {
+function rootPlateN(tree: Tree, policy: Policy): number {
   return policy.tree.capAt400mmN.value * (tree.trunkDiameterM / 0.4) ** 2;
 }
 
 /** How the working number of a tree was worked out. */
-export function explainTree(tree: TreeBody, strapHeightM: number, policy: Policy): Term {
+export function explainTree(tree: Tree, strapHeightM: number, policy: Policy): Term {
   const capacity = treeCapacity(tree, strapHeightM, policy);
   const label = `Working number of ${tree.label}`;
   if (tree.judged)

@@ -1,6 +1,6 @@
 import { type Depth, type Policy, type Surface, surfaces } from '../policy/policy.ts';
-import type { Situation } from '../rig/rig.ts';
 import { estimatePull, type StuckVehicle } from './estimate-pull.ts';
+import type { Situation } from './situation.ts';
 
 export type ActionId = 'dig' | 'boards' | 'straighten-wheels' | 'air-down' | 'free-driveline' | 'uncouple-trailer' | 'low-gear';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { teamStandard } from '../policy/team-standard.ts';
-import type { Situation } from '../rig/rig.ts';
 import { cheaperActions } from './cheaper-actions.ts';
 import { estimatePull, type StuckVehicle } from './estimate-pull.ts';
+import type { Situation } from './situation.ts';
 
 const W = 2600 * 9.80665;
 const situation: Situation = {

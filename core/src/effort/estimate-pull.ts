@@ -1,6 +1,6 @@
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
-import type { Situation } from '../rig/rig.ts';
+import type { Situation } from './situation.ts';
 
 export interface StuckVehicle {
   /** Mass with load, kg, above 0. */
@@ -28,6 +28,15 @@ export interface EffortTerm {
 }
 
 export type MethodId = 'fractions' | 'mire' | 'physics' | 'dragging' | 'righting' | 'spooling';
+
+export const methodWords: { readonly [K in MethodId]: string } = {
+  fractions: 'By share of weight',
+  mire: 'By depth',
+  physics: 'By physics',
+  dragging: 'Dragging',
+  righting: 'Setting upright',
+  spooling: 'Spooling under tension',
+};
 
 export interface MethodEstimate {
   readonly id: MethodId;

@@ -1,15 +1,13 @@
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
-import type { Rig } from '../rig/rig.ts';
 import { type EffortOutcome, type EffortTerm, estimateOf } from './estimate-pull.ts';
-
-export type LoadTask = NonNullable<Rig['load']['task']>;
+import type { Task } from './situation.ts';
 
 export interface TaskInput {
   readonly massKg: number;
   /** Slope along the pull, rad, −π/4…π/4; uphill positive. */
   readonly slopeRad: number;
-  readonly task: Exclude<LoadTask, { kind: 'deck' }>;
+  readonly task: Exclude<Task, { kind: 'deck' }>;
 }
 
 const STEEPEST = Math.PI / 4;
@@ -29,7 +27,7 @@ export function taskPull({ massKg, slopeRad, task }: TaskInput, policy: Policy):
   );
 }
 
-function rightingTerms(weightN: number, { leverM, lineHeightM }: Extract<LoadTask, { kind: 'right' }>): readonly EffortTerm[] {
+function rightingTerms(weightN: number, { leverM, lineHeightM }: Extract<Task, { kind: 'right' }>): readonly EffortTerm[] {
   return [
     {
       label: 'Turning about its edge',
@@ -46,7 +44,7 @@ function rightingTerms(weightN: number, { leverM, lineHeightM }: Extract<LoadTas
 function draggingTerms(
   weightN: number,
   slopeRad: number,
-  { friction }: Extract<LoadTask, { kind: 'drag' }>,
+  { friction }: Extract<Task, { kind: 'drag' }>,
   { loads }: Policy,
 ): readonly EffortTerm[] {
   const value = friction ?? loads.dragFriction.value;

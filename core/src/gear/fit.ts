@@ -1,6 +1,6 @@
-import type { ChosenUse } from '../moment/assessment.ts';
 import { exceeds } from '../quantity/tolerance.ts';
 import type { GearFacts } from './gear-facts.ts';
+import { lengthOf, numberAt, pulleyOf, ropeDiameterOf, traitsOf } from './traits.ts';
 
 export const fitKinds = [
   'pin-in-hole',
@@ -12,76 +12,71 @@ export const fitKinds = [
 ] as const;
 export type FitKind = (typeof fitKinds)[number];
 
-/** How two pieces meet, and whether what goes in is smaller than what it goes into. */
-export interface Joint {
+/** Whether what goes in is smaller than what it goes into; exactly as large passes. */
+export interface Fit {
   readonly kind: FitKind;
-  /** The piece that goes in, and the one that takes it (or what it goes round). */
-  readonly inner: ChosenUse;
-  readonly outer: ChosenUse | undefined;
   /** Size of what goes in and of the opening, metres; undefined where not on record. */
   readonly sizeM: number | undefined;
   readonly openingM: number | undefined;
   readonly fits: boolean | undefined;
 }
 
-type Parts = Omit<Joint, 'fits'>;
+const fit = (kind: FitKind, sizeM: number | undefined, openingM: number | undefined): Fit => ({
+  kind,
+  sizeM,
+  openingM,
+  fits: sizeM === undefined || openingM === undefined ? undefined : !exceeds(sizeM, openingM),
+});
 
-/** A joint with whether what goes in is smaller than what it goes into. */
-export const jointOf = ({ kind, inner, outer, sizeM, openingM }: Parts): Joint => {
-  const fits = sizeM === undefined || openingM === undefined ? undefined : !exceeds(sizeM, openingM);
-  return { kind, inner, outer, sizeM, openingM, fits };
-};
-
-/** Bore or eye that a pin or a soft shackle goes through; the class has one though its size may be unknown. */
-function boreOf(piece: GearFacts): { readonly boreM: number | undefined; readonly thicknessM: number | undefined } | undefined {
-  switch (piece.kind) {
-    case 'recovery-point':
-    case 'receiver-mount':
-    case 'closed-link':
-      return { boreM: piece.attributes.boreDiameterM, thicknessM: piece.attributes.thicknessM };
-    case 'snatch-block':
-      return { boreM: piece.attributes.eyeDiameterM, thicknessM: piece.attributes.eyeThicknessM };
-    case 'recovery-ring':
-    case 'rope-lock-plate':
-      return { boreM: piece.attributes.boreDiameterM, thicknessM: undefined };
-    default:
-      return undefined;
-  }
+/** How two pieces meet; `enters` is the one that goes in, the first of the two or the second. */
+export interface PairFit extends Fit {
+  readonly enters: 'first' | 'second';
 }
 
-/** The joints in which one piece goes into another. */
-export function pairJoints(inner: ChosenUse, outer: ChosenUse): readonly Joint[] {
-  const hole = boreOf(outer.piece);
-  const { piece } = inner;
-  if (piece.kind === 'steel-shackle') return shackleJoints(inner, outer, hole);
-  if (piece.kind === 'soft-shackle') {
-    const sizeM = piece.attributes.ropeDiameterM === undefined ? undefined : 2 * piece.attributes.ropeDiameterM;
-    if (hole) return [jointOf({ kind: 'soft-shackle-through-bore', inner, outer, sizeM, openingM: hole.boreM })];
-    if (outer.piece.kind === 'winch-hook')
-      return [jointOf({ kind: 'bow-in-throat', inner, outer, sizeM, openingM: outer.piece.attributes.throatM })];
-  }
-  if (piece.kind === 'carabiner' && hole)
-    return [jointOf({ kind: 'pin-in-hole', inner, outer, sizeM: piece.attributes.treadDiameterM, openingM: hole.boreM })];
-  return [];
-}
-
-function shackleJoints(inner: ChosenUse, outer: ChosenUse, hole: ReturnType<typeof boreOf>): readonly Joint[] {
-  const { piece } = inner;
-  if (piece.kind !== 'steel-shackle') return [];
-  const { pinDiameterM, bowDiameterM, insideWidthM } = piece.attributes;
-  if (outer.piece.kind === 'winch-hook')
-    return [jointOf({ kind: 'bow-in-throat', inner, outer, sizeM: bowDiameterM, openingM: outer.piece.attributes.throatM })];
-  if (!hole) return [];
-  const pin = jointOf({ kind: 'pin-in-hole', inner, outer, sizeM: pinDiameterM, openingM: hole.boreM });
-  if (outer.piece.kind === 'recovery-ring' || outer.piece.kind === 'rope-lock-plate') return [pin];
-  // The lug goes between the shackle's ears: what is inner and outer changes places.
-  return [pin, jointOf({ kind: 'fitting-in-opening', inner: outer, outer: inner, sizeM: hole.thicknessM, openingM: insideWidthM })];
+/** Every way in which two neighbours of a chain go into each other. */
+export function pairFits(first: GearFacts, second: GearFacts): readonly PairFit[] {
+  return [...intoNeighbour(first, second, 'first'), ...intoNeighbour(second, first, 'second')];
 }
 
 /** Whether two pieces that meet in a chain go into each other, as far as their sizes are on record: unknown sizes speak against nothing. */
-export function pairFits(a: GearFacts, b: GearFacts): boolean {
-  const [first, second] = [inChain(a), inChain(b)];
-  return [...pairJoints(first, second), ...pairJoints(second, first)].every(({ fits }) => fits !== false);
+export function goTogether(a: GearFacts, b: GearFacts): boolean {
+  return pairFits(a, b).every(({ fits }) => fits !== false);
 }
 
-const inChain = (piece: GearFacts): ChosenUse => ({ use: { id: piece.id, role: 'connector' }, piece });
+function intoNeighbour(inner: GearFacts, outer: GearFacts, enters: PairFit['enters']): readonly PairFit[] {
+  const part = traitsOf(inner).enters;
+  const { opening } = traitsOf(outer);
+  if (part === 'nothing' || opening === 'none') return [];
+  const hole = numberAt(outer, opening.kind === 'throat' ? opening.throat : opening.bore);
+  switch (part.kind) {
+    case 'shackle': {
+      if (opening.kind === 'throat') return [{ ...fit('bow-in-throat', numberAt(inner, part.bow), hole), enters }];
+      const pin: PairFit = { ...fit('pin-in-hole', numberAt(inner, part.pin), hole), enters };
+      if (opening.lug === 'none') return [pin];
+      // The lug goes between the shackle's ears: what is inner and outer changes places.
+      const lug = fit('fitting-in-opening', numberAt(outer, opening.lug), numberAt(inner, part.inside));
+      return [pin, { ...lug, enters: enters === 'first' ? 'second' : 'first' }];
+    }
+    case 'soft-shackle': {
+      const rope = numberAt(inner, part.rope);
+      const kind = opening.kind === 'throat' ? 'bow-in-throat' : 'soft-shackle-through-bore';
+      return [{ ...fit(kind, rope === undefined ? undefined : 2 * rope, hole), enters }];
+    }
+    case 'bar':
+      return opening.kind === 'bore' ? [{ ...fit('pin-in-hole', numberAt(inner, part.bar), hole), enters }] : [];
+    default: {
+      const never: never = part;
+      return never;
+    }
+  }
+}
+
+/** A rope in the groove of what it runs over; undefined where that has no groove or is no pulley. */
+export function grooveFit(rope: GearFacts, pulley: GearFacts): Fit | undefined {
+  const sizes = pulleyOf(pulley);
+  return sizes?.grooved ? fit('rope-in-groove', ropeDiameterOf(rope), sizes.grooveWidthM) : undefined;
+}
+
+/** A strap round a trunk of a diameter in metres: it must reach all the way round. */
+export const trunkFit = (strap: GearFacts, trunkDiameterM: number): Fit =>
+  fit('strap-round-trunk', Math.PI * trunkDiameterM, lengthOf(strap));

@@ -48,3 +48,6 @@ export const sourceWords: { readonly [S in MarkSource]: string } = {
   advert: 'advert',
   'team-test': 'team test',
 };
+
+/** Whether a mark leaves open what it says: which ton, or whether it is a working or a breaking number. */
+export const isUnclear = ({ basis, readings }: Mark): boolean => basis === 'unstated' || readings.length > 1;

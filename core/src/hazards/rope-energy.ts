@@ -1,33 +1,7 @@
-import type { GearFacts } from '../gear/gear-facts.ts';
-import type { Policy, RopeLawKind } from '../policy/policy.ts';
+import type { RopeLawKind } from '../gear/materials.ts';
+import type { Policy } from '../policy/policy.ts';
 
 export type RopeLaw = Policy['stretch']['laws'][RopeLawKind];
-
-/** The law by which a rope, strap or chain stretches; undefined for what does not stretch to speak of. */
-export function ropeLawOf(piece: GearFacts): RopeLawKind | undefined {
-  switch (piece.kind) {
-    case 'stretch-rope':
-      return piece.attributes.form === 'strap' ? 'stretch-strap' : 'stretch-rope';
-    case 'winch-line-steel':
-      return 'steel-wire';
-    case 'winch-line-synthetic':
-    case 'line-extension':
-    case 'prusik-loop':
-    case 'safety-lanyard':
-    case 'soft-shackle':
-      return 'hmpe';
-    case 'static-strap':
-    case 'winch-extension-strap':
-    case 'tree-strap':
-    case 'bridle':
-    case 'load-securing-strap':
-      return 'static-polyester';
-    case 'chain':
-      return 'chain';
-    default:
-      return undefined;
-  }
-}
 
 /** Elongation of a rope under a force, 0 or more: ε_b·(F ÷ MBS)^(1/p). `mbsN` is the nominal strength, never a derated one. */
 export function elongationAt(law: RopeLaw, mbsN: number, forceN: number): number {

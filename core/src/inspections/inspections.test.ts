@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { read } from '../codec/codec.ts';
-import { gearClasses, gearClassNames } from '../gear/gear-classes.ts';
+import { gearClasses, gearClassNames } from '../gear/classes/gear-classes.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { type InspectionAnswers, measuredShare, openPoints } from './inspection-answers.ts';
 import { dueTime, inspectionDue } from './inspection-due.ts';

@@ -1,4 +1,4 @@
-import type { GearClass } from '../gear/gear-classes.ts';
+import type { GearClass } from '../gear/classes/gear-classes.ts';
 import type { InspectionSheet, SheetMeasure, SheetPoint } from './inspection-sheet.ts';
 
 const TRADE = 'usual trade figure; the maker’s instructions win';

@@ -1,13 +1,10 @@
-import type { GearClass } from '../gear/gear-classes.ts';
-import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import type { Assessment, ChosenUse, Place } from '../moment/assessment.ts';
-import type { DriveReport } from '../moment/drives.ts';
-import type { DrumReport } from '../moment/drum-state.ts';
+
 import type { RichText } from '../quantity/format.ts';
-import { gearOf } from '../resolved/rig-network.ts';
 import type { Edit } from '../rig/edits.ts';
-import type { Body, PieceUse } from '../rig/rig.ts';
-import { bodyOfPoint } from '../rig/site-geometry.ts';
+import type { FactId } from '../rig/facts.ts';
+import type { Moment } from '../moment/moment.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { Judged } from './judged.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;
 export type Severity = (typeof severities)[number];
@@ -27,27 +24,28 @@ export type Fix =
   /** Fill in what is missing on the piece's own page. */
   | { readonly kind: 'open-piece'; readonly label: string; readonly gearId: string };
 
-/** A rule's answer about one subject. */
-export type Answer =
-  | {
-      readonly kind: 'found';
-      readonly subject: Subject;
-      readonly title: RichText;
-      readonly detail: RichText;
-      readonly fixes?: readonly Fix[];
-    }
-  | { readonly kind: 'not-found'; readonly subject: Subject }
+/** Plain data that a report carries and words are made from. */
+export type Data = { readonly [key: string]: string | number | boolean | undefined | readonly string[] | readonly Data[] };
+
+/** Which thing a rule speaks of, and where on it, where it may speak of several places of one thing. */
+export interface About {
+  readonly subject: Subject;
+  readonly place?: string;
+}
+
+/** What a rule answers about one subject; nothing where the fault is not there. */
+export type Reply<D extends Data> =
+  /** `subject` where it shows only with the answer. */
+  | { readonly kind: 'found'; readonly data: D; readonly fixes?: readonly Fix[]; readonly subject?: Subject }
   | {
       readonly kind: 'undecided';
-      readonly subject: Subject;
-      /** What somebody has to say or look up, as one sentence. */
-      readonly question: RichText;
+      readonly data: D;
       /** Set when a yes or no settles it; stored in the rig's answers under this id. */
       readonly questionId?: string;
       readonly fixes?: readonly Fix[];
     };
 
-export interface Rule {
+export interface RuleHead {
   readonly code: string;
   readonly severity: Severity;
   /** Whether a team may lower its severity by policy. */
@@ -55,139 +53,118 @@ export interface Rule {
   /** One plain sentence of why. */
   readonly why: string;
   /** The facts it reads. */
-  readonly needs: string;
+  readonly needs: readonly FactId[];
   /** What it asks when it cannot decide; missing where it always can. */
   readonly asks?: string;
-  readonly check: (assessment: Assessment) => readonly Answer[];
 }
 
-export const rigSubject: Subject = { kind: 'rig', id: 'rig' };
-export const useSubject = (use: PieceUse): Subject => ({ kind: 'use', id: use.id });
-export const notFound = (subject: Subject): Answer => ({ kind: 'not-found', subject });
-
-/** The subject that a place belongs to. */
-export function ownerSubject({ owner }: Place): Subject {
-  return owner.kind === 'use' ? useSubject(owner.use) : { kind: 'body', id: owner.bodyId };
+/** A finding's words, made from its data when shown. */
+interface Spoken<D extends Data> {
+  readonly title: (data: D) => RichText;
+  readonly detail: (data: D) => RichText;
+  /** What somebody has to say or look up, as one sentence. */
+  readonly question?: (data: D) => RichText;
 }
 
-/** The owner's name as people say it. */
-export function ownerName({ owner }: Place): string {
-  if (owner.kind === 'body') return owner.label;
-  return owner.piece ? pieceName(owner.piece) : (owner.point ?? 'the piece not yet chosen');
+/** Of the rig as put together: asked once. */
+export interface RigRule<S, D extends Data> extends RuleHead, Spoken<D> {
+  readonly subjects: (rig: ResolvedRig) => readonly S[];
+  readonly about: (subject: S) => About;
+  readonly answer: (rig: ResolvedRig, subject: S) => Reply<D> | undefined;
 }
 
-export function pieceName(piece: GearFacts): string {
-  return `${piece.tag} ${piece.name}`;
+/** Of place, length or load: a number at every step, told once, at its worst. */
+export interface MomentRule<S, D extends Data> extends RuleHead, Spoken<D> {
+  readonly subjects: (rig: ResolvedRig) => readonly S[];
+  readonly about: (subject: S) => About;
+  /** Above 0 in order, 0 just so, below 0 found; undefined where a fact is missing. No words, no objects. */
+  readonly margin: (moment: Moment, subject: S) => number | undefined;
+  readonly answer: (moment: Moment, subject: S) => Reply<D> | undefined;
 }
 
-/** Every use that has a piece, in the rig's order. */
-export const chosenUses = ({ uses }: Assessment): readonly ChosenUse[] => uses;
-
-/** Every use whose piece is of one class. */
-export function usesOfClass<K extends GearClass>(
-  assessment: Assessment,
-  kind: K,
-): readonly { readonly use: PieceUse; readonly piece: GearOf<K> }[] {
-  return chosenUses(assessment).filter(({ piece }) => piece.kind === kind) as unknown as readonly { use: PieceUse; piece: GearOf<K> }[];
+/** Of the whole act, and of what happens if a line parts: asked once. */
+export interface ActRule<S, D extends Data> extends RuleHead, Spoken<D> {
+  readonly subjects: (rig: ResolvedRig) => readonly S[];
+  readonly about: (subject: S) => About;
+  readonly answer: (judged: Judged, subject: S) => Reply<D> | undefined;
 }
 
-/** Neighbours of a use in its chain, body side first. */
-export function neighbours(
-  { rig, gear }: Assessment,
-  use: PieceUse,
-): { readonly inner: ChosenUse | undefined; readonly outer: ChosenUse | undefined } {
-  const chain = [...rig.chains, ...(rig.backAnchors ?? [])].find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-  const index = chain?.pieces.findIndex(({ id }) => id === use.id) ?? -1;
-  const at = (place: number): ChosenUse | undefined => {
-    const other = chain?.pieces[place];
-    const piece = other && gearOf(other, gear);
-    return other && piece ? { use: other, piece } : undefined;
+/** A reply with what it is about. */
+export type Told = About & Reply<Data>;
+
+/** The margins that a moment rule takes at every step. */
+export interface Margins {
+  readonly count: number;
+  readonly at: (moment: Moment, index: number) => number | undefined;
+}
+
+/** A rule as lists of rules hold it, whatever its subjects and data. */
+export interface Rule extends RuleHead {
+  readonly over: 'rig' | 'moment' | 'act';
+  readonly ask: (judged: Judged) => readonly Told[];
+  /** Moment rules only: prepared once for a rig. */
+  readonly margins?: (rig: ResolvedRig) => Margins;
+  readonly title: (data: Data) => RichText;
+  readonly detail: (data: Data) => RichText;
+  readonly question: (data: Data) => RichText;
+}
+
+/** Data comes back to the rule that made it, from a report that this version of core wrote: it is what that rule wrote. */
+function spoken<D extends Data>({ title, detail, question }: Spoken<D>): Pick<Rule, 'title' | 'detail' | 'question'> {
+  return {
+    title: (data) => title(data as D),
+    detail: (data) => detail(data as D),
+    question: (data) => (question ?? title)(data as D),
   };
-  return { inner: at(index - 1), outer: at(index + 1) };
 }
 
-/** A winch that drives a line, with what is planned for it. */
-export interface WinchDrive {
-  readonly subject: Subject;
-  readonly drive: DriveReport;
-  readonly drum: DrumReport;
-  readonly winch: GearOf<'winch'> | undefined;
-  /** The vehicle it sits on. */
-  readonly body: Body | undefined;
-  readonly pointId: string;
-  readonly plannedN: number | undefined;
+const head = ({ code, severity, softenable, why, needs, asks }: RuleHead): RuleHead => ({
+  code,
+  severity,
+  softenable,
+  why,
+  needs,
+  ...(asks !== undefined && { asks }),
+});
+
+function tell<S>(subjects: readonly S[], about: (subject: S) => About, reply: (subject: S) => Reply<Data> | undefined): readonly Told[] {
+  const told: Told[] = [];
+  for (const subject of subjects) {
+    const answer = reply(subject);
+    if (answer !== undefined) told.push({ ...about(subject), ...answer });
+  }
+  return told;
 }
 
-/** Every winch that drives a line; the subject is its use. */
-export function winchDrives({ rig, drives, plannedPullN }: Assessment): readonly WinchDrive[] {
-  return drives.flatMap((entry) => {
-    const { drive } = entry.walk.line;
-    if (drive.kind !== 'winch') return [];
-    return [
-      {
-        subject: useSubject(drive.use),
-        drive: entry,
-        drum: entry.drum,
-        winch: entry.winch?.kind === 'winch' ? entry.winch : undefined,
-        body: bodyOfPoint(rig, drive.pointId),
-        pointId: drive.pointId,
-        plannedN: plannedPullN === undefined ? undefined : plannedPullN * entry.share,
-      },
-    ];
-  });
+export function rigRule<S, D extends Data>(row: RigRule<S, D>): Rule {
+  const { subjects, about, answer } = row;
+  return { ...head(row), ...spoken(row), over: 'rig', ask: ({ rig }) => tell(subjects(rig), about, (subject) => answer(rig, subject)) };
 }
 
-/** One answer for every winch that drives a line: a fault where the test names one. */
-export function answerWinches(assessment: Assessment, test: (winch: WinchDrive) => Fault | undefined): readonly Answer[] {
-  return winchDrives(assessment).map((winch) => {
-    const fault = test(winch);
-    return fault ? { kind: 'found', subject: winch.subject, ...fault } : notFound(winch.subject);
-  });
+export function actRule<S, D extends Data>(row: ActRule<S, D>): Rule {
+  const { subjects, about, answer } = row;
+  return {
+    ...head(row),
+    ...spoken(row),
+    over: 'act',
+    ask: (judged) => tell(subjects(judged.rig), about, (subject) => answer(judged, subject)),
+  };
 }
 
-/** Whether a use belongs to what ties a winching vehicle back. */
-export function isBackAnchor({ rig }: Assessment, use: PieceUse): boolean {
-  return (rig.backAnchors ?? []).some(({ pieces }) => pieces.some(({ id }) => id === use.id));
+export function momentRule<S, D extends Data>(row: MomentRule<S, D>): Rule {
+  const { subjects, about, margin, answer } = row;
+  return {
+    ...head(row),
+    ...spoken(row),
+    over: 'moment',
+    ask: ({ rig, start }) =>
+      tell(subjects(rig), about, (subject) => {
+        const left = margin(start, subject);
+        return left === undefined || left < 0 ? answer(start, subject) : undefined;
+      }),
+    margins: (rig) => {
+      const all = subjects(rig);
+      return { count: all.length, at: (moment, index) => margin(moment, all[index] as S) };
+    },
+  };
 }
-
-export interface TickedQuestion {
-  readonly code: string;
-  readonly subject: Subject;
-  readonly question: RichText;
-  readonly ifNo: { readonly title: RichText; readonly detail: RichText };
-}
-
-/** A fact that only somebody at the rig can confirm: yes clears it, no finds it, silence leaves it undecided. */
-export function ticked({ rig }: Assessment, { code, subject, question, ifNo }: TickedQuestion): Answer {
-  const questionId = `${code}.${subject.id}`;
-  const answer = rig.answers[questionId];
-  if (answer === 'yes') return notFound(subject);
-  if (answer === 'no')
-    return {
-      kind: 'found',
-      subject,
-      ...ifNo,
-      fixes: [{ kind: 'edits', label: 'Done now', edits: [{ kind: 'answer', questionId, answer: 'yes' }] }],
-    };
-  return { kind: 'undecided', subject, question, questionId };
-}
-
-export interface Fault {
-  readonly title: RichText;
-  readonly detail: RichText;
-  readonly fixes?: readonly Fix[];
-}
-
-/** One answer per use: a fault where the test names one. */
-export function answerUses<P extends GearFacts>(
-  uses: readonly { readonly use: PieceUse; readonly piece: P }[],
-  test: (chosen: { readonly use: PieceUse; readonly piece: P }) => Fault | undefined,
-): readonly Answer[] {
-  return uses.map((chosen) => {
-    const fault = test(chosen);
-    return fault ? { kind: 'found', subject: useSubject(chosen.use), ...fault } : notFound(useSubject(chosen.use));
-  });
-}
-
-export const chooseAnother = (use: PieceUse, label = 'Choose another piece'): Fix => ({ kind: 'choose-piece', label, useId: use.id });
-export const openPiece = (piece: GearFacts, label: string): Fix => ({ kind: 'open-piece', label, gearId: piece.id });

@@ -1,3 +1,4 @@
+import { counted } from './report/finding.ts';
 import { describe, expect, it } from 'vitest';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
@@ -8,7 +9,7 @@ import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
-import { counted, judge } from './judge.ts';
+import { judge } from './judge.ts';
 import { rules } from './rule-list.ts';
 
 type Change = (subject: Case) => Case;

@@ -1,4 +1,4 @@
-import type { GearClass } from '../gear/gear-classes.ts';
+import type { GearClass } from '../gear/classes/gear-classes.ts';
 import type { GearState } from '../gear/gear-facts.ts';
 import type { Wanted } from './terrain-lists.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gearClassNames } from '../gear/gear-classes.ts';
+import { gearClassNames } from '../gear/classes/gear-classes.ts';
 import { type KitPiece, kitReadiness, whyNotFit } from './kit-readiness.ts';
 import { terrainLists, terrains } from './terrain-lists.ts';
 

@@ -1,4 +1,4 @@
-import type { GearClass } from '../gear/gear-classes.ts';
+import type { GearClass } from '../gear/classes/gear-classes.ts';
 
 export const terrains = ['sand', 'snow', 'woods', 'open-ground', 'small-machines'] as const;
 export type Terrain = (typeof terrains)[number];

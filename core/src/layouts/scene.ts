@@ -1,5 +1,7 @@
+import type { Role } from '../gear/roles.ts';
+import type { Situation } from '../effort/situation.ts';
 import { invariant } from '../invariant.ts';
-import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Role, Situation, VehicleBody } from '../rig/rig.ts';
+import type { Body, Chain, Line, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
 
 /**
  * A layout as a rig to begin with: a typical place, the lines laid, and at every place of a piece a slot, written where the

@@ -1,3 +1,4 @@
+
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';

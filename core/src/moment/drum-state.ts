@@ -1,8 +1,5 @@
-import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import type { Policy } from '../policy/policy.ts';
-import { type GearIndex, gearOf } from '../resolved/rig-network.ts';
-import type { Line, Rig } from '../rig/rig.ts';
-import { type Drum, drumState, isOverfull, ratedPullOnLayer, reserveM } from '../winch/drum-layers.ts';
+import type { WinchSizes } from '../resolved/winch-sizes.ts';
+import { type Drum, drumState, ratedPullOnLayer } from '../winch/drum-layers.ts';
 
 interface WinchPulls {
   /** Rated pull on the layer for what the winch can do (the smaller reading), newtons. */
@@ -13,7 +10,7 @@ interface WinchPulls {
   readonly limitedBy?: string;
 }
 
-export type DrumReport =
+export type DrumState =
   | ({
       readonly kind: 'known';
       readonly drum: Drum;
@@ -31,85 +28,34 @@ export type DrumReport =
   /** No winch chosen, or its pull is not marked. */
   | { readonly kind: 'no-winch' };
 
-const LINE_KINDS = ['winch-line-synthetic', 'winch-line-steel', 'line-extension'] as const;
-type RopeGear = GearOf<(typeof LINE_KINDS)[number]>;
+const NO_WINCH: DrumState = { kind: 'no-winch' };
 
-export function isRope(piece: GearFacts | undefined): piece is RopeGear {
-  return piece !== undefined && LINE_KINDS.some((kind) => kind === piece.kind);
-}
-
-/** First-layer pull of a winch from its marks: the lowest smallest reading for ability, the highest largest for the greatest check. */
-function markedPulls(winch: GearFacts): { readonly ability: number; readonly most: number } | undefined {
-  if (winch.marks.length === 0) return undefined;
-  const readings = winch.marks.map(({ readings: all }) => all.map(({ forceN }) => forceN));
-  return { ability: Math.min(...readings.map((all) => Math.min(...all))), most: Math.max(...readings.map((all) => Math.max(...all))) };
-}
-
-export interface DrumInput {
-  readonly rig: Rig;
-  readonly line: Line;
-  readonly drive: Extract<Line['drive'], { kind: 'winch' }>;
-  readonly gear: GearIndex;
-  readonly policy: Policy;
-  /** Whole path from fairlead to end, extensions included, metres; undefined where the rig has no balance. */
-  readonly pathM: number | undefined;
-}
-
-/** State of the drum with the line laid as the rig says. */
-export function drumReport({ rig, line, drive, gear, policy, pathM }: DrumInput): DrumReport {
-  const winch = gearOf(drive.use, gear);
-  const marked = winch && markedPulls(winch);
-  if (winch?.kind !== 'winch' || marked === undefined) return { kind: 'no-winch' };
-  const stallFactor = winch.attributes.stallFactor ?? policy.winch.stallFactor.value;
-  const pulls = (shrink: number): WinchPulls =>
-    limited(rig, { ratedN: marked.ability * shrink, greatestN: marked.most * shrink * stallFactor, stallFactor });
-  const rope = line.ropes[0] && gearOf(line.ropes[0], gear);
-  const sizes = drumSizes(winch, rope);
-  if ('missing' in sizes) return { kind: 'sizes-unknown', lineOutM: pathM, missing: sizes.missing, ...pulls(1) };
-  if (pathM === undefined) return { kind: 'sizes-unknown', lineOutM: undefined, missing: ['the layout of the line'], ...pulls(1) };
-  const lineOutM = Math.max(0, pathM - extensionsM(line, gear));
-  const { drum } = sizes;
+/** State of a drum with `pathM` metres from fairlead to end, joined ropes included; undefined where the rig has no balance. */
+export function drumAt(sizes: WinchSizes, pathM: number | undefined): DrumState {
+  if (sizes.kind === 'no-winch') return NO_WINCH;
+  const { drum: known } = sizes;
+  if (known.kind === 'missing') return { kind: 'sizes-unknown', lineOutM: pathM, missing: known.what, ...pulls(sizes, 1) };
+  if (pathM === undefined) return { kind: 'sizes-unknown', lineOutM: undefined, missing: ['the layout of the line'], ...pulls(sizes, 1) };
+  const lineOutM = Math.max(0, pathM - known.joinedM);
+  const { drum } = known;
   const state = drumState(drum, lineOutM);
-  if (state === undefined) return { kind: 'too-short', lineOutM, ropeM: drum.ropeLengthM, ...pulls(1) };
-  const wrapsWanted =
-    winch.attributes.reserveWraps ??
-    (rope?.kind === 'winch-line-steel' ? policy.winch.reserveWrapsSteel : policy.winch.reserveWrapsSynthetic).value;
-  const flange = winch.attributes.flangeDiameterM;
+  if (state === undefined) return { kind: 'too-short', lineOutM, ropeM: drum.ropeLengthM, ...pulls(sizes, 1) };
   return {
     kind: 'known',
     drum,
     lineOutM,
-    usableM: drum.ropeLengthM - reserveM(drum, wrapsWanted),
+    usableM: known.usableM,
     layer: state.layer,
     wrapsLeft: state.wrapsLeft,
-    wrapsWanted,
-    overfull: flange === undefined ? undefined : isOverfull(drum, flange),
-    ...pulls(ratedPullOnLayer(drum, 1, state.layer)),
+    wrapsWanted: known.wrapsWanted,
+    overfull: known.overfull,
+    ...pulls(sizes, ratedPullOnLayer(drum, 1, state.layer)),
   };
 }
 
-function limited(rig: Rig, pulls: WinchPulls): WinchPulls {
-  const { limiter } = rig;
-  return limiter && limiter.pullN < pulls.greatestN ? { ...pulls, greatestN: limiter.pullN, limitedBy: limiter.statedBy } : pulls;
-}
-
-function drumSizes(winch: GearOf<'winch'>, rope: GearFacts | undefined): { readonly drum: Drum } | { readonly missing: readonly string[] } {
-  const { drumDiameterM, drumWidthM } = winch.attributes;
-  const { ropeDiameterM, lengthM } = isRope(rope) ? rope.attributes : {};
-  if (drumDiameterM !== undefined && drumWidthM !== undefined && ropeDiameterM !== undefined && lengthM !== undefined)
-    return { drum: { coreDiameterM: drumDiameterM, widthM: drumWidthM, ropeDiameterM, ropeLengthM: lengthM } };
-  const missing = [
-    drumDiameterM === undefined && 'drum core diameter',
-    drumWidthM === undefined && 'drum width',
-    ropeDiameterM === undefined && 'rope diameter',
-    lengthM === undefined && 'rope length',
-  ];
-  return { missing: missing.filter((entry) => entry !== false) };
-}
-
-function extensionsM(line: Line, gear: GearIndex): number {
-  return line.ropes.slice(1).reduce((total, use) => {
-    const piece = gearOf(use, gear);
-    return total + (isRope(piece) ? (piece.attributes.lengthM ?? 0) : 0);
-  }, 0);
+function pulls({ abilityN, mostN, stallFactor, limiter }: Extract<WinchSizes, { kind: 'marked' }>, shrink: number): WinchPulls {
+  const greatestN = mostN * shrink * stallFactor;
+  const ratedN = abilityN * shrink;
+  if (limiter && limiter.pullN < greatestN) return { ratedN, greatestN: limiter.pullN, stallFactor, limitedBy: limiter.statedBy };
+  return { ratedN, greatestN, stallFactor };
 }

@@ -1,5 +1,6 @@
 import { flag, numeric, text } from '../codec/scalars.ts';
 import { list, record } from '../codec/structures.ts';
+import { type RopeLawKind, ropeLaws } from '../gear/materials.ts';
 import { factorRow, row, table } from './rows.ts';
 
 /** Ground under braked wheels. */
@@ -11,9 +12,6 @@ export const picketSoils = ['loam', 'clay-or-gravel', 'wet-clay-or-sand'] as con
 export const pullSlopes = ['vertical', '1:1', '1:2', '1:3', '1:4'] as const;
 export type PullSlope = (typeof pullSlopes)[number];
 export const anchorSoils = ['firm', 'loam', 'dry-sand', 'wet-sand-or-mud'] as const;
-/** Kinds of rope that stretch by a law of their own. */
-export const ropeLaws = ['stretch-rope', 'stretch-strap', 'static-polyester', 'hmpe', 'steel-wire', 'chain'] as const;
-export type RopeLawKind = (typeof ropeLaws)[number];
 
 const deadmanRow = list(numeric({ min: 0, max: 1e7 }), { min: 2, max: 20 });
 const lawRow = record({

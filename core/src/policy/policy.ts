@@ -1,19 +1,12 @@
 import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, record } from '../codec/structures.ts';
-import { terminationKinds } from '../gear/gear-classes.ts';
+import { pulleyKinds, terminationKinds } from '../gear/materials.ts';
 import { careTables } from './care-tables.ts';
 import { physicsTables } from './physics-tables.ts';
 import { factorRow, row, table } from './rows.ts';
 
-export {
-  anchorSoils,
-  holdGrounds,
-  type PullSlope,
-  picketPatterns,
-  picketSoils,
-  type RopeLawKind,
-} from './physics-tables.ts';
+export { anchorSoils, holdGrounds, type PullSlope, picketPatterns, picketSoils } from './physics-tables.ts';
 
 /** Uses that have a design factor. */
 export const factoredUses = [
@@ -33,7 +26,6 @@ export type Surface = (typeof surfaces)[number];
 export const depths = ['none', 'hubs', 'sills', 'roof'] as const;
 export type Depth = (typeof depths)[number];
 export const soils = ['sand', 'loam', 'silt', 'clay-or-bog'] as const;
-export const pulleyKinds = ['ball-or-roller-block', 'plain-bush-block', 'ring', 'carabiner'] as const;
 export const plainBends = ['synthetic-on-aluminium', 'synthetic-on-steel', 'synthetic-on-bark', 'wire-on-rollers'] as const;
 export const frictionSchools = ['by-wrap', 'flat', 'none'] as const;
 export const footings = ['firm', 'moist', 'wet'] as const;

@@ -10,3 +10,9 @@ export function exceeds(value: number, limit: number): boolean {
 export function fallsShort(value: number, limit: number): boolean {
   return value < limit * (1 - LIMIT_TOLERANCE);
 }
+
+/** What a value has left below a limit: below 0 where it exceeds it. A value that is no number has nothing to exceed with. */
+export const leftBelow = (value: number, limit: number): number => limit * (1 + LIMIT_TOLERANCE) - value;
+
+/** What a value has above a limit: below 0 where it falls short of it. */
+export const leftAbove = (value: number, limit: number): number => value - limit * (1 - LIMIT_TOLERANCE);

@@ -1,10 +1,7 @@
-import { unmarkedPoint } from '../anchors/unmarked-point.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import type { ChosenUse } from '../moment/assessment.ts';
+import type { Role } from '../gear/roles.ts';
+import { servesAs } from '../gear/traits.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
-import type { Case } from '../rig/case.ts';
-import type { Rig, Role, VehicleBody } from '../rig/rig.ts';
-import { bodyOfChain } from '../rig/site-geometry.ts';
 import { type Condition, conditionDerate, type Derate, wetDerate } from './derates.ts';
 import { usualUse } from './usual-use.ts';
 import { type Limit, workingLimit } from './working-limit.ts';
@@ -28,7 +25,7 @@ export type PieceLimit =
 /** The row of the design-factor table a piece takes in this role: the same rope is a winch line on its drum and an extension elsewhere. */
 export function factoredUseIn(piece: GearFacts, role: Role): FactoredUse | undefined {
   const usual = usualUse(piece.kind);
-  const isLine = usual === 'winch-line-synthetic' || usual === 'winch-line-steel';
+  const isLine = servesAs(piece, 'winch-line');
   return isLine && role !== 'winch-line' ? 'soft-good' : usual;
 }
 
@@ -47,33 +44,4 @@ export function pieceLimit(piece: GearFacts, use: FactoredUse | undefined, { pol
   const globals = [condition.derate, wetDerate(piece, wet, policy)].filter((derate) => derate !== undefined);
   const factor = globals.reduce((total, derate) => total * derate.factor, 1);
   return { kind: 'rated', limit, condition, globals, wllN: limit.wllN * factor, mbsN: limit.mbsN * factor };
-}
-
-/** The limit of every chosen use, by the use's id. */
-export function limitsOfUses({ rig, policy, asOf }: Case, uses: readonly ChosenUse[]): ReadonlyMap<string, PieceLimit> {
-  const context = { policy, asOf, wet: rig.situation.wet };
-  const limits = new Map(uses.map(({ use, piece }) => [use.id, pieceLimit(piece, factoredUseIn(piece, use.role), context)]));
-  for (const { use, piece } of uses) {
-    if (limits.get(use.id)?.kind !== 'unrated') continue;
-    const vehicle = vehicleOfUse(rig, use.id);
-    const kind = piece.kind === 'recovery-point' ? piece.attributes.pointKind : undefined;
-    if (!vehicle || (kind !== 'factory-hook' && kind !== 'tie-down-eye')) continue;
-    limits.set(use.id, { kind: 'judged', ...unmarkedPoint(kind, vehicle.massKg, policy, markedOn(rig, vehicle.id, limits)) });
-  }
-  return limits;
-}
-
-function vehicleOfUse(rig: Rig, useId: string): VehicleBody | undefined {
-  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === useId));
-  const body = chain && bodyOfChain(rig, chain);
-  return body?.kind === 'vehicle' ? body : undefined;
-}
-
-/** Marked points of the same vehicle: an unmarked one is never trusted with more. */
-function markedOn(rig: Rig, bodyId: string, limits: ReadonlyMap<string, PieceLimit>) {
-  return rig.chains.flatMap((chain) => {
-    const first = chain.pieces[0];
-    const limit = first && first.role === 'point' && bodyOfChain(rig, chain)?.id === bodyId ? limits.get(first.id) : undefined;
-    return limit?.kind === 'rated' ? [limit] : [];
-  });
 }

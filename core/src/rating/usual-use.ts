@@ -1,4 +1,5 @@
-import { type DesignUse, type GearClass, gearClasses } from '../gear/gear-classes.ts';
+import type { DesignUse } from '../gear/classes/gear-class.ts';
+import { type GearClass, gearClasses } from '../gear/classes/gear-classes.ts';
 import type { FactoredUse } from '../policy/policy.ts';
 
 /** The use that a class's limit is shown for on its page; undefined where a class has no such limit. */

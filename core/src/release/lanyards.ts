@@ -1,98 +1,53 @@
-import { ropeLawOf } from '../hazards/rope-energy.ts';
-import { shownState } from '../judgement/report/drawing-facts.ts';
-import { pieceName } from '../judgement/rule.ts';
-import type { Assessment } from '../moment/assessment.ts';
-import { gearOf } from '../resolved/rig-network.ts';
-import { usesOf } from '../rig/references.ts';
-import type { Lanyard, PieceUse } from '../rig/rig.ts';
-import { bodyOfPoint, pointPosition } from '../rig/site-geometry.ts';
-import { distance, type Vec3 } from '../statics/vec3.ts';
-import { massOf, nominalStrengthN } from './what-leaves.ts';
+import { lengthOf, ropeLawOf } from '../gear/traits.ts';
+import type { Moment } from '../moment/moment.ts';
+import type { ResolvedLanyard, ResolvedRig } from '../resolved/resolved-rig.ts';
+import { distance, ZERO } from '../statics/vec3.ts';
+import { type BreakFigures, massOf, nominalStrengthN } from './what-leaves.ts';
 
-/** A lanyard with what it catches and how far it has to reach. */
-export interface LanyardFacts {
-  readonly lanyard: Lanyard;
-  readonly use: PieceUse;
-  readonly name: string;
-  /** Tied to something that stands still. */
-  readonly fixed: boolean;
-  /** The piece moves while the load does. */
-  readonly travels: boolean;
-  readonly lengthM: number | undefined;
-  /** The greatest span between its two ends through the travel, metres. */
-  readonly needsM: number;
-  /** Force at which it has taken up what would fly, and the force at which it breaks, newtons. */
-  readonly arrestN: number | undefined;
-  readonly breaksN: number | undefined;
-}
-
-export function lanyardsOf(assessment: Assessment): readonly LanyardFacts[] {
-  return (assessment.rig.lanyards ?? []).flatMap((lanyard) => {
-    const use = usesOf(assessment.rig).find((entry) => entry.use.id === lanyard.useId)?.use;
-    return use ? [factsOf(assessment, lanyard, use)] : [];
-  });
-}
-
-function factsOf(assessment: Assessment, lanyard: Lanyard, use: PieceUse): LanyardFacts {
-  const { rig, gear } = assessment;
-  const piece = lanyard.gearId === undefined ? undefined : gear.get(lanyard.gearId);
-  const lengthM = piece && 'lengthM' in piece.attributes ? piece.attributes.lengthM : undefined;
-  const held = gearOf(use, gear);
-  const travels = travelsWithLoad(assessment, use);
-  const tied = lanyard.to.kind === 'point' ? bodyOfPoint(rig, lanyard.to.pointId) : undefined;
-  const fixed = lanyard.to.kind === 'point' && tied?.id !== rig.load.bodyId;
-  return {
-    lanyard,
-    use,
-    name: held ? pieceName(held) : 'the piece',
-    fixed,
-    travels,
-    lengthM,
-    needsM: spanM(assessment, lanyard, use) + (fixed && travels ? rig.load.travelM : 0),
-    ...strength(assessment, { use, lengthM, gearId: lanyard.gearId }),
-  };
-}
+/** Whether a lanyard is tied to something that stands still. */
+export const isFixed = ({ lanyard, point }: ResolvedLanyard, { load }: ResolvedRig): boolean =>
+  lanyard.to.kind === 'point' && point?.on !== load.on;
 
 /** Whether a piece hangs on the load, or on something in the air that moves with the lines. */
-function travelsWithLoad({ rig }: Assessment, use: PieceUse): boolean {
-  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-  if (chain === undefined) return true;
-  if (chain.from.kind === 'joint') return true;
-  return bodyOfPoint(rig, chain.from.pointId)?.id === rig.load.bodyId;
+export function travelsWithLoad({ use: { seat } }: ResolvedLanyard, { load }: ResolvedRig): boolean {
+  if (seat.kind !== 'chain') return true;
+  return seat.chain.point === undefined || seat.chain.point.on === load.on;
 }
 
-function placeOf(assessment: Assessment, use: PieceUse): Vec3 | undefined {
-  const state = shownState(assessment)?.state;
-  const place = assessment.network.chains.find(({ chain }) => chain.pieces.some(({ id }) => id === use.id));
-  return state && place ? state.positions[place.tip] : undefined;
+/** The length of a lanyard, metres; undefined where it is not chosen or not on record. */
+export const lanyardLengthM = ({ piece }: ResolvedLanyard): number | undefined => piece && lengthOf(piece);
+
+/** The greatest span between its two ends through the travel, metres, foretold along a straight line. */
+export function lanyardNeedsM(lanyard: ResolvedLanyard, { rig, shown, positions }: Moment): number {
+  const { use, point } = lanyard;
+  const chain = use.seat.kind === 'chain' ? use.seat.chain : undefined;
+  const at = chain && shown?.balance.equilibrium.positions[chain.tip];
+  const spanM = point && at ? distance(positions[point.index] ?? ZERO, at) : 0;
+  return spanM + (isFixed(lanyard, rig) && travelsWithLoad(lanyard, rig) ? rig.rig.load.travelM : 0);
 }
 
-function spanM(assessment: Assessment, { to }: Lanyard, use: PieceUse): number {
-  const { rig } = assessment;
-  const point = to.kind === 'point' ? rig.points.find(({ id }) => id === to.pointId) : undefined;
-  const at = placeOf(assessment, use);
-  return point && at ? distance(pointPosition(rig, point), at) : 0;
-}
-
-interface Tied {
-  readonly use: PieceUse;
-  readonly lengthM: number | undefined;
-  readonly gearId: string | undefined;
+/** What a lanyard has to hold and can, newtons; undefined where something is not on record. */
+export interface LanyardStrength {
+  /** Force at which it has taken up what would fly. */
+  readonly arrestN: number | undefined;
+  /** Force at which it breaks. */
+  readonly breaksN: number | undefined;
 }
 
 /**
  * The lanyard takes up ½mv² of what it holds, at most the line's energy: by its own law E = MBS·L·ε_b/(p + 1)·s^((p + 1)/p),
  * s = F/MBS, so F = MBS·((p + 1)·E/(MBS·L·ε_b))^(p/(p + 1)).
  */
-function strength(assessment: Assessment, { use, lengthM, gearId }: Tied): Pick<LanyardFacts, 'arrestN' | 'breaksN'> {
-  const { gear, policy } = assessment;
-  const piece = gearId === undefined ? undefined : gear.get(gearId);
+export function lanyardStrength(lanyard: ResolvedLanyard, breaks: readonly BreakFigures[], { policy }: ResolvedRig): LanyardStrength {
+  const { piece, use } = lanyard;
   const breaksN = piece && nominalStrengthN(piece);
   const kind = piece && ropeLawOf(piece);
-  const own = massOf(assessment, use);
-  const flight = assessment.breaks
+  const lengthM = lanyardLengthM(lanyard);
+  const own = massOf(use);
+  const held = use.seat.kind === 'chain' ? use.seat.chain.chain.id : undefined;
+  const flight = breaks
     .flatMap(({ energyJ, flights }) => flights.map((entry) => ({ ...entry, energyJ })))
-    .find(({ chainId }) => assessment.rig.chains.some(({ id, pieces }) => id === chainId && pieces.some((entry) => entry.id === use.id)));
+    .find(({ chainId }) => chainId === held);
   if (
     breaksN === undefined ||
     kind === undefined ||
@@ -102,8 +57,7 @@ function strength(assessment: Assessment, { use, lengthM, gearId }: Tied): Pick<
     !flight.massKg
   )
     return { arrestN: undefined, breaksN };
-  const law = policy.stretch.laws[kind];
+  const { exponent: p, elongation } = policy.stretch.laws[kind];
   const energyJ = (flight.energyJ * own) / flight.massKg;
-  const { exponent: p, elongation } = law;
   return { arrestN: breaksN * (((p + 1) * energyJ) / (breaksN * lengthM * elongation)) ** (p / (p + 1)), breaksN };
 }

@@ -1,11 +1,10 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { elongationAt, flightOf, ropeEnergyJ, ropeLawOf, ropeMassKg } from '../hazards/rope-energy.ts';
-import { shownState } from '../judgement/report/drawing-facts.ts';
-import type { Gathered, LoadState } from '../moment/assessment.ts';
-import { chainForce, spanLengthM, spanTension, stopAt } from '../moment/rig-forces.ts';
-import { type ChainPlace, gearOf, type LineWalk } from '../resolved/rig-network.ts';
-import { ropeSpans } from '../resolved/rope-places.ts';
-import type { PieceUse } from '../rig/rig.ts';
+import { flyingMassKg, ropeDiameterOf, ropeLawOf } from '../gear/traits.ts';
+import { elongationAt, flightOf, ropeEnergyJ, ropeMassKg } from '../hazards/rope-energy.ts';
+import { spanLengthM, vectorAt } from '../moment/forces.ts';
+import type { LoadState, Moment } from '../moment/moment.ts';
+import type { Policy } from '../policy/policy.ts';
+import type { ResolvedChain, ResolvedLine, ResolvedUse } from '../resolved/resolved-rig.ts';
 import { unit, type Vec3, ZERO } from '../statics/vec3.ts';
 
 /** What leaves a place if it lets go, and which way. Momentum and speed are upper bounds: all energy in these parts alone. */
@@ -37,41 +36,46 @@ export interface Stretched {
   readonly tensionN: number;
 }
 
+/** The state in which a break is looked at: the greatest pull, else the planned one. */
+export const breakState = ({ states, shown }: Moment): LoadState | undefined => states.greatest[0] ?? shown;
+
 /** What every line does if it breaks or lets go at the checked load. */
-export function breaksOf(assessment: Gathered): readonly BreakFigures[] {
-  const state = assessment.states.greatest[0] ?? shownState(assessment);
-  if (state === undefined) return [];
-  return assessment.network.lines.map((walk) => breakOf(assessment, walk, state));
+export function breaksOf(moment: Moment): readonly BreakFigures[] {
+  const state = breakState(moment);
+  return state === undefined ? [] : moment.rig.lines.map((line) => breakOf(moment, line, state));
 }
 
-function breakOf(assessment: Gathered, walk: LineWalk, state: LoadState): BreakFigures {
-  const stretches = stretchesOf(assessment, walk, state);
-  const energies = stretches?.map((part) => energyOf(assessment, part));
+function breakOf({ rig }: Moment, line: ResolvedLine, state: LoadState): BreakFigures {
+  const { policy } = rig;
+  const stretches = stretchesOf(line, state);
+  const energies = stretches?.map((part) => energyOf(policy, part));
   const known = energies?.every((entry) => entry !== undefined) === true;
   const energyJ = known ? energies.reduce((sum, entry) => sum + (entry?.energyJ ?? 0), 0) : undefined;
   const stretchM = known ? energies.reduce((sum, entry) => sum + (entry?.stretchM ?? 0), 0) : undefined;
-  const ropeKg = ropeMassOf(assessment, stretches);
-  const flights = assessment.network.chains
-    .filter(({ chain }) => walk.stops.some(({ chainId }) => chainId === chain.id))
-    .map((place) => flightFrom(assessment, place, state, { energyJ, ropeKg }));
-  return { lineId: walk.line.id, ...(energyJ !== undefined && { energyJ }), ...(stretchM !== undefined && { stretchM }), flights };
+  const ropeKg = ropeMassOf(policy, stretches);
+  const flights = rig.chains
+    .filter((chain) => line.stops.some((stop) => stop.chain === chain))
+    .map((chain) => flightFrom(chain, state, { energyJ, ropeKg }));
+  return { lineId: line.line.id, ...(energyJ !== undefined && { energyJ }), ...(stretchM !== undefined && { stretchM }), flights };
 }
 
 /** Each strand split into the ropes that lie in it; undefined where a rope of the line is not chosen. */
-export function stretchesOf(assessment: Gathered, walk: LineWalk, { state, scale: factor }: LoadState): readonly Stretched[] | undefined {
-  const ropes = ropeSpans(walk, assessment).map(({ use, fromEndM, toEndM }) => ({ piece: gearOf(use, assessment.gear), fromEndM, toEndM }));
+export function stretchesOf(line: ResolvedLine, { balance, scale: factor }: LoadState): readonly Stretched[] | undefined {
+  const ropes = line.reaches.map(({ rope, fromEndM, toEndM }) => ({ piece: rope.piece, fromEndM, toEndM }));
   if (ropes.some(({ piece }) => piece === undefined)) return undefined;
-  const lengths = walk.spans.map((_, span) => spanLengthM(walk, span, state));
-  return walk.spans.flatMap((_, span) => {
-    const tensionN = factor * spanTension(walk, span, state);
+  const stretches: Stretched[] = [];
+  const lengths = line.spans.map((_, span) => spanLengthM(line, span, balance));
+  for (let span = 0; span < lengths.length; span++) {
+    const tensionN = factor * (balance.forces.spans[line.firstSpan + span] ?? 0);
     const end = lengths.slice(span + 1).reduce((sum, length) => sum + length, 0);
     const start = end + (lengths[span] ?? 0);
-    return ropes.flatMap(({ piece, fromEndM, toEndM }, order) => {
+    ropes.forEach(({ piece, fromEndM, toEndM }, order) => {
       // The first rope reaches back to the drum, however long the register says it is.
       const lengthM = Math.min(start, order === 0 ? Number.POSITIVE_INFINITY : toEndM) - Math.max(end, fromEndM);
-      return piece && lengthM > 0 ? [{ piece, lengthM, tensionN }] : [];
+      if (piece && lengthM > 0) stretches.push({ piece, lengthM, tensionN });
     });
-  });
+  }
+  return stretches;
 }
 
 /**
@@ -87,22 +91,22 @@ export function nominalStrengthN({ marks }: GearFacts): number | undefined {
   return strengths.length === 0 ? undefined : Math.max(...strengths);
 }
 
-function energyOf({ policy }: Gathered, { piece, lengthM, tensionN }: Stretched) {
+function energyOf({ stretch }: Policy, { piece, lengthM, tensionN }: Stretched) {
   const kind = ropeLawOf(piece);
   const mbsN = nominalStrengthN(piece);
   if (kind === undefined || mbsN === undefined) return undefined;
-  const law = policy.stretch.laws[kind];
+  const law = stretch.laws[kind];
   return { energyJ: ropeEnergyJ(law, mbsN, lengthM, tensionN), stretchM: lengthM * elongationAt(law, mbsN, tensionN) };
 }
 
-function ropeMassOf({ policy }: Gathered, stretches: readonly Stretched[] | undefined): number | undefined {
+function ropeMassOf({ stretch }: Policy, stretches: readonly Stretched[] | undefined): number | undefined {
   if (stretches === undefined) return undefined;
   let total = 0;
   for (const { piece, lengthM } of stretches) {
     const kind = ropeLawOf(piece);
-    const diameterM = 'ropeDiameterM' in piece.attributes ? piece.attributes.ropeDiameterM : undefined;
+    const diameterM = ropeDiameterOf(piece);
     if (kind === undefined || diameterM === undefined) return undefined;
-    total += ropeMassKg(policy.stretch.laws[kind], diameterM, lengthM);
+    total += ropeMassKg(stretch.laws[kind], diameterM, lengthM);
   }
   return total;
 }
@@ -112,16 +116,16 @@ interface Energy {
   readonly ropeKg: number | undefined;
 }
 
-function flightFrom(assessment: Gathered, place: ChainPlace, state: LoadState, { energyJ, ropeKg }: Energy): Flight {
-  const along = unit(chainForce(assessment.network, place, state.state)) ?? ZERO;
-  const hardware = place.chain.pieces.map((use) => ({ use, massKg: massOf(assessment, use) }));
-  const unknown = hardware.filter(({ massKg }) => massKg === undefined).map(({ use }) => gearOf(use, assessment.gear)?.tag ?? use.id);
+function flightFrom(chain: ResolvedChain, { balance }: LoadState, { energyJ, ropeKg }: Energy): Flight {
+  const along = unit(vectorAt(balance.forces.chains, chain.index)) ?? ZERO;
+  const masses = chain.uses.map(massOf);
+  const unknown = chain.uses.filter((_, index) => masses[index] === undefined).map(({ piece, use }) => piece?.tag ?? use.id);
   const massKg =
-    unknown.length > 0 || ropeKg === undefined ? undefined : hardware.reduce((sum, entry) => sum + (entry.massKg ?? 0), ropeKg / 3);
+    unknown.length > 0 || ropeKg === undefined ? undefined : masses.reduce<number>((sum, own) => sum + (own ?? 0), ropeKg / 3);
   const flight = energyJ !== undefined && massKg !== undefined && massKg > 0 ? flightOf(energyJ, massKg) : undefined;
   return {
-    chainId: place.chain.id,
-    from: state.state.positions[place.tip] as Vec3,
+    chainId: chain.chain.id,
+    from: balance.equilibrium.positions[chain.tip] ?? ZERO,
     along,
     ...(massKg !== undefined && { massKg }),
     ...flight,
@@ -129,13 +133,5 @@ function flightFrom(assessment: Gathered, place: ChainPlace, state: LoadState, {
   };
 }
 
-/** Mass of a piece that may fly; soft pieces without a mass on record weigh little beside metal and count as nothing. */
-export function massOf({ gear }: Pick<Gathered, 'gear'>, use: PieceUse): number | undefined {
-  const piece = gearOf(use, gear);
-  if (piece === undefined) return undefined;
-  if ('massKg' in piece.attributes && piece.attributes.massKg !== undefined) return piece.attributes.massKg;
-  return piece.kind === 'recovery-point' || ropeLawOf(piece) !== undefined ? 0 : undefined;
-}
-
-/** The stops of a line as points, first end first. */
-export const pathOf = (walk: LineWalk, { state }: LoadState): readonly Vec3[] => walk.stops.map((_, stop) => stopAt(walk, stop, state));
+/** Mass of what flies from a use, kg; undefined where it is not chosen or its mass is not on record. */
+export const massOf = ({ piece }: ResolvedUse): number | undefined => piece && flyingMassKg(piece);

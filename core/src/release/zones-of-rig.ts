@@ -1,21 +1,19 @@
 import { type DangerZones, dangerZones, inZones } from '../hazards/danger-zones.ts';
-import { shownState } from '../judgement/report/drawing-facts.ts';
-import type { Gathered } from '../moment/assessment.ts';
+import { pathOf } from '../moment/forces.ts';
+import type { Moment } from '../moment/moment.ts';
 import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
-import { ahead, groundHeightM } from '../rig/site-geometry.ts';
+import { ahead, groundHeightM } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
-import { pathOf } from './what-leaves.ts';
 
 /** The danger zones of one line. */
 export interface LineZones extends DangerZones {
   readonly lineId: string;
 }
 
-export function zonesOf(assessment: Gathered): readonly LineZones[] {
-  const shown = shownState(assessment);
+export function zonesOf({ rig, shown }: Moment): readonly LineZones[] {
   if (shown === undefined) return [];
-  const sizes = { factor: assessment.policy.care.zoneFactor.value, corridorM: assessment.policy.zones.corridorM.value };
-  return assessment.network.lines.map((walk) => ({ lineId: walk.line.id, ...dangerZones(pathOf(walk, shown), sizes) }));
+  const sizes = { factor: rig.policy.care.zoneFactor.value, corridorM: rig.policy.zones.corridorM.value };
+  return rig.lines.map((line) => ({ lineId: line.line.id, ...dangerZones(pathOf(line, shown), sizes) }));
 }
 
 /** Where a body stands, seen from above. */

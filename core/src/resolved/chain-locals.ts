@@ -1,12 +1,8 @@
-import { strapBasket } from '../anchors/strap-basket.ts';
-import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import { pinOf } from '../gear/pin-of.ts';
+import type { GearFacts } from '../gear/gear-facts.ts';
+import { isRope, isStrap, numberAt, pinOf, ropeDiameterOf, traitsOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import { bowAngleFactor, type Derate, eyeFactor, interpolate } from '../rating/derates.ts';
-import type { Body, PieceUse } from '../rig/rig.ts';
-import { roundDiameterM } from '../rig/site-geometry.ts';
-import type { PlacesInput } from './places-of-rig.ts';
-import { gearOf } from './rig-network.ts';
+import type { ResolvedUse } from './resolved-rig.ts';
 
 export interface Hitch {
   /** Share of the chain's force in each leg. */
@@ -15,59 +11,60 @@ export interface Hitch {
   readonly locals: readonly Derate[];
 }
 
+const STRAIGHT: Hitch = { share: 1, legs: false, locals: [] };
+
 /** What the way a strap goes round its anchor makes of the load and of its strength. */
-export function hitchOf({ gear, policy }: PlacesInput, body: Body | undefined, use: PieceUse): Hitch {
-  const straight: Hitch = { share: 1, legs: false, locals: [] };
-  const diameterM = roundDiameterM(body);
-  const piece = gearOf(use, gear);
-  if (diameterM === undefined || piece === undefined || use.hitch === undefined || use.hitch === 'in-line') return straight;
+export function hitchOf({ use, piece, round }: ResolvedUse, policy: Policy): Hitch {
+  if (round === undefined || piece === undefined || use.hitch === undefined || use.hitch === 'in-line') return STRAIGHT;
   const { chokedFactor } = policy.tree;
   if (use.hitch === 'choke')
     return {
-      ...straight,
+      ...STRAIGHT,
       locals: [{ name: 'choked', factor: chokedFactor.value, reason: 'the strap bites on itself', source: chokedFactor.source }],
     };
-  const lengthM = 'lengthM' in piece.attributes ? piece.attributes.lengthM : undefined;
-  const basket = lengthM === undefined ? undefined : strapBasket(lengthM, diameterM);
-  return basket ? { share: basket.legShare, legs: true, locals: [] } : straight;
+  return round.basket ? { share: round.basket.legShare, legs: true, locals: [] } : STRAIGHT;
 }
 
 /** Factors of how a piece sits on its neighbours: a rope's eye on a thin pin, a shackle pulled off its bow. */
-export function connectionLocals({ gear, policy }: PlacesInput, pieces: readonly PieceUse[], use: PieceUse): readonly Derate[] {
-  const piece = gearOf(use, gear);
-  if (piece?.kind === 'steel-shackle' && use.bowAngleRad !== undefined) {
-    const factor = bowAngleFactor(use.bowAngleRad);
-    if (factor !== undefined && factor < 1)
-      return [
-        {
-          name: 'off the bow axis',
-          factor,
-          reason: `${Math.round((use.bowAngleRad * 180) / Math.PI)}° off`,
-          source: 'common rigging-hardware standard',
-        },
-      ];
+export function connectionLocals({ use, piece, inner, outer }: ResolvedUse, policy: Policy): readonly Derate[] {
+  if (piece === undefined) return [];
+  const beside = [inner?.piece, outer?.piece];
+  if (traitsOf(piece).enters !== 'nothing' && use.bowAngleRad !== undefined) {
+    const off = offTheBow(piece, use.bowAngleRad);
+    if (off) return [off];
   }
-  const index = pieces.indexOf(use);
-  const beside = [pieces[index - 1], pieces[index + 1]].map((other) => other && gearOf(other, gear));
   if (isStrap(piece)) return strapLocals(piece, beside, policy);
-  if (piece?.kind !== 'line-extension' || piece.attributes.ropeDiameterM === undefined) return [];
-  const pins = beside.map(pinOf).filter((pin) => pin !== undefined);
-  const factor = Math.min(1, ...pins.map((pin) => eyeFactor(pin, piece.attributes.ropeDiameterM as number, policy)));
+  const ropeDiameterM = isRope(piece) && traitsOf(piece).inLine !== 'nothing' ? ropeDiameterOf(piece) : undefined;
+  if (ropeDiameterM === undefined) return [];
+  return eyeLocals(beside.map(pinOf), ropeDiameterM, policy);
+}
+
+/** A shackle whose load is off its bow's axis. */
+function offTheBow(piece: GearFacts, bowAngleRad: number): Derate | undefined {
+  const { enters } = traitsOf(piece);
+  const factor = enters !== 'nothing' && enters.kind === 'shackle' ? bowAngleFactor(bowAngleRad) : undefined;
+  if (factor === undefined || factor >= 1) return undefined;
+  return {
+    name: 'off the bow axis',
+    factor,
+    reason: `${Math.round((bowAngleRad * 180) / Math.PI)}° off`,
+    source: 'common rigging-hardware standard',
+  };
+}
+
+/** A rope's own eye on the pins that take it, at their thinnest. */
+export function eyeLocals(pins: readonly (number | undefined)[], ropeDiameterM: number, policy: Policy): readonly Derate[] {
+  const factor = pins.reduce<number>(
+    (least, pin) => (pin === undefined ? least : Math.min(least, eyeFactor(pin, ropeDiameterM, policy))),
+    1,
+  );
   return factor === 1
     ? []
     : [{ name: 'eye on a thin pin', factor, reason: 'the pin is thinner than the rope', source: policy.bends.eyeOnTightPin.source }];
 }
 
-type Strap = GearOf<'tree-strap'> | GearOf<'static-strap'> | GearOf<'winch-extension-strap'> | GearOf<'bridle'>;
-
-export function isStrap(piece: GearFacts | undefined): piece is Strap {
-  return (
-    piece?.kind === 'tree-strap' || piece?.kind === 'static-strap' || piece?.kind === 'winch-extension-strap' || piece?.kind === 'bridle'
-  );
-}
-
 /** A strap looped through a strap, and webbing bent over a pin thinner than twice its thickness. */
-function strapLocals(strap: Strap, neighbours: readonly (GearFacts | undefined)[], policy: Policy): readonly Derate[] {
+function strapLocals(strap: GearFacts, neighbours: readonly (GearFacts | undefined)[], policy: Policy): readonly Derate[] {
   const looped = neighbours.find(isStrap);
   const { strapThroughStrap, bends } = policy;
   if (looped)
@@ -79,7 +76,7 @@ function strapLocals(strap: Strap, neighbours: readonly (GearFacts | undefined)[
         source: strapThroughStrap.source,
       },
     ];
-  const { thicknessM } = strap.attributes;
+  const thicknessM = numberAt(strap, 'thicknessM');
   const pins = neighbours.map(pinOf).filter((pin) => pin !== undefined);
   if (thicknessM === undefined || pins.length === 0) return [];
   const ratio = Math.min(...pins) / thicknessM;

@@ -1,154 +1,168 @@
-import { type AnchorCapacity, isAnchor } from '../anchors/anchor-capacity.ts';
-import type { LoadSource, Owner, Place, Solved } from '../moment/assessment.ts';
-import type { DriveReport } from '../moment/drives.ts';
-import type { Policy } from '../policy/policy.ts';
+
+import { isAnchor } from '../anchors/anchor-body.ts';
+import { anchorCapacity } from '../anchors/anchor-capacity.ts';
+import { isClass } from '../gear/traits.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { isJudgedPoint } from '../rig/judged-point.ts';
-import type { Body, PieceUse, Rig, RigPoint } from '../rig/rig.ts';
-import { bodyOfChain, bodyOfPoint, pointOfChain } from '../rig/site-geometry.ts';
 import { connectionLocals, hitchOf } from './chain-locals.ts';
-import { type ChainPlace, type GearIndex, gearOf, type LineWalk, type RigNetwork } from './rig-network.ts';
-import { capacityOf, ropePlaces, strandNumber } from './rope-places.ts';
+import type { AnchorPoint, LoadSource, Owner, Place, PlaceStrength } from './place.ts';
+import type { RigParts } from './resolve-rig.ts';
+import type { ResolvedBody, ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse } from './resolved-rig.ts';
+import { factorOf, ropePlaces } from './rope-places.ts';
 
-export interface PlacesInput {
-  readonly rig: Rig;
-  readonly gear: GearIndex;
-  readonly policy: Policy;
-  readonly network: RigNetwork;
-  readonly solved: Solved;
-  readonly drives: readonly DriveReport[];
-  readonly limits: ReadonlyMap<string, PieceLimit>;
-  readonly anchors: ReadonlyMap<string, AnchorCapacity | undefined>;
-}
+/** A place before it has its number. */
+export type OpenPlace = Omit<Place, 'index'>;
+
+/** What is told of most places. */
+export const plainPlace = {
+  where: '',
+  locals: [],
+  ownLine: false,
+  judged: false,
+  empty: false,
+  spans: [],
+  onlyWhere: undefined,
+  bend: undefined,
+} as const;
 
 /**
  * All places of a rig in load-path order: each line from its drive, then at each bend and at the end the chain outward to
- * its body, the legs of a bridle one after the other; back-anchors last.
+ * its body, the legs of a bridle one after the other; back-anchors last. Joined ropes carry a place at each bend that they
+ * may lie over: the lengths of the moment tell which do.
  */
-export function placesOfRig(input: PlacesInput): readonly Place[] {
-  const walked = new Set<string>();
-  const onLines = input.network.lines.flatMap((walk) => [
-    ...drumPlaces(input, walk),
-    ...ropePlaces(input, walk),
-    ...walk.stops.flatMap((_, stop) => chainsAtStop(input, walk, stop, walked)),
+export function placesOfRig(rig: RigParts): readonly Place[] {
+  const walked = new Set<ResolvedChain | ResolvedBody>();
+  const onLines = rig.lines.flatMap((line) => [
+    ...drumPlaces(line),
+    ...ropePlaces(rig, line),
+    ...line.stops.flatMap((_, stop) => chainsAtStop(rig, line, stop, walked)),
   ]);
-  return [...onLines, ...backAnchorPlaces(input)];
+  return [...onLines, ...backAnchorPlaces(rig)].map((place, index) => ({ ...place, index }));
 }
 
-function drumPlaces(input: PlacesInput, walk: LineWalk): readonly Place[] {
-  const { drive } = walk.line;
-  if (drive.kind !== 'winch') return [];
-  const drum = input.drives.find((entry) => entry.walk === walk)?.drum;
-  const capacity = drum === undefined || drum.kind === 'no-winch' ? undefined : { wllN: drum.ratedN, mbsN: 0 };
+function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
+  const { drive } = line;
+  if (drive?.kind !== 'winch') return [];
   return [
     {
-      id: `${drive.use.id}:drum`,
-      part: walk.line.id,
+      ...plainPlace,
+      id: `${drive.use.use.id}:drum`,
+      part: line.line.id,
       kind: 'drum',
-      owner: { kind: 'use', use: drive.use, piece: gearOf(drive.use, input.gear) },
-      where: drum?.kind === 'known' ? `drum, layer ${drum.layer}` : 'drum',
-      load: { kind: 'span', line: walk.index, span: 0 },
-      locals: [],
-      capacity,
-      ownLine: false,
-      judged: false,
-      strands: [strandNumber(input, walk.index, 0)],
+      owner: { kind: 'use', use: drive.use },
+      where: 'drum',
+      load: { kind: 'span', line: line.index, span: 0 },
+      strength: drumStrength(drive),
+      empty: drive.use.piece === undefined,
+      spans: [line.firstSpan],
     },
   ];
 }
 
+const drumStrength = (drive: Extract<ResolvedDrive, { kind: 'winch' }>): PlaceStrength =>
+  drive.sizes.kind === 'no-winch' ? { kind: 'unrated' } : { kind: 'drum', drive };
+
 /** The chains that hold a line at one of its stops, outward to their bodies; a chain in the air is followed by those that hold its joint. */
-function chainsAtStop(input: PlacesInput, walk: LineWalk, stop: number, walked: Set<string>): readonly Place[] {
-  const { chainId, node, kind } = walk.stops[stop] as LineWalk['stops'][number];
-  const here = [stop - 1, stop]
-    .filter((span) => span >= 0 && span < walk.spans.length)
-    .map((span) => strandNumber(input, walk.index, span));
-  const first = input.network.chains.find(({ chain }) => chain.id === chainId);
-  const holding = first
-    ? [first]
-    : kind === 'grip' || chainId === undefined
-      ? input.network.chains.filter(({ tip, chain }) => tip === node && chain.to)
-      : [];
-  return holding.flatMap((place) => outward(input, place, { strands: here, part: walk.line.id }, walked));
+function chainsAtStop(rig: RigParts, line: ResolvedLine, at: number, walked: Set<unknown>): readonly OpenPlace[] {
+  const stop = line.stops[at];
+  if (stop === undefined) return [];
+  const spans = [at - 1, at].filter((span) => span >= 0 && span < line.spans.length).map((span) => line.firstSpan + span);
+  return holding(rig, stop).flatMap((chain) => outward(rig, chain, { spans, part: line.line.id }, walked));
+}
+
+function holding({ chains }: RigParts, { chain, node }: ResolvedStop): readonly ResolvedChain[] {
+  return chain ? [chain] : chains.filter(({ tip, chain: { to } }) => tip === node && to !== undefined);
 }
 
 /** What a chain hangs on: the spans that pull at it, and the line it is part of. */
 interface Hanging {
-  readonly strands: readonly number[];
+  readonly spans: readonly number[];
   readonly part: string;
 }
 
-function outward(input: PlacesInput, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
-  if (walked.has(place.chain.id)) return [];
-  walked.add(place.chain.id);
-  const own = placesOfChain(input, place, hanging, walked);
-  if (place.chain.from.kind !== 'joint') return own;
-  const legs = input.network.chains.filter(({ chain, tip }) => chain.to !== undefined && tip === place.root);
-  return [...own, ...legs.flatMap((leg) => outward(input, leg, hanging, walked))];
+function outward(rig: RigParts, chain: ResolvedChain, hanging: Hanging, walked: Set<unknown>): readonly OpenPlace[] {
+  if (walked.has(chain)) return [];
+  walked.add(chain);
+  const own = placesOfChain(rig, chain, hanging, walked);
+  if (chain.chain.from.kind !== 'joint') return own;
+  const legs = rig.chains.filter(({ chain: { to }, tip }) => to !== undefined && tip === chain.root);
+  return [...own, ...legs.flatMap((leg) => outward(rig, leg, hanging, walked))];
 }
 
-function placesOfChain(input: PlacesInput, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
-  const chain = input.network.chains.indexOf(place);
-  const body = bodyOfChain(input.rig, place.chain);
-  const load = (share: number): LoadSource => ({ kind: 'chain', chain, share: share * place.share });
-  const pieces = [...place.chain.pieces]
+function placesOfChain(rig: RigParts, chain: ResolvedChain, hanging: Hanging, walked: Set<unknown>): readonly OpenPlace[] {
+  const on = chain.point?.on;
+  const load = (share: number): LoadSource => ({ kind: 'chain', chain: chain.index, share: share * chain.share });
+  const pieces = [...chain.uses]
     .reverse()
-    .filter(({ role }) => role !== 'anchor')
-    .map((use) => chainPiece(input, place.chain.pieces, use, { body, point: pointOfChain(input.rig, place.chain), load, ...hanging }));
-  return [...pieces, ...(body && !walked.has(body.id) ? anchorOfLines(input, body, place, hanging, walked) : [])];
+    .filter(({ use }) => use.role !== 'anchor')
+    .map((use) => chainPiece(rig, use, { point: chain.point, load, ...hanging }));
+  if (on === undefined || walked.has(on)) return pieces;
+  walked.add(on);
+  return [...pieces, ...anchorOfChains(rig, on, chain, hanging)];
 }
 
 /** The anchor that a chain ends at, once for all chains on it: it carries their sum, and is as strong as at its weakest point. */
-function anchorOfLines(input: PlacesInput, body: Body, place: ChainPlace, hanging: Hanging, walked: Set<string>): readonly Place[] {
-  walked.add(body.id);
-  const chains = input.network.chains.filter(({ chain }) => bodyOfChain(input.rig, chain)?.id === body.id);
-  const capacities = chains.map(({ chain }) => (chain.from.kind === 'point' ? input.anchors.get(chain.from.pointId) : undefined));
-  const weakest = capacities.some((capacity) => capacity === undefined)
-    ? undefined
-    : capacities.reduce((least, capacity) => ((capacity?.workingN ?? 0) < (least?.workingN ?? 0) ? capacity : least));
-  const strands = chains.length > 1 ? [] : hanging.strands;
-  return anchorPlaces(body, weakest, { id: place.chain.id, load: { kind: 'body', bodyId: body.id }, part: hanging.part, strands });
+function anchorOfChains(rig: RigParts, on: ResolvedBody, { chain: { id } }: ResolvedChain, { spans, part }: Hanging): readonly OpenPlace[] {
+  const chains = rig.chains.filter(({ point }) => point?.on === on);
+  const points = chains.flatMap(({ point }) => (point ? anchorPoint(rig, point) : []));
+  return anchorPlaces(on, points, { id, load: { kind: 'body', body: on.index }, part, spans: chains.length > 1 ? [] : spans });
+}
+
+/** What an anchor is asked at one of its points, by the last chain that starts there; a back-anchor's pull is taken as level. */
+function anchorPoint({ chains, ties, policy }: RigParts, point: ResolvedPoint): readonly AnchorPoint[] {
+  const { body } = point.on;
+  if (!isAnchor(body)) return [];
+  const tie = ties.filter(({ anchor }) => anchor === point).at(-1);
+  const uses = tie?.uses ?? chains.filter((chain) => chain.point === point).at(-1)?.uses ?? [];
+  const piece = uses.find(({ use }) => use.role === 'anchor')?.piece;
+  const question = { body, heightM: point.point.place.heightM, piece };
+  const risen = tie === undefined && body.kind === 'deadman' && body.judged === undefined;
+  return [
+    {
+      question,
+      point: tie ? undefined : point.index,
+      capacity: risen ? 'with-the-rise' : anchorCapacity({ ...question, riseRad: 0 }, policy),
+    },
+  ];
 }
 
 interface ChainPart extends Hanging {
-  readonly body: Body | undefined;
   /** The point that the chain starts from. */
-  readonly point: RigPoint | undefined;
+  readonly point: ResolvedPoint | undefined;
   readonly load: (share: number) => LoadSource;
 }
 
-function chainPiece(
-  input: PlacesInput,
-  pieces: readonly PieceUse[],
-  use: PieceUse,
-  { body, point, load, strands, part }: ChainPart,
-): Place {
-  const piece = gearOf(use, input.gear);
-  const own = piece === undefined && isJudgedPoint(use) ? point : undefined;
-  const owner: Owner = { kind: 'use', use, piece, ...(own && { point: own.label }) };
-  const hitch = hitchOf(input, body, use);
-  const locals = [...hitch.locals, ...connectionLocals(input, pieces, use)];
-  const limit = input.limits.get(use.id);
+function chainPiece({ policy }: RigParts, use: ResolvedUse, { point, load, spans, part }: ChainPart): OpenPlace {
+  const own = use.piece === undefined && isJudgedPoint(use.use) ? point : undefined;
+  const owner: Owner = { kind: 'use', use, ...(own && { point: own.point.label }) };
+  const hitch = hitchOf(use, policy);
+  const locals = [...hitch.locals, ...connectionLocals(use, policy)];
   const kind = hitch.legs ? 'legs' : 'body';
-  const judged = use.judged ?? (limit?.kind === 'judged' ? limit : undefined);
-  const minor = use.axis === 'minor' && piece?.kind === 'carabiner' ? piece.attributes.minorAxisBreakingN : undefined;
-  const held = minor === undefined || limit?.kind !== 'rated' ? limit : onMinorAxis(limit, minor);
+  const judged = use.use.judged ?? (use.limit?.kind === 'judged' ? use.limit : undefined);
   return {
-    id: `${use.id}:${kind}`,
+    ...plainPlace,
+    id: `${use.use.id}:${kind}`,
     part,
     kind,
     owner,
     where: hitch.legs && !judged ? 'each leg' : '',
     load: load(hitch.share),
     locals: judged ? [] : locals,
-    capacity: judged ? { wllN: judged.workingN, mbsN: judged.failingN } : capacityOf(held, locals),
-    ownLine: false,
+    strength: judged ? { kind: 'judged', wllN: judged.workingN, mbsN: judged.failingN } : ratedStrength(onItsAxis(use), factorOf(locals)),
     judged: judged !== undefined,
-    strands,
+    empty: use.piece === undefined,
+    spans,
   };
 }
 
-function onMinorAxis(limit: Extract<PieceLimit, { kind: 'rated' }>, minorN: number): PieceLimit {
+function ratedStrength(limit: PieceLimit | undefined, factor: number): PlaceStrength {
+  return limit?.kind === 'rated' ? { kind: 'rated', wllN: limit.wllN, mbsN: limit.mbsN, factor } : { kind: 'unrated' };
+}
+
+/** The limit of a carabiner across its gate is its breaking strength there, in the same proportion. */
+function onItsAxis({ use, piece, limit }: ResolvedUse): PieceLimit | undefined {
+  const minorN = use.axis === 'minor' && isClass(piece, 'carabiner') ? piece.attributes.minorAxisBreakingN : undefined;
+  if (minorN === undefined || limit?.kind !== 'rated') return limit;
   const share = Math.min(1, minorN / limit.limit.mbsN);
   return { ...limit, wllN: limit.wllN * share, mbsN: limit.mbsN * share };
 }
@@ -158,30 +172,29 @@ interface AnchorPart extends Hanging {
   readonly load: LoadSource;
 }
 
-function anchorPlaces(body: Body, anchor: AnchorCapacity | undefined, { id, load, strands, part }: AnchorPart): readonly Place[] {
+function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { id, load, spans, part }: AnchorPart): readonly OpenPlace[] {
   if (!isAnchor(body)) return [];
+  const strength: PlaceStrength = points.some(({ capacity }) => capacity === undefined) ? { kind: 'unrated' } : { kind: 'anchor', points };
   return [
     {
+      ...plainPlace,
       id: `${body.id}:anchor:${id}`,
       part,
       kind: 'anchor',
       owner: { kind: 'body', bodyId: body.id, label: body.label },
       where: 'anchor',
       load,
-      locals: [],
-      capacity: anchor && { wllN: anchor.workingN, mbsN: anchor.failingN },
-      ownLine: false,
+      strength,
       judged: true,
-      strands,
+      spans,
     },
   ];
 }
 
-function backAnchorPlaces(input: PlacesInput): readonly Place[] {
-  return (input.rig.backAnchors ?? []).flatMap(({ id, anchorPointId, pieces }) => {
-    const body = bodyOfPoint(input.rig, anchorPointId);
-    const load = (share: number): LoadSource => ({ kind: 'back-anchor', backAnchorId: id, share });
-    const places = pieces.map((use) => chainPiece(input, pieces, use, { body, point: undefined, load, strands: [], part: id }));
-    return [...places, ...(body ? anchorPlaces(body, input.anchors.get(anchorPointId), { id, load: load(1), strands: [], part: id }) : [])];
+function backAnchorPlaces(rig: RigParts): readonly OpenPlace[] {
+  return rig.ties.flatMap(({ index, id, anchor, uses }) => {
+    const load = (share: number): LoadSource => ({ kind: 'back-anchor', tie: index, share });
+    const places = uses.map((use) => chainPiece(rig, use, { point: undefined, load, spans: [], part: id }));
+    return [...places, ...anchorPlaces(anchor.on, anchorPoint(rig, anchor), { id, load: load(1), spans: [], part: id })];
   });
 }

@@ -1,9 +1,11 @@
 import { type EffortOutcome, estimatePull } from '../effort/estimate-pull.ts';
-import { type LoadTask, taskPull } from '../effort/load-tasks.ts';
+import { taskPull } from '../effort/load-tasks.ts';
 import { respoolPull } from '../effort/respool.ts';
+import type { Task } from '../effort/situation.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Rig } from '../rig/rig.ts';
-import { loadBody, slopeAlong, travelDirection } from '../rig/site-geometry.ts';
+import { loadBody, travelDirection } from '../rig/site-geometry.ts';
+import { slopeAlong } from '../statics/ground.ts';
 
 export interface PlannedPull {
   readonly effort: EffortOutcome;
@@ -22,8 +24,7 @@ function effortOf(rig: Rig, policy: Policy): EffortOutcome {
   const travel = travelDirection(rig);
   const slopeRad = rig.load.task?.kind === 'deck' ? rig.load.task.rampRad : slopeAlong(rig.ground, travel);
   if (rig.purpose === 'respool') return respoolPull(policy);
-  const task: LoadTask | undefined =
-    load.kind === 'load' ? (rig.load.task ?? { kind: 'drag', bearingRad: load.headingRad }) : rig.load.task;
+  const task: Task | undefined = load.kind === 'load' ? (rig.load.task ?? { kind: 'drag', bearingRad: load.headingRad }) : rig.load.task;
   if (task !== undefined && task.kind !== 'deck') return taskPull({ massKg: load.massKg, slopeRad, task }, policy);
   return estimatePull({ ...load, slopeRad, situation: rig.situation }, policy);
 }

@@ -1,33 +1,14 @@
 import type { TypeOf } from '../codec/codec.ts';
-import { choice, day, flag, id, numeric, text } from '../codec/scalars.ts';
+import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { optional, record } from '../codec/structures.ts';
-import { anchorSoils, footings, holdGrounds, picketPatterns, picketSoils, woods } from '../policy/policy.ts';
+import { bearing } from '../effort/situation.ts';
+import { stanceCodec } from '../hold/stance.ts';
+import { anchorSoils, footings, picketPatterns, picketSoils, woods } from '../policy/policy.ts';
+import { judgedStrengthCodec } from '../rating/judged-strength.ts';
 
 export const coordinate = numeric({ min: -1000, max: 1000 });
-/** Bearing clockwise from north (the y axis), rad. */
-export const bearing = numeric({ min: -7, max: 7 });
 const label = text({ maxLength: 80 });
 const at = { xM: coordinate, yM: coordinate } as const;
-
-/** A person's own working and failing number, in place of marks or formulas. */
-export const judgement = record({
-  workingN: numeric({ above: 0, max: 1e7 }),
-  failingN: numeric({ above: 0, max: 1e7 }),
-  person: text(),
-  on: day,
-  reason: text(),
-});
-export type Judgement = TypeOf<typeof judgement>;
-
-/** What a vehicle stands on and what holds it there. */
-const stance = record({
-  ground: choice(holdGrounds),
-  /** Which wheels are braked: the foot brake all, the parking brake those of its axle; `park-only` a selector alone. */
-  brakes: choice(['all', 'parking-rear', 'parking-front', 'park-only', 'none']),
-  /** What chocks or dug-in wheels add, newtons, as a person judges it. */
-  extra: optional(record({ holdN: numeric({ min: 0, max: 1e6 }), person: text(), reason: text() })),
-});
-export type Stance = TypeOf<typeof stance>;
 
 export const vehicleBody = record({
   id,
@@ -44,7 +25,7 @@ export const vehicleBody = record({
   trackM: optional(numeric({ above: 0, max: 4 })),
   /** Share of the mass on the front axle on level ground. */
   frontShare: optional(numeric({ above: 0, max: 1 })),
-  stance: optional(stance),
+  stance: optional(stanceCodec),
 });
 
 export const treeBody = record({
@@ -57,7 +38,7 @@ export const treeBody = record({
   footing: choice(footings),
   state: choice(['live', 'dead', 'rotten']),
   leanRad: numeric({ min: 0, max: Math.PI / 2 }),
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 /** A rock or a structure: its strength is what somebody judges it to be. */
@@ -68,7 +49,7 @@ export const rockBody = record({
   ...at,
   /** Where a strap goes round it. */
   diameterM: optional(numeric({ above: 0, max: 20 })),
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 export const groundAnchorBody = record({
@@ -77,7 +58,7 @@ export const groundAnchorBody = record({
   label,
   ...at,
   soil: choice(anchorSoils),
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 export const picketsBody = record({
@@ -88,7 +69,7 @@ export const picketsBody = record({
   pattern: choice(picketPatterns),
   soil: choice(picketSoils),
   lines: numeric({ min: 1, max: 20, integer: true }),
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 export const deadmanBody = record({
@@ -101,7 +82,7 @@ export const deadmanBody = record({
   faceHeightM: numeric({ above: 0, max: 3 }),
   /** Mean depth of the face's centre. */
   depthM: numeric({ above: 0, max: 10 }),
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 /** Something loose that is to be moved or stands in the way: a trunk, a lying vehicle, a boulder. */

@@ -1,4 +1,5 @@
-import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Situation } from './rig.ts';
+import type { Situation } from '../effort/situation.ts';
+import type { Body, Chain, Line, PieceUse, Rig, RigPoint } from './rig.ts';
 
 /** The one vocabulary in which a rig is changed: by hand, by a fix, by undo. Things are named by id, never by position. */
 export type Edit =

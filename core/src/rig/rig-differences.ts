@@ -1,4 +1,4 @@
-import { roleWords } from '../gear/role-classes.ts';
+import { roleWords } from '../gear/roles.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
 import { length, type RichText, rich } from '../quantity/format.ts';
 import { usesOf } from './references.ts';

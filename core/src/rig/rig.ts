@@ -1,22 +1,11 @@
 import type { TypeOf } from '../codec/codec.ts';
-import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
+import { choice, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, optional, record, tagged } from '../codec/structures.ts';
-import { depths, plainBends, soils, surfaces } from '../policy/policy.ts';
-import {
-  animalBody,
-  bearing,
-  coordinate,
-  crewBody,
-  deadmanBody,
-  groundAnchorBody,
-  judgement,
-  looseBody,
-  personBody,
-  picketsBody,
-  rockBody,
-  treeBody,
-  vehicleBody,
-} from './bodies.ts';
+import { bearing, situationCodec, taskCodec } from '../effort/situation.ts';
+import { roles } from '../gear/roles.ts';
+import { plainBends } from '../policy/policy.ts';
+import { judgedStrengthCodec } from '../rating/judged-strength.ts';
+import { animalBody, coordinate, crewBody, deadmanBody, groundAnchorBody, looseBody, personBody, picketsBody, rockBody, treeBody, vehicleBody } from './bodies.ts';
 
 const height = numeric({ min: -20, max: 50 });
 const pointCodec = record({
@@ -32,26 +21,6 @@ const pointCodec = record({
   }),
 });
 
-/** What a piece does at its place; the picker and the rules read it. */
-export const roles = [
-  'winch',
-  'winch-line',
-  'extension',
-  'tree-strap',
-  'strap',
-  'connector',
-  'pulley',
-  'line-end',
-  'point',
-  'grip',
-  'anchor',
-  'chain',
-  /** The rope or strap of a tow; the rope of a line that no winch drives. */
-  'tow-rope',
-  'rope',
-] as const;
-export type Role = (typeof roles)[number];
-
 const useCodec = record({
   id,
   role: choice(roles),
@@ -62,7 +31,7 @@ const useCodec = record({
   bowAngleRad: optional(numeric({ min: 0, max: Math.PI })),
   axis: optional(choice(['major', 'minor'])),
   /** A person's own working and failing number for an unmarked vehicle point, in place of marks. */
-  judged: optional(judgement),
+  judged: optional(judgedStrengthCodec),
 });
 
 const toChain = record({ kind: choice(['chain']), chainId: id });
@@ -105,43 +74,6 @@ const lineCodec = record({
     { max: 40 },
   ),
   to: tagged({ chain: toChain, joint: toJoint }),
-});
-
-const situationCodec = record({
-  surface: choice(surfaces),
-  depth: choice(depths),
-  soil: choice(soils),
-  wet: flag,
-  /** Share of the mass on wheels that do not turn, 0…1. */
-  lockedShare: numeric({ min: 0, max: 1 }),
-  drivelineLocked: flag,
-  wheelsTurned: flag,
-  /** Contact area for the suction term, where it was measured. */
-  contactAreaM2: optional(numeric({ above: 0, max: 100 })),
-  ledge: optional(
-    record({
-      heightM: numeric({ above: 0, max: 5 }),
-      wheelRadiusM: numeric({ above: 0, max: 2 }),
-      axleShare: numeric({ above: 0, max: 1 }),
-    }),
-  ),
-  trailer: optional(
-    record({ massKg: numeric({ above: 0, max: 100_000 }), depth: choice(depths), contactAreaM2: numeric({ min: 0, max: 100 }) }),
-  ),
-});
-
-/** What the load asks for where it is more than a stuck vehicle that is to drive on. */
-const taskCodec = tagged({
-  drag: record({ kind: choice(['drag']), bearingRad: bearing, friction: optional(numeric({ min: 0, max: 5 })) }),
-  /** Setting upright: lever of the weight and height of the line about the edge it turns on. */
-  right: record({
-    kind: choice(['right']),
-    bearingRad: bearing,
-    leverM: numeric({ above: 0, max: 10 }),
-    lineHeightM: numeric({ above: 0, max: 10 }),
-  }),
-  /** Up a ramp on to a deck. */
-  deck: record({ kind: choice(['deck']), rampRad: numeric({ min: 0, max: Math.PI / 4 }) }),
 });
 
 export const purposes = ['recover', 'lower', 'hold', 'respool'] as const;
@@ -259,4 +191,3 @@ export type Chain = Rig['chains'][number];
 export type Line = Rig['lines'][number];
 export type Feature = NonNullable<Rig['features']>[number];
 export type PieceUse = TypeOf<typeof useCodec>;
-export type Situation = Rig['situation'];

@@ -1,34 +1,7 @@
 import { invariant } from '../invariant.ts';
+import { ahead, groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
 import type { Body, Chain, Line, LoadBody, Rig, RigPoint } from './rig.ts';
-
-/** Level unit vector ahead along a bearing (clockwise from north). */
-export function ahead(headingRad: number): Vec3 {
-  return vec3(Math.sin(headingRad), Math.cos(headingRad), 0);
-}
-
-/** Rise of the ground plane per metre towards a level direction. */
-export function groundGradient(ground: Rig['ground'], direction: Vec3): number {
-  const uphill = ahead(ground.uphillRad);
-  return Math.tan(ground.slopeRad) * (uphill.x * direction.x + uphill.y * direction.y);
-}
-
-/** Height of the ground plane at a place on the map; the plane passes through the map's origin. */
-export function groundHeightM(ground: Rig['ground'], xM: number, yM: number): number {
-  return groundGradient(ground, vec3(xM, yM, 0));
-}
-
-/** Upward unit normal of the ground plane. */
-export function groundNormal(ground: Rig['ground']): Vec3 {
-  const uphill = ahead(ground.uphillRad);
-  const sine = Math.sin(ground.slopeRad);
-  return vec3(-uphill.x * sine, -uphill.y * sine, Math.cos(ground.slopeRad));
-}
-
-/** Slope along a direction as the map sees it (its height and length do not matter), rad; uphill positive. */
-export function slopeAlong(ground: Rig['ground'], direction: Vec3): number {
-  return Math.atan(groundGradient(ground, direction) / Math.hypot(direction.x, direction.y));
-}
 
 /** The way the load is to go: along its heading or the bearing of its task, lying in the ground or on the ramp. */
 export function travelDirection(rig: Rig): Vec3 {
@@ -38,6 +11,9 @@ export function travelDirection(rig: Rig): Vec3 {
   const slope = task?.kind === 'deck' ? task.rampRad : slopeAlong(rig.ground, level);
   return vec3(level.x * Math.cos(slope), level.y * Math.cos(slope), Math.sin(slope));
 }
+
+/** Whether the rig holds its load back: its ropes pull against the travel. */
+export const holdsBack = ({ purpose }: Rig): boolean => purpose === 'lower' || purpose === 'hold';
 
 /** The body that is to move. The reader of rigs admits only vehicles and loose loads here. */
 export function loadBody(rig: Rig): LoadBody {

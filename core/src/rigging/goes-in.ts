@@ -1,7 +1,5 @@
-import { pairFits } from '../gear/fit.ts';
+import { goTogether, grooveFit, trunkFit } from '../gear/fit.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { isPulley } from '../gear/pulleys.ts';
-import { exceeds } from '../quantity/tolerance.ts';
 import { bodyOfUse } from '../rig/body-of-use.ts';
 import type { PieceUse, Rig } from '../rig/rig.ts';
 import { roundDiameterM } from '../rig/site-geometry.ts';
@@ -11,32 +9,28 @@ export type FactsById = (gearId: string | undefined) => GearFacts | undefined;
 
 /**
  * Whether a piece would go into what it meets in a place of the rig, as far as sizes are on record: its neighbours' holes and
- * throats, round its trunk (length against π × diameter, metres), its groove round the line (rope against groove, metres). Exactly
- * as large passes; what is unknown speaks against nothing. The rules of fit judge the rig itself; this is for choosing before that.
+ * throats, round its trunk, its groove round the line. Exactly as large passes; what is unknown speaks against nothing. It asks the
+ * same fits as the rules do; this is for choosing before a rig is judged.
  */
 export function goesIn(facts: GearFacts, rig: Rig, use: PieceUse, byId: FactsById): boolean {
   return (
     roundTheTrunk(facts, rig, use) &&
     takesTheLine(facts, rig, use, byId) &&
-    neighbours(rig, use, byId).every((other) => pairFits(facts, other))
+    neighbours(rig, use, byId).every((other) => goTogether(facts, other))
   );
 }
 
 function roundTheTrunk(facts: GearFacts, rig: Rig, use: PieceUse): boolean {
   const trunkM = roundDiameterM(bodyOfUse(rig, use.id));
-  const lengthM = 'lengthM' in facts.attributes ? facts.attributes.lengthM : undefined;
-  return use.hitch !== 'basket' || trunkM === undefined || lengthM === undefined || !exceeds(Math.PI * trunkM, lengthM);
+  return use.hitch === undefined || use.hitch === 'in-line' || trunkM === undefined || trunkFit(facts, trunkM).fits !== false;
 }
 
 function takesTheLine(facts: GearFacts, rig: Rig, use: PieceUse, byId: FactsById): boolean {
-  if (!isPulley(facts) || facts.kind === 'carabiner') return true;
   const chain = rig.chains.find(({ pieces }) => pieces.at(-1)?.id === use.id);
   const lines = rig.lines.filter(({ via }) => via.some((bend) => bend.kind === 'pulley' && bend.chainId === chain?.id));
-  const { grooveWidthM } = facts.attributes;
   return lines.every(({ ropes }) => {
     const rope = byId(ropes[0]?.gearId);
-    const sizeM = rope && 'ropeDiameterM' in rope.attributes ? rope.attributes.ropeDiameterM : undefined;
-    return sizeM === undefined || grooveWidthM === undefined || !exceeds(sizeM, grooveWidthM);
+    return rope === undefined || grooveFit(rope, facts)?.fits !== false;
   });
 }
 

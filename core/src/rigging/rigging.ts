@@ -1,5 +1,6 @@
+import type { Role } from '../gear/roles.ts';
 import type { Edit } from '../rig/edits.ts';
-import type { Body, Chain, PieceUse, Rig, Role } from '../rig/rig.ts';
+import type { Body, Chain, PieceUse, Rig } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';
 import { mayHold, placeTowards, usesAt } from './route-line.ts';
 

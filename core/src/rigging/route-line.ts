@@ -1,6 +1,7 @@
+import type { Role } from '../gear/roles.ts';
+import { ahead } from '../statics/ground.ts';
 import type { Edit } from '../rig/edits.ts';
-import type { Body, Chain, Line, PieceUse, Rig, RigPoint, Role } from '../rig/rig.ts';
-import { ahead } from '../rig/site-geometry.ts';
+import type { Body, Chain, Line, PieceUse, Rig, RigPoint } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';
 
 /** Where a line goes: over a pulley at a body, or to its end there. */

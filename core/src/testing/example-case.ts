@@ -1,10 +1,11 @@
+import type { Situation } from '../effort/situation.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Mark, MarkBasis, MarkSource } from '../gear/mark.ts';
 import { parseMark } from '../gear/parse-mark.ts';
 import { laySelfRecovery, type SelfRecoveryLayout } from '../layouts/winch-self-recovery.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import type { Case } from '../rig/case.ts';
-import type { Situation, TreeBody, VehicleBody } from '../rig/rig.ts';
+import type { TreeBody, VehicleBody } from '../rig/rig.ts';
 
 /** A mark as a person would type it. */
 export function mark(text: string, source: MarkSource = 'label', basis?: MarkBasis): Mark {

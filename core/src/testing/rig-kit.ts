@@ -1,8 +1,8 @@
+import { isPulley } from '../gear/traits.ts';
+import type { Role } from '../gear/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { isPulley } from '../gear/pulleys.ts';
 import { invariant } from '../invariant.ts';
 import { riggingBy } from '../layouts/scene.ts';
-import type { Role } from '../rig/rig.ts';
 
 const ROLES: { readonly [kind: string]: Role } = {
   'tree-strap': 'tree-strap',

@@ -21,7 +21,7 @@ export function ropeOnLayerM(drum: Drum, layer: number): number {
   return wrapsPerLayer(drum) * Math.PI * layerDiameterM(drum, layer);
 }
 
-export interface DrumState {
+export interface OnDrum {
   /** The lowest layer that holds what is left on the drum; the line leaves from it. */
   readonly layer: number;
   readonly ropeLeftM: number;
@@ -32,7 +32,7 @@ export interface DrumState {
 const MOST_LAYERS = 1000;
 
 /** The drum's state with `lineOutM` metres out, 0…rope length. Undefined where the rope is wider than the drum or too little is left. */
-export function drumState(drum: Drum, lineOutM: number): DrumState | undefined {
+export function drumState(drum: Drum, lineOutM: number): OnDrum | undefined {
   const wraps = wrapsPerLayer(drum);
   const ropeLeftM = drum.ropeLengthM - lineOutM;
   if (wraps < 1 || ropeLeftM < 0 || lineOutM < 0) return undefined;

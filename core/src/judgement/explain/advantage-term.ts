@@ -1,30 +1,30 @@
+import { holdsBack } from '../../rig/site-geometry.ts';
 import type { Term } from '../../explanation/term.ts';
-import type { Assessment, LoadState } from '../../moment/assessment.ts';
-import { chainForce, spanPull } from '../../moment/rig-forces.ts';
+import { stopAt, vectorAt } from '../../moment/forces.ts';
+import type { LoadState, Moment } from '../../moment/moment.ts';
 import { ratio } from '../../quantity/format.ts';
-import type { LineWalk } from '../../resolved/rig-network.ts';
-import { pointOfChain } from '../../rig/site-geometry.ts';
+import type { ResolvedLine, ResolvedStop } from '../../resolved/resolved-rig.ts';
 import type { Motion } from '../../statics/network.ts';
-import { dot, norm, type Vec3 } from '../../statics/vec3.ts';
+import { dot, norm, scale, subtract, unit, type Vec3, ZERO } from '../../statics/vec3.ts';
 import { spanTerm } from './span-terms.ts';
 
 const ONE: Term = { label: 'one newton at the drive', figure: ratio(1) };
 
 /** What one newton of the first drive gives at the load: each strand and chain on it, by its tension and its direction. */
-export function advantageTerm(assessment: Assessment, motion: Motion): Term {
-  const { rig, solved } = assessment;
+export function advantageTerm(moment: Moment, motion: Motion): Term {
+  const { rig, balances, travel } = moment;
   const label = '÷ what one newton of line pull gives at the load';
   const reason = motion === 'frictionless' ? 'friction left out' : motion === 'lowering' ? 'friction helps to hold' : 'friction counted';
-  const equilibrium = motion === 'lowering' ? solved?.lowering : solved?.[motion];
-  if (solved === undefined || equilibrium === undefined) return { label, reason, figure: ratio(0) };
-  const state: LoadState = { motion, state: equilibrium, scale: 1 };
-  const backwards = rig.purpose === 'lower' || rig.purpose === 'hold';
+  const balance = balances?.[motion];
+  if (balance === undefined) return { label, reason, figure: ratio(0) };
+  const state: LoadState = { balance, scale: 1 };
+  const backwards = holdsBack(rig.rig);
   const along = (force: Vec3) => {
     const size = norm(force);
-    const cosine = size > 0 ? dot(force, assessment.travel) / size : 0;
+    const cosine = size > 0 ? dot(force, travel) / size : 0;
     return backwards ? -cosine : cosine;
   };
-  const of = forcesOnLoad(assessment, state).map(({ tension, force }): Term => {
+  const of = forcesOnLoad(moment, state).map(({ tension, force }): Term => {
     const cosine = along(force);
     return {
       label: tension.label,
@@ -48,40 +48,30 @@ interface OnLoad {
 }
 
 /** Every strand that ends on the load or on a chain of it, and every chain that joins it to the air. */
-function forcesOnLoad(assessment: Assessment, load: LoadState): readonly OnLoad[] {
-  const { rig, network } = assessment;
-  const onLoad = new Set(rig.points.filter(({ bodyId }) => bodyId === rig.load.bodyId).map(({ id }) => id));
-  const strands = network.lines.flatMap((walk) =>
-    walk.stops.flatMap((_, stop) => {
-      const point = pointAtStop(assessment, walk, stop);
-      return point !== undefined && onLoad.has(point) ? strandsAtStop(assessment, walk, stop, load) : [];
-    }),
+function forcesOnLoad(moment: Moment, load: LoadState): readonly OnLoad[] {
+  const { rig } = moment;
+  const strands = rig.lines.flatMap((line) =>
+    line.stops.flatMap((stop, index) => (isOnLoad(moment, stop) ? strandsAtStop(moment, line, index, load) : [])),
   );
-  const counted = new Set<number>();
-  const chains = network.chains.flatMap((place): OnLoad[] => {
-    const point = pointOfChain(rig, place.chain);
-    if (place.chain.to === undefined || point === undefined || !onLoad.has(point.id) || counted.has(place.link)) return [];
-    counted.add(place.link);
-    const force = chainForce(network, place, load.state);
-    return [{ tension: { label: `Chain ${place.chain.id}, found from the balance of forces`, figure: ratio(norm(force)) }, force }];
+  const chains = rig.chains.flatMap(({ index, chain, point, twin }): OnLoad[] => {
+    if (chain.to === undefined || point?.on !== rig.load.on || twin) return [];
+    const force = vectorAt(load.balance.forces.chains, index);
+    return [{ tension: { label: `Chain ${chain.id}, found from the balance of forces`, figure: ratio(norm(force)) }, force }];
   });
   return [...strands, ...chains];
 }
 
-/** The point of a body that holds a line at one of its stops; undefined where a joint or a grip does. */
-function pointAtStop({ rig, network }: Assessment, { line, stops }: LineWalk, index: number): string | undefined {
-  const stop = stops[index];
-  const chain = stop?.chainId === undefined ? undefined : network.chains.find((place) => place.chain.id === stop.chainId);
-  if (chain) return pointOfChain(rig, chain.chain)?.id;
-  const bend = line.via[stop?.via ?? -1];
-  if (bend?.kind === 'edge') return bend.pointId;
-  return index === 0 && 'pointId' in line.drive ? line.drive.pointId : undefined;
+/** Whether a body's point that holds a line at a stop is the load's; a joint or a grip is none. */
+function isOnLoad({ rig }: Moment, { chain, point }: ResolvedStop): boolean {
+  const at = chain ? chain.point : point;
+  return at?.on === rig.load.on;
 }
 
-function strandsAtStop(assessment: Assessment, walk: LineWalk, stop: number, load: LoadState): readonly OnLoad[] {
-  const strand = (span: number, side: 0 | 1): OnLoad => ({
-    tension: spanTerm(assessment, walk, span, load, ONE),
-    force: spanPull(walk, span, side, load.state),
-  });
-  return [...(stop > 0 ? [strand(stop - 1, 1)] : []), ...(stop < walk.spans.length ? [strand(stop, 0)] : [])];
+function strandsAtStop(moment: Moment, line: ResolvedLine, stop: number, load: LoadState): readonly OnLoad[] {
+  const strand = (span: number, towards: number): OnLoad => {
+    const direction = subtract(stopAt(line, towards, load.balance), stopAt(line, stop, load.balance));
+    const tension = load.balance.forces.spans[line.firstSpan + span] ?? 0;
+    return { tension: spanTerm(moment, line, span, load, ONE), force: scale(unit(direction) ?? ZERO, tension) };
+  };
+  return [...(stop > 0 ? [strand(stop - 1, stop - 1)] : []), ...(stop < line.spans.length ? [strand(stop, stop + 1)] : [])];
 }

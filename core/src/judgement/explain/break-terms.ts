@@ -1,17 +1,20 @@
+import type { Judged } from '../judged.ts';
+import type { Policy } from '../../policy/policy.ts';
+import { breakState } from '../../release/what-leaves.ts';
+import { ropeLawOf } from '../../gear/traits.ts';
 import type { Term } from '../../explanation/term.ts';
-import { elongationAt, ropeLawOf } from '../../hazards/rope-energy.ts';
-import type { Assessment } from '../../moment/assessment.ts';
+import { elongationAt } from '../../hazards/rope-energy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
 import { type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
-import { shownState } from '../report/drawing-facts.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */
-export function breakFigures(assessment: Assessment): readonly ReportFigure[] {
-  const state = assessment.states.greatest[0] ?? shownState(assessment);
-  return assessment.breaks.flatMap(({ lineId, energyJ, stretchM, flights }) => {
-    const walk = assessment.network.lines.find(({ line }) => line.id === lineId);
-    const parts = walk && state ? (stretchesOf(assessment, walk, state) ?? []) : [];
+export function breakFigures({ rig, start, release }: Judged): readonly ReportFigure[] {
+  const { policy } = rig;
+  const state = breakState(start);
+  return release.breaks.flatMap(({ lineId, energyJ, stretchM, flights }, index) => {
+    const line = rig.lines[index];
+    const parts = line && state ? (stretchesOf(line, state) ?? []) : [];
     const at = `breaks[${lineId}]`;
     const figures: ReportFigure[] = [];
     if (energyJ !== undefined)
@@ -19,7 +22,7 @@ export function breakFigures(assessment: Assessment): readonly ReportFigure[] {
         explained(`${at}.energyJ`, 'Energy in the line', energy(energyJ), () => ({
           label: 'Energy in the line',
           figure: energy(energyJ),
-          how: { operation: 'sum', of: parts.map((part) => energyTerm(assessment, part)) },
+          how: { operation: 'sum', of: parts.map((part) => energyTerm(policy, part)) },
         })),
       );
     if (stretchM !== undefined)
@@ -27,14 +30,14 @@ export function breakFigures(assessment: Assessment): readonly ReportFigure[] {
         explained(`${at}.stretchM`, 'Stretch of the line', length(stretchM), () => ({
           label: 'Stretch of the line',
           figure: length(stretchM),
-          how: { operation: 'sum', of: parts.map((part) => stretchTerm(assessment, part)) },
+          how: { operation: 'sum', of: parts.map((part) => stretchTerm(policy, part)) },
         })),
       );
     return [...figures, ...flights.flatMap((flight) => flightFigures(flight, `${at}.flights[${flight.chainId}]`, energyJ))];
   });
 }
 
-function lawOf({ policy }: Assessment, { piece, tensionN }: Stretched) {
+function lawOf(policy: Policy, { piece, tensionN }: Stretched) {
   const kind = ropeLawOf(piece) ?? 'hmpe';
   const law = policy.stretch.laws[kind];
   const mbsN = nominalStrengthN(piece) ?? Number.NaN;
@@ -42,8 +45,8 @@ function lawOf({ policy }: Assessment, { piece, tensionN }: Stretched) {
 }
 
 /** E = MBS·L·ε_b/(p + 1)·(ε/ε_b)^(p + 1), with ε/ε_b = (F/MBS)^(1/p). */
-function energyTerm(assessment: Assessment, part: Stretched): Term {
-  const { law, mbsN } = lawOf(assessment, part);
+function energyTerm(policy: Policy, part: Stretched): Term {
+  const { law, mbsN } = lawOf(policy, part);
   const reach: Term = {
     label: '× (tension ÷ strength) to the power (p + 1) ÷ p',
     figure: ratio((part.tensionN / mbsN) ** ((law.exponent + 1) / law.exponent)),
@@ -78,8 +81,8 @@ function energyTerm(assessment: Assessment, part: Stretched): Term {
   };
 }
 
-function stretchTerm(assessment: Assessment, part: Stretched): Term {
-  const { law, share } = lawOf(assessment, part);
+function stretchTerm(policy: Policy, part: Stretched): Term {
+  const { law, share } = lawOf(policy, part);
   const of: Term[] = [
     { label: 'Length', figure: length(part.lengthM) },
     { label: '× elongation at break', figure: ratio(law.elongation), source: law.source },

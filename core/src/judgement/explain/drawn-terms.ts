@@ -1,6 +1,9 @@
+import { holdsBack } from '../../rig/site-geometry.ts';
+import type { Judged } from '../judged.ts';
+import type { Moment } from '../../moment/moment.ts';
+import type { LoadState } from '../../moment/moment.ts';
+import { worstState } from '../../moment/places.ts';
 import type { Term } from '../../explanation/term.ts';
-import type { Assessment, LoadState } from '../../moment/assessment.ts';
-import { worstState } from '../../moment/place-check.ts';
 import { angle, force, length } from '../../quantity/format.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from '../report/drawing-facts.ts';
 import { advantageTerm } from './advantage-term.ts';
@@ -12,70 +15,69 @@ import { sourceTerm } from './span-terms.ts';
 const GEOMETRY = 'from the solved geometry';
 
 /** Strands, pulleys, points, zones and joints: what the drawing shows. */
-export function drawnFigures(assessment: Assessment): readonly ReportFigure[] {
+export function drawnFigures({ rig, start, release }: Judged): readonly ReportFigure[] {
   return [
-    ...strandFigures(assessment),
-    ...pulleysAt(assessment).flatMap(({ chainId, strandAngleRad }) =>
+    ...strandFigures(start),
+    ...pulleysAt(start).flatMap(({ chainId, strandAngleRad }) =>
       strandAngleRad === undefined
         ? []
         : [measured(`pulleys[${chainId}].strandAngleRad`, 'Angle between the strands', angle(strandAngleRad), GEOMETRY)],
     ),
-    ...pointLoads(assessment).map(({ pointId, sizeN }) =>
+    ...pointLoads(start).map(({ pointId, sizeN }) =>
       measured(`pointLoads[${pointId}].sizeN`, `Load on ${pointId}`, force(sizeN), 'sum of the strands and chains that pull there'),
     ),
-    ...loadFigures(assessment),
-    ...assessment.zones.flatMap(({ lineId, circles }) =>
+    ...loadFigures(start),
+    ...release.zones.flatMap(({ lineId, circles }) =>
       circles.map(({ radiusM }, index) =>
         measured(
           `zones[${lineId}].circles[${index}].radiusM`,
           'Radius to keep clear',
           length(radiusM),
-          `${assessment.policy.care.zoneFactor.value} × the longer strand that meets there`,
+          `${rig.policy.care.zoneFactor.value} × the longer strand that meets there`,
         ),
       ),
     ),
-    ...assessment.joints.flatMap(({ sizeM, openingM, kind }, index) => [
+    ...rig.fits.flatMap(({ sizeM, openingM, kind }, index) => [
       ...(sizeM === undefined ? [] : [measured(`fits[${index}].sizeM`, `${kind}: what goes in`, length(sizeM), 'from the register')]),
       ...(openingM === undefined ? [] : [measured(`fits[${index}].openingM`, `${kind}: opening`, length(openingM), 'from the register')]),
     ]),
   ];
 }
 
-function strandFigures(assessment: Assessment): readonly ReportFigure[] {
-  return strandsAt(assessment).flatMap(({ lineId, index, lengthM, plannedN, greatestN }) => {
-    const walk = assessment.network.lines.find(({ line }) => line.id === lineId);
+function strandFigures(moment: Moment): readonly ReportFigure[] {
+  const { states, rig } = moment;
+  const lines = rig.lines.map(({ line }) => line.id);
+  return strandsAt(moment).flatMap(({ lineId, index, lengthM, plannedN, greatestN }) => {
     const at = `strands[${lineId}.${index}]`;
-    const source = { kind: 'span', line: walk?.index ?? 0, span: index } as const;
+    const source = { kind: 'span', line: lines.indexOf(lineId), span: index } as const;
     const term = (list: readonly LoadState[], check: 'planned' | 'greatest') => (): Term => {
-      const worst = worstState(assessment, source, list);
+      const worst = worstState(moment, source, list);
       const figure = force((check === 'planned' ? plannedN : greatestN) ?? 0);
-      return worst ? sourceTerm(assessment, source, worst.state, linePullOf(assessment, worst.state, check)) : { label: 'Tension', figure };
+      return worst ? sourceTerm(moment, source, worst, linePullOf(moment, worst, check)) : { label: 'Tension', figure };
     };
     return [
       measured(`${at}.lengthM`, 'Length of the strand', length(lengthM), GEOMETRY),
-      ...(plannedN === undefined
-        ? []
-        : [explained(`${at}.plannedN`, 'Planned tension', force(plannedN), term(assessment.states.planned, 'planned'))]),
+      ...(plannedN === undefined ? [] : [explained(`${at}.plannedN`, 'Planned tension', force(plannedN), term(states.planned, 'planned'))]),
       ...(greatestN === undefined
         ? []
-        : [explained(`${at}.greatestN`, 'Greatest tension', force(greatestN), term(assessment.states.greatest, 'greatest'))]),
+        : [explained(`${at}.greatestN`, 'Greatest tension', force(greatestN), term(states.greatest, 'greatest'))]),
     ];
   });
 }
 
-function loadFigures(assessment: Assessment): readonly ReportFigure[] {
-  const load = loadForce(assessment);
-  const [shown] = assessment.states.planned;
+function loadFigures(moment: Moment): readonly ReportFigure[] {
+  const load = loadForce(moment);
+  const [shown] = moment.states.planned;
   if (load === undefined || shown === undefined) return [];
-  const back = assessment.rig.purpose === 'lower' || assessment.rig.purpose === 'hold';
+  const back = holdsBack(moment.rig.rig);
   const along: Term = {
     label: 'Along its travel',
     figure: force(load.alongN),
     how: {
       operation: 'product',
       of: [
-        plannedLinePull(assessment, shown),
-        { ...advantageTerm(assessment, shown.motion), label: '× what one newton gives at the load' },
+        plannedLinePull(moment, shown),
+        { ...advantageTerm(moment, shown.balance.motion), label: '× what one newton gives at the load' },
         ...(back ? [{ label: '× against its travel', figure: { si: -1, as: 'ratio' } as const }] : []),
       ],
     },

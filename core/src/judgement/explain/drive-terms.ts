@@ -1,26 +1,27 @@
+import { scale } from '../../statics/vec3.ts';
+import type { Judged } from '../judged.ts';
+import type { DriveState, Moment } from '../../moment/moment.ts';
+import { linePullLimit } from '../../moment/margins.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { GearOf } from '../../gear/gear-facts.ts';
-import type { Assessment } from '../../moment/assessment.ts';
-import type { DriveReport } from '../../moment/drives.ts';
-import { linePullLimit } from '../../moment/place-check.ts';
 import { count, current, type Figure, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
 import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** The figures of every drive: pulls, drum, the work to do. The first drive's drum stands in the report once more. */
-export function driveFiguresExplained(assessment: Assessment): readonly ReportFigure[] {
-  const own = assessment.drives.flatMap((drive) => [
-    ...pullsOf(assessment, drive, `drives[${drive.walk.line.id}]`),
-    ...drumOf(drive, `drives[${drive.walk.line.id}]`),
-    ...workOf(assessment, drive, `drives[${drive.walk.line.id}].work`),
-  ]);
-  const [first] = assessment.drives;
+export function driveFiguresExplained(judged: Judged): readonly ReportFigure[] {
+  const { drives } = judged.start;
+  const own = drives.flatMap((state) => {
+    const at = `drives[${state.drive.line.line.id}]`;
+    return [...pullsOf(judged.start, state, at), ...drumOf(state, at), ...workOf(judged, state, `${at}.work`)];
+  });
+  const [first] = drives;
   const drum = first && first.drum.kind !== 'no-winch' ? [...rated(first, 'drum'), ...drumOf(first, 'drum')] : [];
   return [...own, ...drum];
 }
 
-function rated(drive: DriveReport, at: string): readonly ReportFigure[] {
+function rated(drive: DriveState, at: string): readonly ReportFigure[] {
   const figures: ReportFigure[] = [];
   if (drive.ratedN !== undefined) figures.push(explained(`${at}.ratedN`, 'Rated pull', force(drive.ratedN), () => ratedTerm(drive)));
   if (drive.greatestN !== undefined)
@@ -28,12 +29,12 @@ function rated(drive: DriveReport, at: string): readonly ReportFigure[] {
   return figures;
 }
 
-function pullsOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
-  const { plannedPullN, states, checks } = assessment;
+function pullsOf(moment: Moment, drive: DriveState, at: string): readonly ReportFigure[] {
+  const { plannedPullN, states, rig } = moment;
   const share: Term = {
     label: '× this drive’s share',
     figure: ratio(drive.share),
-    reason: assessment.rig.sharing ? `stated by ${assessment.rig.sharing.statedBy}` : 'by rated pulls on the working layers',
+    reason: rig.rig.sharing ? `stated by ${rig.rig.sharing.statedBy}` : 'by rated pulls on the working layers',
   };
   const figures: ReportFigure[] = [...rated(drive, at), explained(`${at}.share`, 'Share of the pull', ratio(drive.share), () => share)];
   const most = states.planned.find(({ scale }) => scale === plannedPullN);
@@ -43,11 +44,11 @@ function pullsOf(assessment: Assessment, drive: DriveReport, at: string): readon
       explained(`${at}.plannedN`, 'Planned line pull', figure, () => ({
         label: 'Planned line pull',
         figure,
-        how: { operation: 'product', of: [plannedLinePull(assessment, most), share] },
+        how: { operation: 'product', of: [plannedLinePull(moment, most), share] },
       })),
     );
   }
-  const limit = linePullLimit(checks);
+  const limit = linePullLimit(moment);
   if (limit) {
     const figure = force(limit.pullN * drive.share);
     const of: Term[] = [{ label: 'Line-pull limit of the first drive', figure: force(limit.pullN) }, share];
@@ -62,7 +63,7 @@ function pullsOf(assessment: Assessment, drive: DriveReport, at: string): readon
   return figures;
 }
 
-function drumOf({ drum }: DriveReport, at: string): readonly ReportFigure[] {
+function drumOf({ drum }: DriveState, at: string): readonly ReportFigure[] {
   if (drum.kind === 'no-winch') return [];
   const figures: ReportFigure[] = [];
   if (drum.lineOutM !== undefined)
@@ -77,7 +78,7 @@ function drumOf({ drum }: DriveReport, at: string): readonly ReportFigure[] {
   ];
 }
 
-type KnownDrum = Extract<DriveReport['drum'], { kind: 'known' }>;
+type KnownDrum = Extract<DriveState['drum'], { kind: 'known' }>;
 
 const difference = (label: string, figure: Figure, of: readonly Term[]): Term => ({ label, figure, how: { operation: 'difference', of } });
 
@@ -116,12 +117,12 @@ function usableTerm({ drum: sizes, usableM, wrapsWanted }: KnownDrum): Term {
   ]);
 }
 
-function workOf(assessment: Assessment, drive: DriveReport, at: string): readonly ReportFigure[] {
-  const work = assessment.work.find((entry) => entry.drive === drive);
-  if (!work || !('plan' in work) || drive.winch?.kind !== 'winch') return [];
+function workOf({ work: all, start }: Judged, drive: DriveState, at: string): readonly ReportFigure[] {
+  const work = all.find((entry) => entry.state === drive);
+  if (!work || !('plan' in work) || drive.drive.kind !== 'winch' || drive.drive.winch === undefined) return [];
   const { plan, ropeM } = work;
-  const motor = drive.winch.attributes;
-  const load = ((assessment.plannedPullN ?? 0) * drive.share) / (drive.ratedN ?? Number.NaN);
+  const motor = drive.drive.winch.attributes;
+  const load = ((start.plannedPullN ?? 0) * drive.share) / (drive.ratedN ?? Number.NaN);
   const figures: ReportFigure[] = [
     measured(`${at}.ropeM`, 'Rope to haul', length(ropeM), 'travel × rope hauled for a metre of travel'),
     explained(`${at}.currentA`, 'Current', current(plan.currentA), () => currentTerm(motor, load, plan.currentA)),

@@ -1,10 +1,5 @@
+import { scale } from '../../statics/vec3.ts';
 import type { Term } from '../../explanation/term.ts';
-import { assess } from '../../moment/assess.ts';
-import type { Assessment } from '../../moment/assessment.ts';
-import { linePullLimit, type PlaceCheck, worstState } from '../../moment/place-check.ts';
-import { count, type Figure, force, percent, ratio } from '../../quantity/format.ts';
-import type { Case } from '../../rig/case.ts';
-import { ownerName } from '../rule.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { breakFigures } from './break-terms.ts';
 import { drawnFigures } from './drawn-terms.ts';
@@ -12,20 +7,31 @@ import { driveFiguresExplained } from './drive-terms.ts';
 import { explainPlaceOf, limitsOfPlace, loadTerm } from './explain-place.ts';
 import { holdFigures } from './hold-terms.ts';
 import { effortTermOf, greatestTerm, methodTerm, plannedEffortTerm, plannedLinePull, pullTerm } from './pull-terms.ts';
-import { explained, type ReportFigure } from './report-figure.ts';
+import { type ReportFigure, explained } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
+import { judgedCase } from '../judge.ts';
+import { whereOf } from '../report/report-figures.ts';
+import { bracketed, ownerName } from '../speak.ts';
+import { type LinePullLimit, breakingRatioAt, linePullLimit, stopRatio, utilisationAt } from '../../moment/margins.ts';
+import type { Moment } from '../../moment/moment.ts';
+import { worstState } from '../../moment/places.ts';
+import { type Figure, count, force, percent, ratio } from '../../quantity/format.ts';
+import type { Place } from '../../resolved/place.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Case } from '../../rig/case.ts';
 
 /** Every figure of a case's report. Nothing is worked out until one is asked to explain itself. */
 export function figuresOf(subject: Case): readonly ReportFigure[] {
-  const assessment = assess(subject);
+  const judged = judgedCase(subject);
+  const { rig, start } = judged;
   return [
-    ...pullFigures(assessment),
-    ...effortFigures(assessment),
-    ...driveFiguresExplained(assessment),
-    ...drawnFigures(assessment),
-    ...holdFigures(assessment),
-    ...breakFigures(assessment),
-    ...assessment.checks.flatMap((check) => placeFigures(assessment, check)),
+    ...pullFigures(start),
+    ...effortFigures(rig),
+    ...driveFiguresExplained(judged),
+    ...drawnFigures(judged),
+    ...holdFigures(start),
+    ...breakFigures(judged),
+    ...rig.places.flatMap((place) => (start.places.present[place.index] === 1 ? placeFigures(start, place) : [])),
   ];
 }
 
@@ -36,20 +42,21 @@ export function explainFigure(subject: Case, path: string): Term | undefined {
     ?.explain();
 }
 
-function pullFigures(assessment: Assessment): readonly ReportFigure[] {
-  const { pullN, plannedPullN, greatestPullN, advantage, states, drives, checks } = assessment;
+function pullFigures(moment: Moment): readonly ReportFigure[] {
+  const { rig, plannedPullN, greatestPullN, advantage, states, drives } = moment;
+  const { pullN } = rig;
   const figures: ReportFigure[] = [];
-  if (pullN !== undefined) figures.push(explained('pullN', 'Pull needed', force(pullN), () => pullTerm(assessment)));
+  if (pullN !== undefined) figures.push(explained('pullN', 'Pull needed', force(pullN), () => pullTerm(rig)));
   const most = states.planned.find(({ scale }) => scale === plannedPullN);
   if (plannedPullN !== undefined && most)
-    figures.push(explained('plannedPullN', 'Planned line pull', force(plannedPullN), () => plannedLinePull(assessment, most)));
+    figures.push(explained('plannedPullN', 'Planned line pull', force(plannedPullN), () => plannedLinePull(moment, most)));
   const [first] = drives;
   if (greatestPullN !== undefined && first)
     figures.push(explained('greatestPullN', 'Greatest line pull', force(greatestPullN), () => greatestTerm(first)));
   for (const motion of ['hauling', 'frictionless', 'lowering'] as const) {
     const gain = advantage?.[motion];
     if (gain !== undefined)
-      figures.push(explained(`advantage.${motion}`, `Advantage, ${motion}`, ratio(gain), () => advantageTerm(assessment, motion)));
+      figures.push(explained(`advantage.${motion}`, `Advantage, ${motion}`, ratio(gain), () => advantageTerm(moment, motion)));
   }
   if (advantage) {
     const shares = Math.max(
@@ -64,23 +71,23 @@ function pullFigures(assessment: Assessment): readonly ReportFigure[] {
         reason: 'by virtual work',
         how: {
           operation: 'quotient',
-          of: [advantageTerm(assessment, 'frictionless'), { label: '÷ shares of all drives', figure: ratio(shares) }],
+          of: [advantageTerm(moment, 'frictionless'), { label: '÷ shares of all drives', figure: ratio(shares) }],
         },
       })),
     );
   }
-  const limit = linePullLimit(checks);
-  if (limit) figures.push(explained('linePullLimit.pullN', 'Line-pull limit', force(limit.pullN), () => lineLimitTerm(assessment, limit)));
+  const limit = linePullLimit(moment);
+  if (limit) figures.push(explained('linePullLimit.pullN', 'Line-pull limit', force(limit.pullN), () => lineLimitTerm(moment, limit)));
   return figures;
 }
 
 /** The largest line pull: the working limit of the place that sets it ÷ what a newton of line pull puts on it. */
-export function lineLimitTerm(assessment: Assessment, { pullN, place }: NonNullable<ReturnType<typeof linePullLimit>>): Term {
-  const worst = worstState(assessment, place.load, assessment.states.unit);
+function lineLimitTerm(moment: Moment, { pullN, place }: LinePullLimit): Term {
+  const worst = worstState(moment, place.load, moment.states.unit);
   const one: Term = { label: 'one newton of line pull', figure: force(1) };
-  const { limit } = limitsOfPlace(assessment, place);
+  const { limit } = limitsOfPlace(moment, place);
   const per: Term = worst
-    ? { ...sourceTerm(assessment, place.load, worst.state, one), label: `÷ load on it for a newton of line pull, ${worst.state.motion}` }
+    ? { ...sourceTerm(moment, place.load, worst, one), label: `÷ load on it for a newton of line pull, ${worst.balance.motion}` }
     : one;
   return {
     label: 'Line-pull limit',
@@ -88,13 +95,13 @@ export function lineLimitTerm(assessment: Assessment, { pullN, place }: NonNulla
     figure: force(pullN),
     how: {
       operation: 'quotient',
-      of: [limit ?? { label: 'Working limit', figure: force(place.capacity?.wllN ?? 0) }, { ...per, figure: ratio(per.figure.si) }],
+      of: [limit ?? { label: 'Working limit', figure: force(moment.places.wllN[place.index] ?? 0) }, { ...per, figure: ratio(per.figure.si) }],
     },
   };
 }
 
-function effortFigures(assessment: Assessment): readonly ReportFigure[] {
-  const { effort } = assessment;
+function effortFigures(rig: ResolvedRig): readonly ReportFigure[] {
+  const { effort } = rig;
   if (effort.kind !== 'estimated') return [];
   const sorted = [...effort.methods].sort((a, b) => a.pullN - b.pullN).map(methodTerm);
   const middle = Math.floor(sorted.length / 2);
@@ -119,7 +126,7 @@ function effortFigures(assessment: Assessment): readonly ReportFigure[] {
     explained('effort.lowN', 'Lowest method', force(effort.lowN), edge('Lowest method', force(effort.lowN), 'least')),
     explained('effort.medianN', 'Median of the methods', force(effort.medianN), () => median),
     explained('effort.highN', 'Highest method', force(effort.highN), edge('Highest method', force(effort.highN), 'greatest')),
-    explained('effort.plannedN', 'Planned by the estimate', force(effort.plannedN), () => plannedEffortTerm(assessment)),
+    explained('effort.plannedN', 'Planned by the estimate', force(effort.plannedN), () => plannedEffortTerm(rig)),
     ...effort.methods.flatMap((method) => [
       explained(`effort.methods[${method.id}].pullN`, method.id, force(method.pullN), () => methodTerm(method)),
       ...method.terms.map((term, index) =>
@@ -129,30 +136,30 @@ function effortFigures(assessment: Assessment): readonly ReportFigure[] {
   ];
 }
 
-function placeFigures(assessment: Assessment, check: PlaceCheck): readonly ReportFigure[] {
-  const { place, plannedN, greatestN, utilisation, breakingRatio, stopRatio } = check;
+function placeFigures(moment: Moment, place: Place): readonly ReportFigure[] {
+  const { places, rig } = moment;
   const at = (field: string) => `places[${place.id}].${field}`;
-  const name = `${ownerName(place)}${place.where ? ` (${place.where})` : ''}`;
+  const name = `${ownerName(place)}${bracketed(whereOf(moment, place))}`;
   const missing = (label: string): Term => ({ label, figure: force(Number.NaN) });
-  const whole = () => explainPlaceOf(assessment, place);
+  const whole = () => explainPlaceOf(moment, place);
   const figures: ReportFigure[] = [
-    explained(at('stopRatio'), `${name}: least margin`, ratio(stopRatio), () => stopTerm(assessment, check)),
+    explained(at('stopRatio'), `${name}: least margin`, ratio(stopRatio(rig, place)), () => stopTerm(rig, place)),
   ];
-  const add = (field: string, label: string, figure: Figure, explain: () => Term | undefined) =>
-    figures.push(explained(at(field), `${name}: ${label}`, figure, () => explain() ?? missing(label)));
-  if (plannedN !== undefined) add('plannedN', 'planned load', force(plannedN), () => loadTerm(assessment, place, 'planned'));
-  if (greatestN !== undefined) add('greatestN', 'greatest load', force(greatestN), () => loadTerm(assessment, place, 'greatest'));
-  if (place.capacity) add('wllN', 'working limit', force(place.capacity.wllN), () => limitsOfPlace(assessment, place).limit);
-  if (place.capacity && place.kind !== 'drum')
-    add('mbsN', 'breaking strength', force(place.capacity.mbsN), () => limitsOfPlace(assessment, place).breaking);
-  if (utilisation !== undefined)
-    add('utilisation', 'share used', percent(utilisation), () =>
-      quotient('Planned load ÷ working limit', percent(utilisation), whole().planned, whole().limit),
-    );
-  if (breakingRatio !== undefined)
-    add('breakingRatio', 'breaking strength ÷ greatest load', ratio(breakingRatio), () =>
-      quotient('Breaking strength ÷ greatest load', ratio(breakingRatio), whole().breaking, whole().greatest),
-    );
+  const add = (field: string, label: string, figure: Figure, explain: () => Term | undefined) => {
+    if (!Number.isNaN(figure.si)) figures.push(explained(at(field), `${name}: ${label}`, figure, () => explain() ?? missing(label)));
+  };
+  const figureOf = (list: Float64Array) => force(list[place.index] ?? Number.NaN);
+  const [utilisation, breakingRatio] = [utilisationAt(moment, place), breakingRatioAt(moment, place)];
+  add('plannedN', 'planned load', figureOf(places.plannedN), () => loadTerm(moment, place, 'planned'));
+  add('greatestN', 'greatest load', figureOf(places.greatestN), () => loadTerm(moment, place, 'greatest'));
+  add('wllN', 'working limit', figureOf(places.wllN), () => limitsOfPlace(moment, place).limit);
+  add('mbsN', 'breaking strength', figureOf(places.mbsN), () => limitsOfPlace(moment, place).breaking);
+  add('utilisation', 'share used', percent(utilisation), () =>
+    quotient('Planned load ÷ working limit', percent(utilisation), whole().planned, whole().limit),
+  );
+  add('breakingRatio', 'breaking strength ÷ greatest load', ratio(breakingRatio), () =>
+    quotient('Breaking strength ÷ greatest load', ratio(breakingRatio), whole().breaking, whole().greatest),
+  );
   return figures;
 }
 
@@ -160,7 +167,7 @@ function quotient(label: string, figure: Figure, above: Term | undefined, below:
   return above && below ? { label, figure, how: { operation: 'quotient', of: [above, below] } } : undefined;
 }
 
-function stopTerm({ policy }: Assessment, { place, stopRatio }: PlaceCheck): Term {
+function stopTerm({ policy }: ResolvedRig, place: Place): Term {
   const row = place.ownLine ? policy.limits.ownLineMargin : policy.limits.breakingMargin;
-  return { label: 'Least breaking strength ÷ greatest load', figure: ratio(stopRatio), source: row.source };
+  return { label: 'Least breaking strength ÷ greatest load', figure: ratio(row.value), source: row.source };
 }

@@ -1,11 +1,13 @@
 import { explainAnchor } from '../../anchors/anchor-capacity.ts';
 import type { Term } from '../../explanation/term.ts';
-import { anchorQuestions, assess } from '../../moment/assess.ts';
-import type { Assessment, LoadState, Place } from '../../moment/assessment.ts';
-import { backAnchorLoads, worstState } from '../../moment/place-check.ts';
+import type { LoadState, Moment } from '../../moment/moment.ts';
+import { bendFactorAt, bendName, weakestAnchor, worstState } from '../../moment/places.ts';
 import { force, ratio } from '../../quantity/format.ts';
+import type { Derate } from '../../rating/derates.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
+import type { Place } from '../../resolved/place.ts';
 import type { Case } from '../../rig/case.ts';
+import { judgedCase } from '../judge.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { sourceTerm } from './span-terms.ts';
 
@@ -20,39 +22,36 @@ export interface PlaceExplanation {
 
 /** Explains one place of a case; undefined where the case has no such place. Built on request, never on a plain solve. */
 export function explainPlace(subject: Case, placeId: string): PlaceExplanation | undefined {
-  const assessment = assess(subject);
-  const place = assessment.places.find(({ id }) => id === placeId);
-  return place && explainPlaceOf(assessment, place);
+  const { rig, start } = judgedCase(subject);
+  const place = rig.byId.place.get(placeId);
+  return place && start.places.present[place.index] === 1 ? explainPlaceOf(start, place) : undefined;
 }
 
-export function explainPlaceOf(assessment: Assessment, place: Place): PlaceExplanation {
-  const planned = loadTerm(assessment, place, 'planned');
-  const greatest = loadTerm(assessment, place, 'greatest');
-  return { placeId: place.id, ...limitsOfPlace(assessment, place), ...(planned && { planned }), ...(greatest && { greatest }) };
+export function explainPlaceOf(moment: Moment, place: Place): PlaceExplanation {
+  const planned = loadTerm(moment, place, 'planned');
+  const greatest = loadTerm(moment, place, 'greatest');
+  return { placeId: place.id, ...limitsOfPlace(moment, place), ...(planned && { planned }), ...(greatest && { greatest }) };
 }
 
 /** The load of a place in the state in which it is largest. */
-export function loadTerm(assessment: Assessment, place: Place, check: 'planned' | 'greatest'): Term | undefined {
+export function loadTerm(moment: Moment, place: Place, check: 'planned' | 'greatest'): Term | undefined {
   const label = check === 'planned' ? 'Planned load' : 'At the winch’s greatest pull';
-  if (place.load.kind === 'back-anchor') return backAnchorTerm(assessment, place, check, label);
-  const worst = worstState(assessment, place.load, assessment.states[check]);
-  if (worst === undefined) return undefined;
-  return { ...sourceTerm(assessment, place.load, worst.state, linePullOf(assessment, worst.state, check)), label };
+  if (place.load.kind === 'back-anchor') return backAnchorTerm(moment, place, check, label);
+  const worst = worstState(moment, place.load, moment.states[check]);
+  return worst && { ...sourceTerm(moment, place.load, worst, linePullOf(moment, worst, check)), label };
 }
 
 /** The first drive's pull in one state of a check. */
-export function linePullOf(assessment: Assessment, state: LoadState, check: 'planned' | 'greatest'): Term {
-  if (check === 'planned') return plannedLinePull(assessment, state);
-  const [drive] = assessment.drives;
+export function linePullOf(moment: Moment, state: LoadState, check: 'planned' | 'greatest'): Term {
+  if (check === 'planned') return plannedLinePull(moment, state);
+  const [drive] = moment.drives;
   return drive ? greatestTerm(drive) : { label: 'Greatest line pull', figure: force(state.scale) };
 }
 
-function backAnchorTerm(assessment: Assessment, place: Place, check: 'planned' | 'greatest', label: string): Term | undefined {
-  if (place.load.kind !== 'back-anchor') return undefined;
-  const loads = backAnchorLoads(assessment, place.load);
-  const loadN = check === 'planned' ? loads.plannedN : loads.greatestN;
-  if (loadN === undefined) return undefined;
-  const margin = assessment.policy.hold.backAnchorMargin;
+function backAnchorTerm({ rig, places }: Moment, { index }: Place, check: 'planned' | 'greatest', label: string): Term | undefined {
+  const loadN = (check === 'planned' ? places.plannedN : places.greatestN)[index] ?? Number.NaN;
+  if (Number.isNaN(loadN)) return undefined;
+  const margin = rig.policy.hold.backAnchorMargin;
   const factor = check === 'planned' ? margin.value : 1;
   return {
     label,
@@ -67,47 +66,56 @@ function backAnchorTerm(assessment: Assessment, place: Place, check: 'planned' |
   };
 }
 
-export function limitsOfPlace(assessment: Assessment, place: Place): Pick<PlaceExplanation, 'limit' | 'breaking'> {
-  const { policy } = assessment;
-  if (place.kind === 'drum') {
-    const drive = assessment.drives.find(({ walk }) => place.load.kind === 'span' && walk.index === place.load.line);
+type Limits = Pick<PlaceExplanation, 'limit' | 'breaking'>;
+
+/** What a place stands with: its working limit and its breaking strength. */
+export function limitsOfPlace(moment: Moment, place: Place): Limits {
+  const { strength, owner } = place;
+  if (strength.kind === 'drum') {
+    const drive = moment.drives[strength.drive.index];
     return drive ? { limit: ratedTerm(drive) } : {};
   }
-  if (place.owner.kind === 'body') return anchorLimits(assessment, place);
-  const { use } = place.owner;
-  const rated = assessment.limits.get(use.id);
-  const judged = use.judged
-    ? { ...use.judged, because: `judged by ${use.judged.person} on ${use.judged.on}: ${use.judged.reason}` }
-    : rated?.kind === 'judged'
-      ? { ...rated, because: rated.reason }
-      : undefined;
-  if (judged)
+  if (owner.kind === 'body') return anchorLimits(moment, place);
+  const { use, limit } = owner.use;
+  if (strength.kind === 'judged') {
+    const { judged } = use;
+    const because = judged
+      ? `judged by ${judged.person} on ${judged.on}: ${judged.reason}`
+      : limit?.kind === 'judged'
+        ? limit.reason
+        : 'judged';
     return {
-      limit: { label: 'Working number', figure: force(judged.workingN), reason: judged.because },
-      breaking: { label: 'Failing number', figure: force(judged.failingN), reason: judged.because },
+      limit: { label: 'Working number', figure: force(strength.wllN), reason: because },
+      breaking: { label: 'Failing number', figure: force(strength.mbsN), reason: because },
     };
-  if (rated?.kind !== 'rated') return {};
-  const minor = use.axis === 'minor' && place.capacity !== undefined;
-  if (minor)
+  }
+  if (limit?.kind !== 'rated' || strength.kind !== 'rated') return {};
+  if (use.axis === 'minor') {
+    const { wllN, mbsN } = moment.places;
     return {
-      limit: { label: 'Working limit across its gate', figure: force(place.capacity?.wllN ?? 0), reason: 'minor axis' },
-      breaking: { label: 'Breaking strength across its gate', figure: force(place.capacity?.mbsN ?? 0), reason: 'minor axis' },
+      limit: { label: 'Working limit across its gate', figure: force(wllN[place.index] ?? 0), reason: 'minor axis' },
+      breaking: { label: 'Breaking strength across its gate', figure: force(mbsN[place.index] ?? 0), reason: 'minor axis' },
     };
+  }
+  const locals = localsAt(moment, place);
   return {
-    limit: explainRatedLimit(rated, policy.designFactors[rated.limit.use].source, place.locals),
-    breaking: explainRatedBreaking(rated, place.locals),
+    limit: explainRatedLimit(limit, moment.rig.policy.designFactors[limit.limit.use].source, locals),
+    breaking: explainRatedBreaking(limit, locals),
   };
 }
 
-function anchorLimits(
-  { rig, policy, network, gear, solved, anchors }: Assessment,
-  place: Place,
-): Pick<PlaceExplanation, 'limit' | 'breaking'> {
-  const { owner } = place;
-  if (owner.kind !== 'body' || solved === undefined) return {};
-  const questions = [...anchorQuestions({ rig, policy, network, gear }, solved.hauling)].filter(([, { body }]) => body.id === owner.bodyId);
-  // An anchor is as strong as at its weakest point; the place carries that one's capacity.
-  const found = questions.find(([pointId]) => anchors.get(pointId)?.workingN === place.capacity?.wllN);
-  const explained = found && explainAnchor(found[1], policy);
+/** The factors that hold at a place in a moment, the bend's with them. */
+function localsAt({ rig, balances }: Moment, { locals, bend }: Place): readonly Derate[] {
+  if (bend === undefined || balances === undefined) return locals;
+  const { bends } = rig.policy;
+  const { source } = bend.steelWire ? bends.steelWire : bends.fibre;
+  const factor = bendFactorAt({ rig, bend, hauling: balances.hauling });
+  return [...locals, { name: bendName(bend), factor, reason: `over ${bend.over}`, source }];
+}
+
+function anchorLimits({ rig, balances }: Moment, { strength }: Place): Limits {
+  if (strength.kind !== 'anchor' || balances === undefined) return {};
+  const weakest = weakestAnchor({ points: strength.points, hauling: balances.hauling, rig });
+  const explained = weakest && explainAnchor({ ...weakest.at.question, riseRad: weakest.riseRad }, rig.policy);
   return explained ? { limit: explained.working, breaking: explained.failing } : {};
 }

@@ -1,22 +1,21 @@
+import type { HoldState, Moment } from '../../moment/moment.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { HoldFigures } from '../../hold/vehicle-hold.ts';
-import type { Assessment } from '../../moment/assessment.ts';
-import type { VehicleHold } from '../../moment/vehicle-holds.ts';
 import { force, length, ratio } from '../../quantity/format.ts';
 import { STANDARD_GRAVITY } from '../../quantity/units.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** How every pulled vehicle stands, figure by figure. */
-export function holdFigures(assessment: Assessment): readonly ReportFigure[] {
-  return assessment.holds.flatMap((hold) => [
-    ...standing(assessment, hold),
+export function holdFigures(moment: Moment): readonly ReportFigure[] {
+  return moment.holds.flatMap((hold) => [
+    ...standing(moment, hold),
     ...tipping(hold, 'planned'),
     ...tipping(hold, 'greatest'),
-    ...begins(assessment, hold),
+    ...begins(moment, hold),
   ]);
 }
 
-function holdTerm({ policy }: Assessment, { body }: VehicleHold, { brakedN = 0, holdN = 0 }: HoldFigures): Term {
+function holdTerm({ rig: { policy } }: Moment, { vehicle: { body } }: HoldState, { brakedN = 0, holdN = 0 }: HoldFigures): Term {
   const row = body.stance && policy.hold.friction[body.stance.ground];
   return {
     label: 'What holds it',
@@ -41,17 +40,18 @@ function holdTerm({ policy }: Assessment, { body }: VehicleHold, { brakedN = 0, 
   };
 }
 
-function slideTerm(assessment: Assessment, hold: VehicleHold, figures: HoldFigures): Term {
+function slideTerm(moment: Moment, hold: HoldState, figures: HoldFigures): Term {
   const demand: Term = { label: 'Ropes and slope together', figure: force(figures.demandN), reason: 'as vectors along the ground' };
   return {
     label: 'Slides by',
     figure: force(figures.slidesByN ?? 0),
-    how: { operation: 'difference', of: [demand, holdTerm(assessment, hold, figures)] },
+    how: { operation: 'difference', of: [demand, holdTerm(moment, hold, figures)] },
   };
 }
 
-function standing(assessment: Assessment, hold: VehicleHold): readonly ReportFigure[] {
-  const { planned, greatest, body } = hold;
+function standing(moment: Moment, hold: HoldState): readonly ReportFigure[] {
+  const { planned, greatest } = hold;
+  const { body } = hold.vehicle;
   const at = `holds[${body.id}]`;
   const figures: ReportFigure[] = [];
   if (planned)
@@ -60,22 +60,22 @@ function standing(assessment: Assessment, hold: VehicleHold): readonly ReportFig
     );
   if (planned?.holdN !== undefined)
     figures.push(
-      explained(`${at}.plannedHoldN`, `${body.label}: what holds it`, force(planned.holdN), () => holdTerm(assessment, hold, planned)),
+      explained(`${at}.plannedHoldN`, `${body.label}: what holds it`, force(planned.holdN), () => holdTerm(moment, hold, planned)),
     );
   if (planned?.slidesByN !== undefined)
     figures.push(
-      explained(`${at}.plannedSlidesByN`, `${body.label}: slides by`, force(planned.slidesByN), () => slideTerm(assessment, hold, planned)),
+      explained(`${at}.plannedSlidesByN`, `${body.label}: slides by`, force(planned.slidesByN), () => slideTerm(moment, hold, planned)),
     );
   if (greatest?.slidesByN !== undefined)
     figures.push(
       explained(`${at}.greatestSlidesByN`, `${body.label}: slides by, greatest`, force(greatest.slidesByN), () =>
-        slideTerm(assessment, hold, greatest),
+        slideTerm(moment, hold, greatest),
       ),
     );
   return figures;
 }
 
-function tipping({ body, ...hold }: VehicleHold, check: 'planned' | 'greatest'): readonly ReportFigure[] {
+function tipping({ vehicle: { body }, ...hold }: HoldState, check: 'planned' | 'greatest'): readonly ReportFigure[] {
   const figures = hold[check];
   if (figures === undefined) return [];
   const weightN = body.massKg * STANDARD_GRAVITY;
@@ -104,7 +104,7 @@ function tipping({ body, ...hold }: VehicleHold, check: 'planned' | 'greatest'):
   return [explained(`holds[${body.id}].${check}Tipping`, `${body.label}: tipping, ${check}`, ratio(figures.tipping), () => term)];
 }
 
-function begins({ greatestPullN }: Assessment, { body, slidesFrom, tipsFrom }: VehicleHold): readonly ReportFigure[] {
+function begins({ greatestPullN }: Moment, { vehicle: { body }, slidesFrom, tipsFrom }: HoldState): readonly ReportFigure[] {
   const from = (field: string, label: string, share: number | undefined): readonly ReportFigure[] => {
     if (share === undefined || greatestPullN === undefined) return [];
     const figure = force(share * greatestPullN);

@@ -1,19 +1,14 @@
+import { methodWords } from '../../effort/estimate-pull.ts';
+import { scale, unit } from '../../statics/vec3.ts';
+
+
 import type { EffortTerm, MethodEstimate } from '../../effort/estimate-pull.ts';
 import type { Term } from '../../explanation/term.ts';
-import type { Assessment, LoadState } from '../../moment/assessment.ts';
-import type { DriveReport } from '../../moment/drives.ts';
+import type { DriveState, LoadState, Moment } from '../../moment/moment.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import { layerDiameterM } from '../../winch/drum-layers.ts';
 import { advantageTerm } from './advantage-term.ts';
-
-export const methodWords: { readonly [K in MethodEstimate['id']]: string } = {
-  fractions: 'By share of weight',
-  mire: 'By depth',
-  physics: 'By physics',
-  dragging: 'Dragging',
-  righting: 'Setting upright',
-  spooling: 'Spooling under tension',
-};
 
 export function effortTermOf({ label, pullN, source, factors }: EffortTerm): Term {
   const of = factors.map(({ label: name, value, unit }): Term => ({ label: name, figure: unit === 'N' ? force(value) : ratio(value) }));
@@ -25,15 +20,15 @@ export function methodTerm({ id, pullN, terms }: MethodEstimate): Term {
 }
 
 /** The pull needed: a person's figure, or what the estimate plans on. */
-export function pullTerm(assessment: Assessment): Term {
-  const { rig, pullN } = assessment;
-  if (rig.chosenPull)
-    return { label: 'Pull needed', figure: force(pullN ?? 0), reason: `chosen by ${rig.chosenPull.person}: ${rig.chosenPull.reason}` };
-  return plannedEffortTerm(assessment);
+export function pullTerm(rig: ResolvedRig): Term {
+  const { chosenPull } = rig.rig;
+  if (chosenPull)
+    return { label: 'Pull needed', figure: force(rig.pullN ?? 0), reason: `chosen by ${chosenPull.person}: ${chosenPull.reason}` };
+  return plannedEffortTerm(rig);
 }
 
 /** What the estimate plans on, whatever a person chose. */
-export function plannedEffortTerm({ effort, policy }: Assessment): Term {
+export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
   if (effort.kind !== 'estimated') return { label: 'Pull needed', figure: force(0) };
   const figure = force(effort.plannedN);
   const { planningMargin } = policy.effort;
@@ -61,16 +56,16 @@ export function plannedEffortTerm({ effort, policy }: Assessment): Term {
 }
 
 /** The planned pull of the first drive in one planned state: pull needed ÷ what a newton gives at the load. */
-export function plannedLinePull(assessment: Assessment, { motion, scale }: LoadState): Term {
+export function plannedLinePull(moment: Moment, { balance: { motion }, scale }: LoadState): Term {
   return {
-    label: assessment.drives[0]?.kind === 'winch' ? 'Line pull at the drum' : 'Line pull',
+    label: moment.rig.drives[0]?.kind === 'winch' ? 'Line pull at the drum' : 'Line pull',
     figure: force(scale),
-    how: { operation: 'quotient', of: [pullTerm(assessment), advantageTerm(assessment, motion)] },
+    how: { operation: 'quotient', of: [pullTerm(moment.rig), advantageTerm(moment, motion)] },
   };
 }
 
 /** What a drive can do in order. */
-export function ratedTerm({ kind, drum, ratedN }: DriveReport): Term {
+export function ratedTerm({ drive: { kind }, drum, ratedN }: DriveState): Term {
   const figure = force(ratedN ?? 0);
   if (kind === 'hand') return { label: 'People × what one pulls', figure };
   if (kind === 'tow') return { label: 'Grip of the towing vehicle', figure };
@@ -95,7 +90,7 @@ export function ratedTerm({ kind, drum, ratedN }: DriveReport): Term {
 }
 
 /** The greatest pull a drive can get to. */
-export function greatestTerm({ kind, drum, greatestN }: DriveReport): Term {
+export function greatestTerm({ drive: { kind }, drum, greatestN }: DriveState): Term {
   const figure = force(greatestN ?? 0);
   if (kind !== 'winch' || drum.kind === 'no-winch') return { label: 'Greatest line pull', figure };
   if (drum.limitedBy) return { label: 'Greatest line pull', figure, reason: `limited, stated by ${drum.limitedBy}` };

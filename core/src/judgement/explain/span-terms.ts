@@ -1,10 +1,13 @@
+import { scale } from '../../statics/vec3.ts';
+
+
 import type { Term } from '../../explanation/term.ts';
-import type { Assessment, LoadSource, LoadState } from '../../moment/assessment.ts';
-import { loadIn } from '../../moment/place-check.ts';
-import { spanTension, wrapAtStop } from '../../moment/rig-forces.ts';
+import { wrapAtStop } from '../../moment/forces.ts';
+import type { LoadState, Moment } from '../../moment/moment.ts';
+import { joinedSpan, loadIn } from '../../moment/places.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
-import type { LineWalk } from '../../resolved/rig-network.ts';
-import { bodyOfChain, isRunningBridle } from '../../rig/site-geometry.ts';
+import type { LoadSource } from '../../resolved/place.ts';
+import type { ResolvedChain, ResolvedLine } from '../../resolved/resolved-rig.ts';
 import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 
@@ -60,18 +63,16 @@ function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name:
 }
 
 /** The tension of one span from the first drive's pull: its drive's share, then what each bend lets pass. */
-export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, load: LoadState, linePull: Term): Term {
-  const { motion, state, scale } = load;
+export function spanTerm({ rig }: Moment, line: ResolvedLine, span: number, load: LoadState, linePull: Term): Term {
+  const { balance, scale } = load;
   const label =
-    span === 0 && walk.index === 0
-      ? 'First leg'
-      : `Leg ${span + 1} of ${assessment.network.lines.length === 1 ? 'the line' : walk.line.id.replaceAll('-', ' ')}`;
-  const figure = force(scale * spanTension(walk, span, state));
-  const ref = walk.spans[span];
-  const rope = ref && assessment.network.network.ropes[ref.rope];
+    span === 0 && line.index === 0 ? 'First leg' : `Leg ${span + 1} of ${rig.lines.length === 1 ? 'the line' : line.line.id.replaceAll('-', ' ')}`;
+  const figure = force(scale * (balance.forces.spans[line.firstSpan + span] ?? 0));
+  const ref = line.spans[span];
+  const rope = ref && rig.equations.ropes[ref.rope];
   if (ref === undefined || rope === undefined) return { label, figure };
-  const first = state.strandTensions[ref.rope]?.[0] ?? 0;
-  const driven = rope.pull?.kind !== 'length';
+  const first = balance.equilibrium.strandTensions[ref.rope]?.[0] ?? 0;
+  const driven = rope.pull.kind !== 'length';
   const share: Term[] =
     driven && Math.abs(first - 1) < 1e-12
       ? []
@@ -80,8 +81,8 @@ export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, l
   const bends = Array.from({ length: ref.strand }, (_, index) => {
     const stop = start + index + 1;
     const friction = rope.bends[index] ?? { kind: 'frictionless' };
-    const way = load.bridlesBack && isRunningBridle(assessment.rig, walk.line) ? otherWay(friction) : friction;
-    return bendTerm(way, motion, wrapAtStop(walk, stop, state), walk.stops[stop]?.chainId ?? 'the edge');
+    const way = balance.bridlesBack && line.runningBridle ? otherWay(friction) : friction;
+    return bendTerm(way, balance.motion, wrapAtStop(line, stop, balance), line.stops[stop]?.chain?.chain.id ?? 'the edge');
   }).filter((entry) => entry !== undefined);
   const factors = [...share, ...bends];
   if (factors.length === 0) return { ...linePull, label };
@@ -89,23 +90,25 @@ export function spanTerm(assessment: Assessment, walk: LineWalk, span: number, l
 }
 
 /** The load that a source carries in one state, from the first drive's pull. */
-export function sourceTerm(assessment: Assessment, source: LoadSource, state: LoadState, linePull: Term): Term {
-  const { network } = assessment;
-  const figure = force(loadIn(assessment, source, state));
+export function sourceTerm(moment: Moment, source: LoadSource, state: LoadState, linePull: Term): Term {
+  const figure = force(loadOf(moment, source, state));
   switch (source.kind) {
-    case 'span': {
-      const walk = network.lines[source.line] as LineWalk;
-      return spanTerm(assessment, walk, source.span, state, linePull);
-    }
-    case 'bend': {
-      const walk = network.lines[source.line] as LineWalk;
-      const of = [source.span, source.span + 1].map((span) => spanTerm(assessment, walk, span, state, linePull));
-      return { label: 'Larger of the two strands', figure, how: { operation: 'greatest', of } };
-    }
+    case 'span':
+      return onLine(moment, source.line, figure.si, (line) => spanTerm(moment, line, source.span, state, linePull));
+    case 'joined':
+      return onLine(moment, source.line, figure.si, (line) => {
+        const span = moment.balances ? joinedSpan(line, source.order, moment.balances.hauling) : 0;
+        return spanTerm(moment, line, span, state, linePull);
+      });
+    case 'bend':
+      return onLine(moment, source.line, figure.si, (line) => {
+        const of = [source.span, source.span + 1].map((span) => spanTerm(moment, line, span, state, linePull));
+        return { label: 'Larger of the two strands', figure, how: { operation: 'greatest', of } };
+      });
     case 'chain':
-      return chainTerm(assessment, source, state, linePull);
+      return chainTerm(moment, source, state, linePull);
     case 'body':
-      return bodyTerm(assessment, source, state, linePull);
+      return bodyTerm(moment, source, state, linePull);
     case 'back-anchor':
       return { label: 'What the vehicle slides by', figure };
     default: {
@@ -115,11 +118,18 @@ export function sourceTerm(assessment: Assessment, source: LoadSource, state: Lo
   }
 }
 
-function chainTerm(assessment: Assessment, source: Extract<LoadSource, { kind: 'chain' }>, state: LoadState, linePull: Term): Term {
-  const place = assessment.network.chains[source.chain];
-  const whole = { ...source, share: 1 };
-  const wholeN = loadIn(assessment, whole, state);
-  const sum = strandsOf(assessment, place?.chain.id, state, linePull) ?? {
+const onLine = (moment: Moment, index: number, loadN: number, term: (line: ResolvedLine) => Term): Term => {
+  const line = moment.rig.lines[index];
+  return line === undefined ? { label: 'Tension', figure: force(loadN) } : term(line);
+};
+
+const loadOf = ({ rig, balances }: Moment, source: LoadSource, state: LoadState): number =>
+  loadIn(rig, source, state, balances?.hauling ?? state.balance);
+
+function chainTerm(moment: Moment, source: Extract<LoadSource, { kind: 'chain' }>, state: LoadState, linePull: Term): Term {
+  const chain = moment.rig.chains[source.chain];
+  const wholeN = loadOf(moment, { ...source, share: 1 }, state);
+  const sum = strandsOf(moment, chain, state, linePull) ?? {
     label: 'Force in the chain',
     figure: force(wholeN),
     how: {
@@ -131,10 +141,10 @@ function chainTerm(assessment: Assessment, source: Extract<LoadSource, { kind: '
     },
   };
   if (source.share === 1) return sum;
-  const legs = source.share > 0.5 && source.share !== place?.share;
+  const legs = source.share > 0.5 && source.share !== chain?.share;
   return {
     label: legs ? 'Each leg' : 'Its share',
-    figure: force(loadIn(assessment, source, state)),
+    figure: force(loadOf(moment, source, state)),
     how: {
       operation: 'quotient',
       of: [
@@ -150,12 +160,12 @@ function chainTerm(assessment: Assessment, source: Extract<LoadSource, { kind: '
 }
 
 /** What pulls on a body: its one chain, or the sum of several as vectors. */
-function bodyTerm(assessment: Assessment, source: Extract<LoadSource, { kind: 'body' }>, state: LoadState, linePull: Term): Term {
-  const { network, rig } = assessment;
-  const chains = network.chains.flatMap((place, chain) => (bodyOfChain(rig, place.chain)?.id === source.bodyId ? [chain] : []));
+function bodyTerm(moment: Moment, source: Extract<LoadSource, { kind: 'body' }>, state: LoadState, linePull: Term): Term {
+  const { rig } = moment;
+  const chains = rig.chains.filter(({ point }) => point?.on === rig.bodies[source.body]);
   const [only] = chains;
-  if (only !== undefined && chains.length === 1) return chainTerm(assessment, { kind: 'chain', chain: only, share: 1 }, state, linePull);
-  const loadN = loadIn(assessment, source, state);
+  if (only !== undefined && chains.length === 1) return chainTerm(moment, { kind: 'chain', chain: only.index, share: 1 }, state, linePull);
+  const loadN = loadOf(moment, source, state);
   const share = ratio(linePull.figure.si === 0 ? 0 : loadN / linePull.figure.si);
   return {
     label: 'All that pulls on it together',
@@ -168,15 +178,15 @@ function bodyTerm(assessment: Assessment, source: Extract<LoadSource, { kind: 'b
 }
 
 /** The strands that a chain holds, added up; undefined where it holds none or more than one line's. */
-function strandsOf(assessment: Assessment, chainId: string | undefined, state: LoadState, linePull: Term): Term | undefined {
-  for (const walk of assessment.network.lines) {
-    const stop = walk.stops.findIndex((entry) => entry.chainId === chainId);
+function strandsOf(moment: Moment, chain: ResolvedChain | undefined, state: LoadState, linePull: Term): Term | undefined {
+  for (const line of moment.rig.lines) {
+    const stop = line.stops.findIndex((entry) => entry.chain !== undefined && entry.chain === chain);
     if (stop < 0) continue;
-    if (stop === 0) return spanTerm(assessment, walk, 0, state, linePull);
-    const before = spanTerm(assessment, walk, stop - 1, state, linePull);
-    if (stop >= walk.spans.length) return before;
-    const after = spanTerm(assessment, walk, stop, state, linePull);
-    const between = Math.PI - wrapAtStop(walk, stop, state.state);
+    if (stop === 0) return spanTerm(moment, line, 0, state, linePull);
+    const before = spanTerm(moment, line, stop - 1, state, linePull);
+    if (stop >= line.spans.length) return before;
+    const after = spanTerm(moment, line, stop, state, linePull);
+    const between = Math.PI - wrapAtStop(line, stop, state.balance);
     const [a, b] = [before.figure.si, after.figure.si];
     return {
       label: 'Both strands together',

@@ -1,7 +1,7 @@
-import type { Assessment, Gathered, LoadState } from '../../moment/assessment.ts';
-import { loadIn } from '../../moment/place-check.ts';
-import { chainForce, pointForces, spanLengthM, stopAt, wrapAtStop } from '../../moment/rig-forces.ts';
-import { add, norm, scale, type Vec3 } from '../../statics/vec3.ts';
+import { bodyForce, spanLengthM, stopAt, vectorAt, wrapAtStop } from '../../moment/forces.ts';
+import type { LoadState, Moment } from '../../moment/moment.ts';
+import type { ResolvedLine } from '../../resolved/resolved-rig.ts';
+import { norm, scale, type Vec3, ZERO } from '../../statics/vec3.ts';
 
 /** A strand as a drawing shows it: ends in metres, tensions in newtons. */
 export interface StrandAt {
@@ -42,28 +42,25 @@ export interface LoadForce {
   readonly upwardN: number;
 }
 
-/** The state in which the planned pull is shown: the first that is planned, hauling where nothing is. */
-export function shownState({ states, solved }: Gathered): LoadState | undefined {
-  return states.planned[0] ?? (solved && { motion: 'hauling', state: solved.hauling, scale: 1 });
+/** The largest tension of a span over the states of a check, newtons; nothing where it has none. */
+export function mostTensionN({ firstSpan }: ResolvedLine, span: number, list: readonly LoadState[]): number | undefined {
+  if (list.length === 0) return undefined;
+  return Math.max(...list.map(({ balance, scale: factor }) => factor * (balance.forces.spans[firstSpan + span] ?? 0)));
 }
 
-export function strandsAt(assessment: Assessment): readonly StrandAt[] {
-  const shown = shownState(assessment)?.state;
+export function strandsAt({ rig, shown, states }: Moment): readonly StrandAt[] {
   if (shown === undefined) return [];
-  const { network, states } = assessment;
-  return network.lines.flatMap((walk) =>
-    walk.spans.map((_, span): StrandAt => {
-      const source = { kind: 'span', line: walk.index, span } as const;
-      const most = (list: readonly LoadState[]) =>
-        list.length === 0 ? undefined : Math.max(...list.map((state) => loadIn(assessment, source, state)));
-      const plannedN = most(states.planned);
-      const greatestN = most(states.greatest);
+  const { balance } = shown;
+  return rig.lines.flatMap((line) =>
+    line.spans.map((_, span): StrandAt => {
+      const plannedN = mostTensionN(line, span, states.planned);
+      const greatestN = mostTensionN(line, span, states.greatest);
       return {
-        lineId: walk.line.id,
+        lineId: line.line.id,
         index: span,
-        from: stopAt(walk, span, shown),
-        to: stopAt(walk, span + 1, shown),
-        lengthM: spanLengthM(walk, span, shown),
+        from: stopAt(line, span, balance),
+        to: stopAt(line, span + 1, balance),
+        lengthM: spanLengthM(line, span, balance),
         ...(plannedN !== undefined && { plannedN }),
         ...(greatestN !== undefined && { greatestN }),
       };
@@ -71,48 +68,46 @@ export function strandsAt(assessment: Assessment): readonly StrandAt[] {
   );
 }
 
-export function pulleysAt(assessment: Assessment): readonly PulleyAt[] {
-  const shown = shownState(assessment);
+export function pulleysAt({ rig, shown, states }: Moment): readonly PulleyAt[] {
   if (shown === undefined) return [];
-  const { network, states } = assessment;
-  const angles = new Map<string, number>();
-  for (const walk of network.lines)
-    walk.stops.forEach(({ kind, chainId }, stop) => {
-      if (kind === 'pulley' && chainId) angles.set(chainId, Math.PI - wrapAtStop(walk, stop, shown.state));
+  const { balance } = shown;
+  const { positions, slackLinks } = balance.equilibrium;
+  const angles = new Map<number, number>();
+  for (const line of rig.lines)
+    line.stops.forEach(({ kind, chain }, stop) => {
+      if (kind === 'pulley' && chain) angles.set(chain.index, Math.PI - wrapAtStop(line, stop, balance));
     });
-  return network.chains.map((place) => {
-    const force = chainForce(network, place, shown.state);
-    const angle = angles.get(place.chain.id);
-    const slack = place.link >= 0 && shown.state.slackLinks.includes(place.link);
+  return rig.chains.map(({ index, chain, root, tip, link, share }) => {
+    const force = vectorAt(balance.forces.chains, index);
+    const angle = angles.get(index);
     return {
-      chainId: place.chain.id,
-      root: shown.state.positions[place.root] as Vec3,
-      at: shown.state.positions[place.tip] as Vec3,
+      chainId: chain.id,
+      root: positions[root] ?? ZERO,
+      at: positions[tip] ?? ZERO,
       ...(angle !== undefined && { strandAngleRad: angle }),
-      ...(states.planned.length > 0 && norm(force) > 0 && { forceN: scale(force, shown.scale * place.share) }),
-      ...(slack && ({ slack: true } as const)),
+      ...(states.planned.length > 0 && norm(force) > 0 && { forceN: scale(force, shown.scale * share) }),
+      ...(link >= 0 && slackLinks.includes(link) && ({ slack: true } as const)),
     };
   });
 }
 
-/** The load on every point of every body, fairleads included. */
-export function pointLoads({ rig, network, states }: Assessment): readonly PointLoad[] {
+/** The load on every point that something pulls on, fairleads included: drives and edges line by line, then chains. */
+export function pointLoads({ rig, states }: Moment): readonly PointLoad[] {
   const shown = states.planned[0];
   if (shown === undefined) return [];
-  return [...pointForces(rig, network, shown.state)].map(([pointId, unitForce]) => {
-    const forceN = scale(unitForce, shown.scale);
-    return { pointId, forceN, sizeN: norm(forceN) };
+  const onLines = rig.lines.flatMap(({ stops }) => stops.flatMap(({ point }) => point ?? []));
+  const pulled = new Set([...onLines, ...rig.chains.flatMap(({ point }) => point ?? [])]);
+  return [...pulled].map(({ index, point }) => {
+    const forceN = scale(vectorAt(shown.balance.forces.points, index), shown.scale);
+    return { pointId: point.id, forceN, sizeN: norm(forceN) };
   });
 }
 
 /** Net force of the ropes on the load, split along and across its travel. */
-export function loadForce({ rig, network, states, travel }: Assessment): LoadForce | undefined {
+export function loadForce({ rig, states, travel }: Moment): LoadForce | undefined {
   const shown = states.planned[0];
   if (shown === undefined) return undefined;
-  const forces = pointForces(rig, network, shown.state);
-  const own = rig.points.filter(({ bodyId }) => bodyId === rig.load.bodyId).map(({ id }) => forces.get(id));
-  const total = own.reduce<Vec3>((sum, force) => (force ? add(sum, force) : sum), { x: 0, y: 0, z: 0 });
-  const forceN = scale(total, shown.scale);
+  const forceN = scale(bodyForce(rig.load.on, shown.balance.forces), shown.scale);
   const alongN = forceN.x * travel.x + forceN.y * travel.y + forceN.z * travel.z;
   const level = Math.hypot(travel.x, travel.y);
   const sidewaysN = level > 0 ? (forceN.y * travel.x - forceN.x * travel.y) / level : 0;

@@ -1,15 +1,20 @@
-import type { Assessment } from '../../moment/assessment.ts';
-import type { DriveReport } from '../../moment/drives.ts';
-import type { DrumReport } from '../../moment/drum-state.ts';
+import type { DrumState } from '../../moment/drum-state.ts';
+import { breakingRatioAt, stopRatio, utilisationAt } from '../../moment/margins.ts';
+import type { Moment } from '../../moment/moment.ts';
+import { joinedSpan } from '../../moment/places.ts';
 import type { WinchWork } from '../../moment/winch-work.ts';
-import type { DriveFigures, DrumFigures, FitReport, HoldReport, WorkFigures } from './report.ts';
+import { ownerPiece, type Place } from '../../resolved/place.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Judged } from '../judged.ts';
+import { ownerName, ownerSubject } from '../speak.ts';
+import type { DriveFigures, DrumFigures, FitReport, HoldReport, PlaceReport, WorkFigures } from './report.ts';
 
 /** A field that is left out where it has no value. */
 export function given<K extends string, V>(key: K, value: V | undefined): { readonly [P in K]?: V } {
   return (value === undefined ? {} : { [key]: value }) as { readonly [P in K]?: V };
 }
 
-export function drumFigures(drum: DrumReport | undefined): DrumFigures {
+export function drumFigures(drum: DrumState | undefined): DrumFigures {
   if (drum === undefined || drum.kind === 'no-winch') return {};
   const pulls = {
     ratedN: drum.ratedN,
@@ -22,39 +27,37 @@ export function drumFigures(drum: DrumReport | undefined): DrumFigures {
 }
 
 /** Every drive with its share of the planned pull and of the line-pull limit. */
-export function driveFigures(assessment: Assessment, limitN: number | undefined): readonly DriveFigures[] {
-  const { plannedPullN } = assessment;
-  const work = new Map(assessment.work.map((entry) => [entry.drive, entry]));
-  return assessment.drives.map((drive): DriveFigures => {
-    const done = work.get(drive);
+export function driveFigures({ start, work }: Judged, limitN: number | undefined): readonly DriveFigures[] {
+  const { plannedPullN } = start;
+  return start.drives.map((state): DriveFigures => {
+    const { drive, share, drum, ratedN, greatestN } = state;
+    const done = work.find((entry) => entry.state === state);
     return {
-      ...drumFigures(drive.drum),
-      lineId: drive.walk.line.id,
+      ...drumFigures(drum),
+      lineId: drive.line.line.id,
       kind: drive.kind,
-      share: drive.share,
-      ...given('ratedN', drive.ratedN),
-      ...given('greatestN', drive.greatestN),
-      ...given('plannedN', plannedPullN === undefined ? undefined : plannedPullN * drive.share),
-      ...given('linePullLimitN', limitN === undefined ? undefined : limitN * drive.share),
-      ...given('work', done && 'plan' in done ? workFigures(done.ropeM, done.plan) : undefined),
+      share,
+      ...given('ratedN', ratedN),
+      ...given('greatestN', greatestN),
+      ...given('plannedN', plannedPullN === undefined ? undefined : plannedPullN * share),
+      ...given('linePullLimitN', limitN === undefined ? undefined : limitN * share),
+      ...given('work', done && 'plan' in done ? workFigures(done) : undefined),
     };
   });
 }
 
-type Planned = Extract<WinchWork, { plan: unknown }>['plan'];
-
-function workFigures(ropeM: number, plan: Planned): WorkFigures {
+function workFigures({ ropeM, plan }: Extract<WinchWork, { plan: unknown }>): WorkFigures {
   if (plan.kind !== 'planned') return { ropeM, currentA: plan.currentA };
   const { bursts, minutes, firstBurstS, currentA, speedMPerS, hottestC, lowestChargeShare } = plan;
   return { ropeM, currentA, bursts, minutes, firstBurstS, speedMPerS, hottestC, ...given('lowestChargeShare', lowestChargeShare) };
 }
 
-export function holdReports({ holds, greatestPullN }: Assessment): readonly HoldReport[] {
+export function holdReports({ holds, greatestPullN }: Moment): readonly HoldReport[] {
   const pullAt = (share: number | undefined) => (share === undefined || greatestPullN === undefined ? undefined : share * greatestPullN);
-  return holds.map(({ body, isLoad, backAnchorIds, planned, greatest, slidesFrom, tipsFrom }) => ({
+  return holds.map(({ vehicle: { body, isLoad, ties }, planned, greatest, slidesFrom, tipsFrom }) => ({
     bodyId: body.id,
     isLoad,
-    backAnchored: backAnchorIds.length > 0,
+    backAnchored: ties.length > 0,
     ...given('plannedDemandN', planned?.demandN),
     ...given('plannedHoldN', planned?.holdN),
     ...given('plannedSlidesByN', planned?.slidesByN),
@@ -66,19 +69,67 @@ export function holdReports({ holds, greatestPullN }: Assessment): readonly Hold
   }));
 }
 
-export function fitReports({ joints }: Assessment): readonly FitReport[] {
-  return joints.map(({ kind, inner, outer, sizeM, openingM, fits }) => ({
+export function fitReports({ fits }: ResolvedRig): readonly FitReport[] {
+  return fits.map(({ kind, inner, outer, sizeM, openingM, fits: goes }) => ({
     kind,
     innerUseId: inner.use.id,
     outerUseId: outer?.use.id,
     sizeM,
     openingM,
-    fits,
+    fits: goes,
   }));
 }
 
-/** The name of a drive as people say it. */
-export function driveName({ kind, winch }: DriveReport): string {
-  if (kind === 'winch') return winch ? `${winch.tag} ${winch.name}` : 'the winch';
-  return kind === 'hand' ? 'the people at the rope' : 'the towing vehicle';
+/** Every place that is there, in load-path order. */
+export function placeReports(moment: Moment): readonly PlaceReport[] {
+  return moment.rig.places.filter(({ index }) => moment.places.present[index] === 1).map((place) => placeReport(moment, place));
 }
+
+const known = (value: number | undefined): number | undefined => (value === undefined || Number.isNaN(value) ? undefined : value);
+
+function placeReport(moment: Moment, place: Place): PlaceReport {
+  const { places, rig } = moment;
+  const piece = ownerPiece(place);
+  return {
+    id: place.id,
+    part: place.part,
+    kind: place.kind,
+    subject: ownerSubject(place),
+    gearId: piece?.id,
+    tag: piece?.tag,
+    name: piece?.name ?? ownerName(place),
+    where: whereOf(moment, place),
+    plannedN: known(places.plannedN[place.index]),
+    greatestN: known(places.greatestN[place.index]),
+    wllN: known(places.wllN[place.index]),
+    mbsN: known(places.mbsN[place.index]),
+    utilisation: known(utilisationAt(moment, place)),
+    breakingRatio: known(breakingRatioAt(moment, place)),
+    stopRatio: stopRatio(rig, place),
+    judged: place.judged,
+    strands: spansOf(moment, place),
+  };
+}
+
+/** Where on a piece a place is, in words; a drum with the layer that works. */
+export function whereOf({ drives }: Moment, { strength, where }: Place): string {
+  const drum = strength.kind === 'drum' ? drives[strength.drive.index]?.drum : undefined;
+  return drum?.kind === 'known' ? `${where}, layer ${drum.layer}` : where;
+}
+
+/** The spans that pull at a place, numbered through all lines. */
+function spansOf({ rig, balances }: Moment, { load, spans }: Place): readonly number[] {
+  const line = 'line' in load ? rig.lines[load.line] : undefined;
+  if (line === undefined || balances === undefined) return spans;
+  switch (load.kind) {
+    case 'span':
+      return [line.firstSpan + load.span];
+    case 'bend':
+      return [line.firstSpan + load.span, line.firstSpan + load.span + 1];
+    case 'joined':
+      return [line.firstSpan + joinedSpan(line, load.order, balances.hauling)];
+    default:
+      return spans;
+  }
+}
+

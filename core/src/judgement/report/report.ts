@@ -1,33 +1,18 @@
 import type { Effort } from '../../effort/estimate-pull.ts';
 import type { FitKind } from '../../gear/fit.ts';
-import type { RichText } from '../../quantity/format.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
-import type { Fix, Severity, Subject } from '../rule.ts';
+import type { Subject } from '../rule.ts';
 import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
+import type { Finding } from './finding.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '4';
+export const CORE_VERSION = '5';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 
-export interface Finding {
-  /** `<code>@<subject>`, stable while the rig keeps its ids. */
-  readonly id: string;
-  readonly code: string;
-  readonly severity: Severity;
-  /** Undecided: counts as a caution (a note stays a note) until the question is answered. */
-  readonly undecided: boolean;
-  readonly subject: Subject;
-  readonly title: RichText;
-  readonly detail: RichText;
-  readonly why: string;
-  readonly questionId?: string;
-  readonly fixes: readonly Fix[];
-}
-
 /** One place of the load path with its figures; forces in newtons. */
-export interface PlaceFigures {
+export interface PlaceReport {
   readonly id: string;
   /** The line or back-anchor that it is part of. */
   readonly part: string;
@@ -133,6 +118,6 @@ export interface Report {
   readonly fits: readonly FitReport[];
   readonly breaks: readonly BreakFigures[];
   readonly zones: readonly LineZones[];
-  readonly places: readonly PlaceFigures[];
+  readonly places: readonly PlaceReport[];
   readonly findings: readonly Finding[];
 }

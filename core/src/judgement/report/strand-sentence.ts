@@ -1,10 +1,10 @@
 import { force, type RichText, rich } from '../../quantity/format.ts';
-import type { PlaceFigures, Report } from './report.ts';
+import type { PlaceReport, Report } from './report.ts';
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four'];
 
 /** One sentence for somebody new to it: how many strands pull on a piece and what they add up to. */
-export function strandSentence(report: Report, place: PlaceFigures): RichText | undefined {
+export function strandSentence(report: Report, place: PlaceReport): RichText | undefined {
   const tensions = place.strands.map((index) => report.strands[index]?.plannedN).filter((entry) => entry !== undefined);
   const name = place.tag ?? place.name;
   const first = tensions[0];

@@ -1,21 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, type Rule } from '../../rule.ts';
 
-export const anchorCreep: Rule = {
+export const anchorCreep = rigRule({
   code: 'anchor-creep',
   severity: 'note',
   softenable: true,
   why: 'A ground anchor that creeps at first tension lets go at the next.',
-  needs: 'kind of every anchor',
-  check: ({ rig }) =>
-    rig.bodies
-      .filter(({ kind }) => kind === 'ground-anchor')
-      .map(
-        ({ id, label }): Answer => ({
-          kind: 'found',
-          subject: { kind: 'body', id },
-          title: rich`Watch ${label} for creep`,
-          detail: rich`At first tension stop, mark the ground beside it, and look again before pulling on.`,
-        }),
-      ),
-};
+  needs: ['body.name'],
+  subjects: ({ rig }) => rig.bodies.filter(({ kind }) => kind === 'ground-anchor'),
+  about: aboutBody,
+  answer: (_, { label }) => found({ label }),
+  title: ({ label }) => rich`Watch ${label} for creep`,
+  detail: () => rich`At first tension stop, mark the ground beside it, and look again before pulling on.`,
+});

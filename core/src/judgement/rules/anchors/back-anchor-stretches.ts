@@ -1,25 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { gearOf } from '../../../resolved/rig-network.ts';
-import { type Answer, chooseAnother, notFound, pieceName, type Rule, useSubject } from '../../rule.ts';
 
-export const backAnchorStretches: Rule = {
+export const backAnchorStretches = rigRule({
   code: 'back-anchor-stretches',
   severity: 'stop',
   softenable: false,
   why: 'A back-anchor that stretches lets the vehicle slide and then throws it back.',
-  needs: 'class of every piece of a back-anchor',
-  check: ({ rig, gear }) =>
-    (rig.backAnchors ?? []).flatMap(({ pieces }) =>
-      pieces.map((use): Answer => {
-        const piece = gearOf(use, gear);
-        if (piece?.kind !== 'stretch-rope') return notFound(useSubject(use));
-        return {
-          kind: 'found',
-          subject: useSubject(use),
-          title: rich`${pieceName(piece)} stretches: not in a back-anchor`,
-          detail: rich`Use a static strap or a chain.`,
-          fixes: [chooseAnother(use, 'Choose a static strap')],
-        };
-      }),
-    ),
-};
+  needs: ['use.piece', 'gear.class', 'tie.back'],
+  subjects: (rig) => usesOfClass(rig, 'stretch-rope').filter(({ seat }) => seat.kind === 'back-anchor'),
+  about: aboutUse,
+  answer: (_, use) => found({ name: pieceName(use.piece) }, chooseAnother(use, 'Choose a static strap')),
+  title: ({ name }) => rich`${name} stretches: not in a back-anchor`,
+  detail: () => rich`Use a static strap or a chain.`,
+});

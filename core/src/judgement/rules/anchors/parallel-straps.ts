@@ -1,23 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, type Rule, useSubject } from '../../rule.ts';
 
-export const parallelStraps: Rule = {
+export const parallelStraps = rigRule({
   code: 'parallel-straps',
   severity: 'note',
   softenable: false,
   why: 'Like straps never share evenly; each is checked for six tenths of the load.',
-  needs: 'chains between the same points',
-  check: ({ network }) =>
-    network.chains.flatMap(({ chain, share }): readonly Answer[] => {
-      const first = chain.pieces[0];
-      if (share === 1 || first === undefined) return [];
-      return [
-        {
-          kind: 'found',
-          subject: useSubject(first),
-          title: rich`Straps side by side share unevenly`,
-          detail: rich`Each is judged for ${share.toFixed(1)} of the load.`,
-        },
-      ];
-    }),
-};
+  needs: ['line.way', 'policy'],
+  subjects: ({ chains }) => chains.flatMap(({ share, first }) => (share === 1 || first === undefined ? [] : [{ share, first }])),
+  about: ({ first }) => aboutUse(first),
+  answer: (_, { share }) => found({ share }),
+  title: () => rich`Straps side by side share unevenly`,
+  detail: ({ share }) => rich`Each is judged for ${share.toFixed(1)} of the load.`,
+});

@@ -1,11 +1,8 @@
-import type { Rule } from '../../rule.ts';
-import { legsApart } from './straps-on-trees.ts';
+import { legsRule } from './trees.ts';
 
-export const strapLegsTooWide: Rule = {
+export const strapLegsTooWide = legsRule({
   code: 'strap-legs-too-wide',
   severity: 'stop',
-  softenable: false,
-  why: 'The wider a strap’s legs stand apart, the more each of them carries.',
-  needs: 'strap length, trunk diameter',
-  check: (assessment) => legsApart(assessment, 120, Number.POSITIVE_INFINITY),
-};
+  fromDeg: 120,
+  toDeg: Number.POSITIVE_INFINITY,
+});

@@ -1,11 +1,3 @@
-import type { Rule } from '../../rule.ts';
-import { legsApart } from './straps-on-trees.ts';
+import { legsRule } from './trees.ts';
 
-export const strapLegsWide: Rule = {
-  code: 'strap-legs-wide',
-  severity: 'fix',
-  softenable: false,
-  why: 'The wider a strap’s legs stand apart, the more each of them carries.',
-  needs: 'strap length, trunk diameter',
-  check: (assessment) => legsApart(assessment, 90, 120),
-};
+export const strapLegsWide = legsRule({ code: 'strap-legs-wide', severity: 'fix', fromDeg: 90, toDeg: 120 });

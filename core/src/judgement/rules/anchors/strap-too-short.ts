@@ -1,31 +1,28 @@
+import { lengthOf } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutStrap, atTrees } from './trees.ts';
+import { chooseAnother, found, openPiece, undecided } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import { type Answer, chooseAnother, notFound, openPiece, type Rule, useSubject } from '../../rule.ts';
-import { treeChains } from './straps-on-trees.ts';
+import { isChosen } from '../../../resolved/resolved-rig.ts';
 
-export const strapTooShort: Rule = {
+export const strapTooShort = rigRule({
   code: 'strap-too-short',
   severity: 'stop',
   softenable: false,
   why: 'A strap that barely goes round pulls its eyes apart with many times the load.',
-  needs: 'strap length, trunk diameter',
+  needs: ['use.piece', 'use.hitch', 'gear.lengthM', 'tree.trunk'],
   asks: 'How long is the strap?',
-  check: (assessment) =>
-    treeChains(assessment).map(({ use, piece, lengthM, basket, tree }): Answer => {
-      const subject = useSubject(use);
-      if (use.hitch !== 'basket' || piece === undefined || basket !== undefined) return notFound(subject);
-      if (lengthM === undefined)
-        return {
-          kind: 'undecided',
-          subject,
-          question: rich`How long is ${piece.tag}? Without its length its legs cannot be judged.`,
-          fixes: [openPiece(piece, 'Enter its length')],
-        };
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${piece.tag} does not go round ${tree.label}`,
-        detail: rich`${length(lengthM)} strap, ${length(Math.PI * tree.trunkDiameterM)} of trunk. Take a longer one.`,
-        fixes: [chooseAnother(use, 'Choose a longer strap')],
-      };
-    }),
-};
+  subjects: atTrees,
+  about: aboutStrap,
+  answer: (_, { use, tree }) => {
+    if (use.use.hitch !== 'basket' || !isChosen(use) || use.round?.basket !== undefined) return undefined;
+    const lengthM = lengthOf(use.piece);
+    const data = { tag: use.piece.tag, tree: tree.label, lengthM: lengthM ?? 0, roundM: Math.PI * tree.trunkDiameterM };
+    return lengthM === undefined
+      ? undecided(data, openPiece(use.piece, 'Enter its length'))
+      : found(data, chooseAnother(use, 'Choose a longer strap'));
+  },
+  title: ({ tag, tree }) => rich`${tag} does not go round ${tree}`,
+  detail: ({ lengthM, roundM }) => rich`${length(lengthM)} strap, ${length(roundM)} of trunk. Take a longer one.`,
+  question: ({ tag }) => rich`How long is ${tag}? Without its length its legs cannot be judged.`,
+});

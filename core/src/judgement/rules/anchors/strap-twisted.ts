@@ -1,24 +1,21 @@
+import { rigRule } from '../../rule.ts';
+import { aboutStrap, atTrees } from './trees.ts';
+import { ticked } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, type Rule, ticked, useSubject } from '../../rule.ts';
-import { treeChains } from './straps-on-trees.ts';
+import { isChosen } from '../../../resolved/resolved-rig.ts';
 
-export const strapTwisted: Rule = {
+export const strapTwisted = rigRule({
   code: 'strap-twisted',
   severity: 'fix',
   softenable: false,
   why: 'A twisted or bunched strap carries its load on one edge.',
-  needs: 'a look at the strap',
+  needs: ['use.piece', 'answers'],
   asks: 'Does the strap lie flat, with both eyes joined?',
-  check: (assessment) =>
-    treeChains(assessment)
-      .filter(({ piece }) => piece !== undefined)
-      .map(
-        ({ use, piece, tree }): Answer =>
-          ticked(assessment, {
-            code: 'strap-twisted',
-            subject: useSubject(use),
-            question: rich`Does ${piece?.tag ?? 'the strap'} lie flat and untwisted round ${tree.label}, as low as it can?`,
-            ifNo: { title: rich`${piece?.tag ?? 'The strap'} is twisted`, detail: rich`Lay it flat before tensioning.` },
-          }),
-      ),
-};
+  subjects: (rig) => atTrees(rig).filter(({ use }) => isChosen(use)),
+  about: aboutStrap,
+  answer: (rig, { use, tree }) =>
+    ticked(rig, `strap-twisted.${use.use.id}`, { tag: use.piece?.tag ?? 'the strap', tree: tree.label }),
+  title: ({ tag }) => rich`${tag} is twisted`,
+  detail: () => rich`Lay it flat before tensioning.`,
+  question: ({ tag, tree }) => rich`Does ${tag} lie flat and untwisted round ${tree}, as low as it can?`,
+});

@@ -1,11 +1,9 @@
-import type { Rule } from '../../rule.ts';
-import { thinTrees } from './straps-on-trees.ts';
+import { thinTreeRule } from './trees.ts';
 
-export const treeTooThin: Rule = {
+export const treeTooThin = thinTreeRule({
   code: 'tree-too-thin',
   severity: 'stop',
   softenable: false,
-  why: 'A thin trunk bends, its roots are shallow, and the formula behind its number no longer holds.',
-  needs: 'trunk diameter',
-  check: (assessment) => thinTrees(assessment, assessment.policy.tree.tooThinM.value, 0),
-};
+  least: ({ tree }) => tree.tooThinM.value,
+  refused: () => 0,
+});

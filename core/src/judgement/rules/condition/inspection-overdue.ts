@@ -1,20 +1,21 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-export const inspectionOverdue: Rule = {
+export const inspectionOverdue = rigRule({
   code: 'inspection-overdue',
   severity: 'caution',
   softenable: true,
   why: 'The condition counted on is older than the team allows.',
-  needs: 'next due date of every piece',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const due = piece.inspection?.nextDue;
-      if (due === undefined || due >= assessment.subject.asOf) return undefined;
-      return {
-        title: rich`${pieceName(piece)} is overdue for inspection`,
-        detail: rich`Due ${due}, last inspected ${piece.inspection?.on ?? ''}. Look it over now or take another.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.inspection', 'day'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: ({ asOf }, use) => {
+    const { inspection } = use.piece;
+    const due = inspection?.nextDue;
+    if (inspection === undefined || due === undefined || due >= asOf) return undefined;
+    return found({ name: pieceName(use.piece), due, on: inspection.on }, chooseAnother(use));
+  },
+  title: ({ name }) => rich`${name} is overdue for inspection`,
+  detail: ({ due, on }) => rich`Due ${due}, last inspected ${on}. Look it over now or take another.`,
+});

@@ -1,20 +1,19 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-export const neverInspected: Rule = {
+export const neverInspected = rigRule({
   code: 'never-inspected',
   severity: 'caution',
   softenable: true,
   why: 'Nobody has looked at it on record, so it counts as worn.',
-  needs: 'inspections and first use of every load-bearing piece',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      if (limit?.kind !== 'rated' || limit.condition.basis !== 'none-old') return undefined;
-      return {
-        title: rich`${pieceName(piece)} was never inspected`,
-        detail: rich`Counted at ${percent(limit.condition.derate.factor)} of its strength. Inspect it now.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.inspection', 'gear.age'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, use) => {
+    if (use.limit?.kind !== 'rated' || use.limit.condition.basis !== 'none-old') return undefined;
+    return found({ name: pieceName(use.piece), share: use.limit.condition.derate.factor }, chooseAnother(use));
+  },
+  title: ({ name }) => rich`${name} was never inspected`,
+  detail: ({ share }) => rich`Counted at ${percent(share)} of its strength. Inspect it now.`,
+});

@@ -1,19 +1,19 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { answerUses, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-export const newAndUninspected: Rule = {
+export const newAndUninspected = rigRule({
   code: 'new-and-uninspected',
   severity: 'note',
   softenable: true,
   why: 'New pieces count nearly in full until their first inspection is due.',
-  needs: 'inspections and first use of every load-bearing piece',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      if (limit?.kind !== 'rated' || limit.condition.basis !== 'none-young') return undefined;
-      return {
-        title: rich`${pieceName(piece)} is new and not yet inspected`,
-        detail: rich`First used ${piece.firstUsedOn ?? ''}; counted at ${percent(limit.condition.derate.factor)}.`,
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.inspection', 'gear.age'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, { piece, limit }) => {
+    if (limit?.kind !== 'rated' || limit.condition.basis !== 'none-young') return undefined;
+    return found({ name: pieceName(piece), firstUsedOn: piece.firstUsedOn ?? '', share: limit.condition.derate.factor });
+  },
+  title: ({ name }) => rich`${name} is new and not yet inspected`,
+  detail: ({ firstUsedOn, share }) => rich`First used ${firstUsedOn}; counted at ${percent(share)}.`,
+});

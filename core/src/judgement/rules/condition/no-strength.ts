@@ -1,31 +1,31 @@
+import { momentRule } from '../../rule.ts';
+import { aboutPlace, allPlaces, found, ownerName, stronger } from '../../speak.ts';
+import type { Moment } from '../../../moment/moment.ts';
+import { weakestAnchor } from '../../../moment/places.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../../rule.ts';
-import { stronger } from '../limits/stronger-piece.ts';
+import type { Place } from '../../../resolved/place.ts';
 
-export const noStrength: Rule = {
+export const noStrength = momentRule({
   code: 'no-strength',
   severity: 'stop',
   softenable: false,
   why: 'In its present state this counts for nothing, whatever is marked on it.',
-  needs: 'condition grades, state of trees',
-  check: ({ places, anchors, limits, rig }) =>
-    places.map((place): Answer => {
-      const subject = ownerSubject(place);
-      if (place.capacity === undefined || place.capacity.wllN > 0) return notFound(subject);
-      const tree =
-        place.owner.kind === 'body' ? rig.points.find((point) => point.bodyId === subject.id && anchors.has(point.id)) : undefined;
-      const limit = limits.get(subject.id);
-      const reason = tree
-        ? `the tree is ${anchors.get(tree.id)?.refusedFor}`
-        : limit?.kind === 'rated'
-          ? limit.condition.derate.reason
-          : 'its limit is zero';
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${ownerName(place)} must not be loaded`,
-        detail: rich`Its limit is zero: ${reason}. ${tree ? 'Take another anchor.' : 'Take another piece.'}`,
-        fixes: stronger(place),
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.inspection', 'tree.stands', 'anchor.log'],
+  subjects: allPlaces,
+  about: aboutPlace,
+  margin: ({ places }, { index }) => (places.present[index] === 1 && (places.wllN[index] ?? Number.NaN) <= 0 ? -1 : 1),
+  answer: (moment, place) => {
+    const refused = refusedAnchor(moment, place);
+    const limit = place.owner.kind === 'use' ? place.owner.use.limit : undefined;
+    const why = limit?.kind === 'rated' ? limit.condition.derate.reason : 'its limit is zero';
+    return found({ name: ownerName(place), why: refused ? `the tree is ${refused}` : why, anchor: refused !== undefined }, stronger(place));
+  },
+  title: ({ name }) => rich`${name} must not be loaded`,
+  detail: ({ why, anchor }) => rich`Its limit is zero: ${why}. ${anchor ? 'Take another anchor.' : 'Take another piece.'}`,
+});
+
+/** Why an anchor counts for nothing; undefined where the place is no anchor. */
+function refusedAnchor({ rig, balances }: Moment, { strength }: Place): string | undefined {
+  if (strength.kind !== 'anchor' || balances === undefined) return undefined;
+  return String(weakestAnchor({ points: strength.points, hauling: balances.hauling, rig })?.capacity.refusedFor);
+}

@@ -1,20 +1,17 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-export const outOfService: Rule = {
+export const outOfService = rigRule({
   code: 'out-of-service',
   severity: 'stop',
   softenable: false,
   why: 'A piece in quarantine failed somebody’s look at it; a retired one is finished.',
-  needs: 'state of every piece',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) =>
-      piece.state === 'in-use'
-        ? undefined
-        : {
-            title: rich`${pieceName(piece)} is ${piece.state}`,
-            detail: rich`It must not be used until an inspection returns it.`,
-            fixes: [chooseAnother(use)],
-          },
-    ),
-};
+  needs: ['use.piece', 'gear.state'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, use) =>
+    use.piece.state === 'in-use' ? undefined : found({ name: pieceName(use.piece), state: use.piece.state }, chooseAnother(use)),
+  title: ({ name, state }) => rich`${name} is ${state}`,
+  detail: () => rich`It must not be used until an inspection returns it.`,
+});

@@ -1,25 +1,23 @@
-import { isRope } from '../../../moment/drum-state.ts';
+import { isRope } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, openPiece, pieceName, undecided } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, chosenUses, notFound, openPiece, pieceName, type Rule, useSubject } from '../../rule.ts';
 
-export const unknownTermination: Rule = {
+export const unknownTermination = rigRule({
   code: 'unknown-termination',
   severity: 'caution',
   softenable: true,
   why: 'How an end is made decides how much of the rope’s strength reaches it.',
-  needs: 'how the end of each rope is made',
+  needs: ['use.piece', 'gear.endTermination'],
   asks: 'How is the end made up?',
-  check: (assessment) =>
-    chosenUses(assessment)
-      .filter(({ piece }) => isRope(piece))
-      .map(({ use, piece }): Answer => {
-        const end = isRope(piece) ? piece.attributes.endTermination : undefined;
-        if (end !== undefined && end !== 'unknown') return notFound(useSubject(use));
-        return {
-          kind: 'undecided',
-          subject: useSubject(use),
-          question: rich`How is the end of ${pieceName(piece)} made? Until somebody looks, 80 % of its strength counts there.`,
-          fixes: [openPiece(piece, 'Enter its end')],
-        };
-      }),
-};
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, { piece }) => {
+    if (!isRope(piece)) return undefined;
+    const end = piece.attributes.endTermination;
+    if (end !== undefined && end !== 'unknown') return undefined;
+    return undecided({ name: pieceName(piece) }, openPiece(piece, 'Enter its end'));
+  },
+  title: ({ name }) => rich`How is the end of ${name} made? Until somebody looks, 80 % of its strength counts there.`,
+  detail: () => rich``,
+});

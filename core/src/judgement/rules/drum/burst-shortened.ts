@@ -1,40 +1,28 @@
+import { actRule } from '../../rule.ts';
+import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
 import { current, rich, time } from '../../../quantity/format.ts';
-import { type Answer, notFound, openPiece, pieceName, type Rule, useSubject } from '../../rule.ts';
 
-export const burstShortened: Rule = {
+export const burstShortened = actRule({
   code: 'burst-shortened',
   severity: 'note',
   softenable: true,
   why: 'Near stall a motor overheats within seconds.',
-  needs: 'currents of the winch, the thermal figures of the policy',
+  needs: ['gear.noLoadCurrentA', 'gear.fullLoadCurrentA', 'gear.noLoadSpeedMPerMin', 'gear.fullLoadSpeedMPerMin', 'policy'],
   asks: 'How long may the winch run at this load?',
-  check: (assessment) =>
-    assessment.work.flatMap((work): readonly Answer[] => {
-      const { winch, walk } = work.drive;
-      const { drive } = walk.line;
-      if (!winch || drive.kind !== 'winch') return [];
-      const subject = useSubject(drive.use);
-      if ('missing' in work) {
-        const fixes = [openPiece(winch, 'Enter the figures')];
-        return [
-          {
-            kind: 'undecided',
-            subject,
-            question: rich`How long may ${pieceName(winch)} run at this load? Its currents or speeds are not on record.`,
-            fixes,
-          },
-        ];
-      }
-      const { plan } = work;
-      if (plan.kind === 'planned' && !plan.endedByHeat) return [notFound(subject)];
-      const title = plan.kind === 'planned' ? rich`Bursts of at most ${time(plan.firstBurstS)}` : rich`The winch cannot keep this up`;
-      return [
-        {
-          kind: 'found',
-          subject,
-          title,
-          detail: rich`It draws ${current(plan.currentA)} at this load and heats faster than a full burst allows. Add a part to the line, or rest longer.`,
-        },
-      ];
-    }),
-};
+  subjects: winchDrives,
+  about: aboutDrive,
+  answer: ({ work }, drive) => {
+    const own = work.find(({ state }) => state.drive === drive);
+    if (own === undefined || !drive.winch) return undefined;
+    const data = { name: pieceName(drive.winch), currentA: 0, firstBurstS: undefined as number | undefined };
+    if ('missing' in own) return undecided(data, openPiece(drive.winch, 'Enter the figures'));
+    const { plan } = own;
+    if (plan.kind === 'planned' && !plan.endedByHeat) return undefined;
+    return found({ ...data, currentA: plan.currentA, firstBurstS: plan.kind === 'planned' ? plan.firstBurstS : undefined });
+  },
+  title: ({ firstBurstS }) =>
+    firstBurstS === undefined ? rich`The winch cannot keep this up` : rich`Bursts of at most ${time(firstBurstS)}`,
+  detail: ({ currentA }) =>
+    rich`It draws ${current(currentA)} at this load and heats faster than a full burst allows. Add a part to the line, or rest longer.`,
+  question: ({ name }) => rich`How long may ${name} run at this load? Its currents or speeds are not on record.`,
+});

@@ -1,33 +1,38 @@
-import { stopAt } from '../../../moment/rig-forces.ts';
+import { momentRule } from '../../rule.ts';
+import { found, vehicleOf, winchDrives } from '../../speak.ts';
+import { stopAt } from '../../../moment/forces.ts';
+import type { Moment } from '../../../moment/moment.ts';
 import { angle, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { ahead } from '../../../rig/site-geometry.ts';
-import { angleBetween, subtract, vec3 } from '../../../statics/vec3.ts';
-import { type Answer, notFound, type Rule, winchDrives } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
+import type { ResolvedRig, WinchDrive } from '../../../resolved/resolved-rig.ts';
+import { ahead } from '../../../statics/ground.ts';
+import { angleBetween, vec3 } from '../../../statics/vec3.ts';
 
-export const fairleadAngle: Rule = {
+export const fairleadAngle = momentRule({
   code: 'fairlead-angle',
   severity: 'fix',
   softenable: true,
   why: 'A line that leaves to one side stacks on the drum and wears at the fairlead.',
-  needs: 'direction of the line, heading, kind of fairlead',
-  check: (assessment) =>
-    winchDrives(assessment).map(({ drive, winch, body, pointId }): Answer => {
-      const { rig, solved, policy } = assessment;
-      const place = rig.points.find(({ id }) => id === pointId)?.place;
-      const subject = { kind: 'point', id: pointId } as const;
-      if (!solved || place?.kind !== 'on-vehicle' || body?.kind !== 'vehicle') return notFound(subject);
-      const out = subtract(stopAt(drive.walk, 1, solved.hauling), stopAt(drive.walk, 0, solved.hauling));
-      const facing = ahead(body.headingRad + (place.forwardM < 0 ? Math.PI : 0));
-      const off = angleBetween(vec3(out.x, out.y, 0), facing);
-      const roller = winch?.attributes.fairlead === undefined || winch.attributes.fairlead === 'roller';
-      const limit = ((roller ? policy.winch.fairleadRollerMaxDeg : policy.winch.fairleadHawseMaxDeg).value * Math.PI) / 180;
-      if (!exceeds(off, limit)) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`The line leaves the fairlead ${angle(off)} to one side`,
-        detail: rich`At most ${angle(limit)} for this fairlead. Move the anchor more into line, or redirect.`,
-      };
-    }),
-};
+  needs: ['line.way', 'body.heading', 'point.mount', 'gear.fairlead', 'policy'],
+  subjects: (rig) => winchDrives(rig).filter(({ on, point }) => on?.body.kind === 'vehicle' && point.point.place.kind === 'on-vehicle'),
+  about: ({ point }) => ({ subject: { kind: 'point', id: point.point.id } }),
+  margin: (moment, drive) => leftBelow(offFairleadRad(moment, drive), fairleadLimitRad(drive, moment.rig)),
+  answer: (moment, drive) => found({ offRad: offFairleadRad(moment, drive), mostRad: fairleadLimitRad(drive, moment.rig) }),
+  title: ({ offRad }) => rich`The line leaves the fairlead ${angle(offRad)} to one side`,
+  detail: ({ mostRad }) => rich`At most ${angle(mostRad)} for this fairlead. Move the anchor more into line, or redirect.`,
+});
+
+/** Angle in plan between the line and the way its fairlead faces, rad; NaN where the rig has no balance. */
+function offFairleadRad({ balances }: Moment, { line, on, point }: WinchDrive): number {
+  const vehicle = vehicleOf(on);
+  const { place } = point.point;
+  if (balances === undefined || vehicle === undefined || place.kind !== 'on-vehicle') return Number.NaN;
+  const [from, to] = [stopAt(line, 0, balances.hauling), stopAt(line, 1, balances.hauling)];
+  const facing = ahead(vehicle.headingRad + (place.forwardM < 0 ? Math.PI : 0));
+  return angleBetween(vec3(to.x - from.x, to.y - from.y, 0), facing);
+}
+
+function fairleadLimitRad({ winch }: WinchDrive, { policy }: ResolvedRig): number {
+  const roller = winch?.attributes.fairlead === undefined || winch.attributes.fairlead === 'roller';
+  return ((roller ? policy.winch.fairleadRollerMaxDeg : policy.winch.fairleadHawseMaxDeg).value * Math.PI) / 180;
+}

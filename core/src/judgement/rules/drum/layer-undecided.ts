@@ -1,21 +1,24 @@
+import { momentRule } from '../../rule.ts';
+import { drumOf } from './drums.ts';
+import { aboutDrive, openPiece, undecided, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, notFound, openPiece, type Rule, winchDrives } from '../../rule.ts';
 
-export const layerUndecided: Rule = {
+export const layerUndecided = momentRule({
   code: 'layer-undecided',
   severity: 'caution',
   softenable: false,
   why: 'Wraps left and the pull on the working layer follow from the sizes of drum and rope.',
-  needs: 'drum core, drum width, rope diameter, rope length',
+  needs: ['gear.drumDiameterM', 'gear.drumWidthM', 'gear.ropeDiameterM', 'gear.lengthM', 'line.way'],
   asks: 'How many wraps stay on the drum, and on which layer does it work?',
-  check: (assessment) =>
-    winchDrives(assessment).map(({ subject, drum, winch }): Answer => {
-      if (drum.kind !== 'sizes-unknown' || !winch) return notFound(subject);
-      return {
-        kind: 'undecided',
-        subject,
-        question: rich`How many wraps stay on the drum, and on which layer does it work? Not on record: ${drum.missing.join(', ')}.`,
-        fixes: [openPiece(winch, 'Enter the sizes')],
-      };
-    }),
-};
+  subjects: winchDrives,
+  about: aboutDrive,
+  margin: (moment, drive) => (drumOf(moment, drive).kind === 'sizes-unknown' && drive.winch ? undefined : 1),
+  answer: (moment, drive) => {
+    const drum = drumOf(moment, drive);
+    if (drum.kind !== 'sizes-unknown' || !drive.winch) return undefined;
+    return undecided({ missing: drum.missing }, openPiece(drive.winch, 'Enter the sizes'));
+  },
+  title: ({ missing }) =>
+    rich`How many wraps stay on the drum, and on which layer does it work? Not on record: ${missing.join(', ')}.`,
+  detail: () => rich``,
+});

@@ -1,40 +1,38 @@
 import { respoolAdvice } from '../../../effort/respool.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
 import { angle, force, percent, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { loadBody, slopeAlong, travelDirection } from '../../../rig/site-geometry.ts';
-import { notFound, type Rule } from '../../rule.ts';
+import { travelDirection } from '../../../rig/site-geometry.ts';
+import { slopeAlong } from '../../../statics/ground.ts';
 
-export const respoolTooLight: Rule = {
+export const respoolTooLight = rigRule({
   code: 'respool-too-light',
   severity: 'fix',
   softenable: true,
   why: 'A line spooled too loosely dives into itself at the next pull.',
-  needs: 'mass of the helper, slope, brake share',
-  check: ({ rig, policy }) => {
-    if (rig.purpose !== 'respool') return [];
-    const helper = loadBody(rig);
-    const subject = { kind: 'body', id: helper.id } as const;
+  needs: ['purpose', 'body.mass', 'ground.slope', 'situation'],
+  subjects: ({ rig, load }) => (rig.purpose === 'respool' ? [load.body] : []),
+  about: aboutBody,
+  answer: ({ rig, policy }, helper) => {
     const slopeRad = Math.max(0, slopeAlong(rig.ground, travelDirection(rig)));
-    const advice = respoolAdvice(
-      { massKg: helper.massKg, slopeRad, surface: rig.situation.surface, brakeShare: rig.situation.lockedShare },
-      policy,
-    );
-    if (!fallsShort(advice.tensionN, advice.wantedN)) return [notFound(subject)];
-    const ways = [
-      advice.slopeRad === undefined ? undefined : rich`draw it up a slope of ${angle(advice.slopeRad)}`,
-      advice.brakeShare === undefined ? undefined : rich`brake it by ${percent(advice.brakeShare)} of its weight`,
-    ].filter((entry) => entry !== undefined);
-    const how =
-      ways.length === 0
-        ? rich`This helper cannot: take a heavier one.`
-        : rich`To reach it, ${ways.length === 1 ? (ways[0] ?? []) : rich`${ways[0] ?? []}, or ${ways[1] ?? []}`}.`;
-    return [
-      {
-        kind: 'found',
-        subject,
-        title: rich`${helper.label} spools the line too loosely`,
-        detail: rich`It gives ${force(advice.tensionN)}, and ${force(advice.wantedN)} is asked for. ${how}`,
-      },
-    ];
+    const { surface, lockedShare: brakeShare } = rig.situation;
+    const advice = respoolAdvice({ massKg: helper.massKg, slopeRad, surface, brakeShare }, policy);
+    if (!fallsShort(advice.tensionN, advice.wantedN)) return undefined;
+    const { tensionN, wantedN, slopeRad: wantedSlopeRad, brakeShare: wantedShare } = advice;
+    return found({ label: helper.label, tensionN, wantedN, slopeRad: wantedSlopeRad, brakeShare: wantedShare });
   },
-};
+  title: ({ label }) => rich`${label} spools the line too loosely`,
+  detail: ({ tensionN, wantedN, slopeRad, brakeShare }) => {
+    const ways = [
+      slopeRad === undefined ? undefined : rich`draw it up a slope of ${angle(slopeRad)}`,
+      brakeShare === undefined ? undefined : rich`brake it by ${percent(brakeShare)} of its weight`,
+    ].filter((entry) => entry !== undefined);
+    const [one, other] = ways;
+    const how =
+      one === undefined
+        ? rich`This helper cannot: take a heavier one.`
+        : rich`To reach it, ${other === undefined ? one : rich`${one}, or ${other}`}.`;
+    return rich`It gives ${force(tensionN)}, and ${force(wantedN)} is asked for. ${how}`;
+  },
+});

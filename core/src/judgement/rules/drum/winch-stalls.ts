@@ -1,20 +1,28 @@
+import { momentRule } from '../../rule.ts';
+import { drumOf, plannedOf } from './drums.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { answerWinches, type Rule } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
 
-export const winchStalls: Rule = {
+export const winchStalls = momentRule({
   code: 'winch-stalls',
   severity: 'stop',
   softenable: false,
   why: 'The planned pull is more than this winch can give at all.',
-  needs: 'planned line pull, rated pull on the working layer, stall factor',
-  check: (assessment) =>
-    answerWinches(assessment, ({ drum, plannedN }) =>
-      drum.kind !== 'no-winch' && plannedN !== undefined && exceeds(plannedN, drum.ratedN * drum.stallFactor)
-        ? {
-            title: rich`The winch will stall`,
-            detail: rich`It must pull ${force(plannedN)} and stalls near ${force(drum.ratedN * drum.stallFactor)}. Add a part to the line, or dig and use boards first.`,
-          }
-        : undefined,
-    ),
-};
+  needs: ['gear.marks', 'gear.stallFactor', 'line.way', 'situation'],
+  subjects: winchDrives,
+  about: aboutDrive,
+  margin: (moment, drive) => {
+    const drum = drumOf(moment, drive);
+    if (drum.kind === 'no-winch') return Number.POSITIVE_INFINITY;
+    return leftBelow(plannedOf(moment, drive.index), drum.ratedN * drum.stallFactor);
+  },
+  answer: (moment, drive) => {
+    const drum = drumOf(moment, drive);
+    if (drum.kind === 'no-winch') return undefined;
+    return found({ plannedN: plannedOf(moment, drive.index), stallN: drum.ratedN * drum.stallFactor });
+  },
+  title: () => rich`The winch will stall`,
+  detail: ({ plannedN, stallN }) =>
+    rich`It must pull ${force(plannedN)} and stalls near ${force(stallN)}. Add a part to the line, or dig and use boards first.`,
+});

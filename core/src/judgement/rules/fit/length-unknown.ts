@@ -1,20 +1,17 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chosenUses, openPiece, pieceName, type Rule } from '../../rule.ts';
 
-export const lengthUnknown: Rule = {
+export const lengthUnknown = rigRule({
   code: 'length-unknown',
   severity: 'note',
   softenable: true,
   why: 'A piece of unknown length is drawn as if it had none; the rope out shifts by as much.',
-  needs: 'length of every piece in a chain',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) =>
-      assessment.network.unknownLengths.some(({ id }) => id === use.id)
-        ? {
-            title: rich`${pieceName(piece)}: length not on record`,
-            detail: rich`Counted as nothing in the layout.`,
-            fixes: [openPiece(piece, 'Enter its length')],
-          }
-        : undefined,
-    ),
-};
+  needs: ['use.piece', 'gear.lengthM', 'gear.reachM'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, { piece, lengthUnknown: unknown }) =>
+    unknown ? found({ name: pieceName(piece) }, openPiece(piece, 'Enter its length')) : undefined,
+  title: ({ name }) => rich`${name}: length not on record`,
+  detail: () => rich`Counted as nothing in the layout.`,
+});

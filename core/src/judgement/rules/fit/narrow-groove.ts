@@ -1,34 +1,28 @@
+import { grooveFit } from '../../../gear/fit.ts';
+import { rigRule } from '../../rule.ts';
+import { ropesOnPulleys } from './ropes-on-pulleys.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, chooseAnother, notFound, openPiece, pieceName, type Rule, useSubject } from '../../rule.ts';
-import { ropesOnPulleys } from './line-pulley.ts';
 
-export const narrowGroove: Rule = {
+export const narrowGroove = rigRule({
   code: 'narrow-groove',
   severity: 'stop',
   softenable: false,
   why: 'A rope wider than the groove rides on its edges and is pinched or jumps out.',
-  needs: 'groove width, rope diameter',
+  needs: ['use.piece', 'gear.grooveWidthM', 'gear.ropeDiameterM'],
   asks: 'Does the rope fit the groove?',
-  check: (assessment) =>
-    ropesOnPulleys(assessment).map(({ use, pulley, ropeDiameterM, ropeTag }): Answer => {
-      const subject = useSubject(use);
-      if (pulley.kind === 'carabiner') return notFound(subject);
-      const groove = pulley.attributes.grooveWidthM;
-      if (groove === undefined || ropeDiameterM === undefined)
-        return {
-          kind: 'undecided',
-          subject,
-          question: rich`Does ${ropeTag} fit the groove of ${pieceName(pulley)}? One of the two widths is not on record.`,
-          fixes: [openPiece(pulley, 'Enter the groove width')],
-        };
-      if (!exceeds(ropeDiameterM, groove)) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${ropeTag} is too thick for ${pieceName(pulley)}`,
-        detail: rich`Rope ${smallLength(ropeDiameterM)}, groove ${smallLength(groove)}.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  subjects: ropesOnPulleys,
+  about: ({ pulley }) => aboutUse(pulley),
+  answer: (_, { pulley, rope }) => {
+    const fit = grooveFit(rope, pulley.piece);
+    if (fit === undefined || fit.fits === true) return undefined;
+    const { sizeM, openingM } = fit;
+    const names = { name: pieceName(pulley.piece), tag: rope.tag };
+    if (sizeM === undefined || openingM === undefined)
+      return undecided({ ...names, sizeM: 0, openingM: 0 }, openPiece(pulley.piece, 'Enter the groove width'));
+    return found({ ...names, sizeM, openingM }, chooseAnother(pulley));
+  },
+  title: ({ tag, name }) => rich`${tag} is too thick for ${name}`,
+  detail: ({ sizeM, openingM }) => rich`Rope ${smallLength(sizeM)}, groove ${smallLength(openingM)}.`,
+  question: ({ tag, name }) => rich`Does ${tag} fit the groove of ${name}? One of the two widths is not on record.`,
+});

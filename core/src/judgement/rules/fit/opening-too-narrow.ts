@@ -1,12 +1,11 @@
-import { type Rule } from '../../rule.ts';
-import { fitAnswers } from './fit-answers.ts';
+import { fitRule } from './fit-rule.ts';
 
-export const openingTooNarrow: Rule = {
+export const openingTooNarrow = fitRule({
   code: 'opening-too-narrow',
-  severity: 'stop',
-  softenable: false,
   why: 'What does not go into its opening hangs on the tip.',
-  needs: 'thickness of the fitting, width of the opening',
+  needs: ['use.piece', 'gear.thicknessM', 'gear.eyeThicknessM', 'gear.insideWidthM'],
   asks: 'Does the fitting go into the opening?',
-  check: (assessment) => fitAnswers(assessment, 'fitting-in-opening', { inner: 'lug', opening: 'inside width' }),
-};
+  kind: 'fitting-in-opening',
+  inner: 'lug',
+  opening: 'inside width',
+});

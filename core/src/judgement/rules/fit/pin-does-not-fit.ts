@@ -1,12 +1,11 @@
-import type { Rule } from '../../rule.ts';
-import { fitAnswers } from './fit-answers.ts';
+import { fitRule } from './fit-rule.ts';
 
-export const pinDoesNotFit: Rule = {
+export const pinDoesNotFit = fitRule({
   code: 'pin-does-not-fit',
-  severity: 'stop',
-  softenable: false,
   why: 'A pin that does not go through its hole gets replaced by something weaker.',
-  needs: 'pin diameter, bore of the point',
+  needs: ['use.piece', 'gear.pinDiameterM', 'gear.boreDiameterM', 'gear.eyeDiameterM'],
   asks: 'Does the pin go through the hole?',
-  check: (assessment) => fitAnswers(assessment, 'pin-in-hole', { inner: 'pin', opening: 'hole' }),
-};
+  kind: 'pin-in-hole',
+  inner: 'pin',
+  opening: 'hole',
+});

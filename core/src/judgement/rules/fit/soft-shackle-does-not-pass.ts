@@ -1,12 +1,11 @@
-import { type Rule } from '../../rule.ts';
-import { fitAnswers } from './fit-answers.ts';
+import { fitRule } from './fit-rule.ts';
 
-export const softShackleDoesNotPass: Rule = {
+export const softShackleDoesNotPass = fitRule({
   code: 'soft-shackle-does-not-pass',
-  severity: 'stop',
-  softenable: false,
   why: 'A soft shackle forced through a hole is cut by it.',
-  needs: 'rope diameter of the soft shackle, bore',
+  needs: ['use.piece', 'gear.ropeDiameterM', 'gear.boreDiameterM', 'gear.eyeDiameterM'],
   asks: 'Does the soft shackle pass through the hole?',
-  check: (assessment) => fitAnswers(assessment, 'soft-shackle-through-bore', { inner: 'both strands', opening: 'hole' }),
-};
+  kind: 'soft-shackle-through-bore',
+  inner: 'both strands',
+  opening: 'hole',
+});

@@ -1,52 +1,40 @@
-import type { GearFacts } from '../../../gear/gear-facts.ts';
-import { pinOf } from '../../../gear/pin-of.ts';
-import type { Assessment, ChosenUse } from '../../../moment/assessment.ts';
-import { isRope } from '../../../moment/drum-state.ts';
+import { isRope, pinOf, ropeDiameterOf } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { gearOf } from '../../../resolved/rig-network.ts';
-import { answerUses, chooseAnother, type Fault, neighbours, pieceName, type Rule, usesOfClass } from '../../rule.ts';
+import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
 
-export const thinPin: Rule = {
+export const thinPin = rigRule({
   code: 'thin-pin',
   severity: 'fix',
   softenable: true,
   why: 'A rope’s eye on a pin thinner than the rope loses about a third of its strength.',
-  needs: 'pin and rope diameters',
-  check: (assessment) => [
-    ...answerUses(usesOfClass(assessment, 'line-extension'), ({ use, piece }) => {
-      const { inner, outer } = neighbours(assessment, use);
-      return thinFault(
-        piece,
-        [inner, outer].filter((other) => other !== undefined),
-      );
-    }),
-    ...answerUses(lastRopes(assessment), ({ use, piece }) => {
-      const to = assessment.rig.lines.find(({ ropes }) => ropes.at(-1)?.id === use.id)?.to;
-      const ending = to?.kind === 'chain' ? assessment.rig.chains.find(({ id }) => id === to.chainId)?.pieces.at(-1) : undefined;
-      const pin = ending && gearOf(ending, assessment.gear);
-      return ending && pin ? thinFault(piece, [{ use: ending, piece: pin }]) : undefined;
-    }),
-  ],
-};
+  needs: ['use.piece', 'gear.pinDiameterM', 'gear.ropeDiameterM', 'gear.treadDiameterM'],
+  subjects: eyesOnPins,
+  about: ({ rope }) => aboutUse(rope),
+  answer: (_, { rope, pins }) => {
+    const ropeM = ropeDiameterOf(rope.piece);
+    if (ropeM === undefined) return undefined;
+    const thin = pins.find(({ piece }) => fallsShort(pinOf(piece) ?? ropeM, ropeM));
+    if (thin === undefined) return undefined;
+    return found({ thin: pieceName(thin.piece), rope: pieceName(rope.piece), pinM: pinOf(thin.piece) ?? 0, ropeM }, chooseAnother(thin));
+  },
+  title: ({ thin, rope }) => rich`${thin} is thinner than ${rope}`,
+  detail: ({ pinM, ropeM }) => rich`Pin ${smallLength(pinM)}, rope ${smallLength(ropeM)}. Use a thicker connector.`,
+});
 
-/** The ropes whose ends the lines' last pieces take. */
-function lastRopes({ rig, gear }: Assessment) {
-  return rig.lines.flatMap(({ ropes }) => {
-    const use = ropes.at(-1);
-    const piece = use && gearOf(use, gear);
-    return use && isRope(piece) ? [{ use, piece }] : [];
-  });
+interface EyeOnPins {
+  readonly rope: ChosenUse;
+  readonly pins: readonly ChosenUse[];
 }
 
-function thinFault(rope: GearFacts, others: readonly ChosenUse[]): Fault | undefined {
-  const diameterM = isRope(rope) ? rope.attributes.ropeDiameterM : undefined;
-  if (diameterM === undefined) return undefined;
-  const thin = others.find(({ piece }) => fallsShort(pinOf(piece) ?? diameterM, diameterM));
-  if (!thin) return undefined;
-  return {
-    title: rich`${pieceName(thin.piece)} is thinner than ${pieceName(rope)}`,
-    detail: rich`Pin ${smallLength(pinOf(thin.piece) ?? 0)}, rope ${smallLength(diameterM)}. Use a thicker connector.`,
-    fixes: [chooseAnother(thin.use)],
-  };
+/** Extensions in chains with their neighbours, and the last rope of each line with the piece that takes its end. */
+function eyesOnPins(rig: ResolvedRig): readonly EyeOnPins[] {
+  const inChains = usesOfClass(rig, 'line-extension').map((rope) => ({ rope, pins: [rope.inner, rope.outer].filter(isChosen) }));
+  const atEnds = rig.lines.flatMap(({ ropes, stops }) => {
+    const rope = ropes.at(-1);
+    return isChosen(rope) && isRope(rope.piece) ? [{ rope, pins: [stops.at(-1)?.chain?.last].filter(isChosen) }] : [];
+  });
+  return [...inChains, ...atEnds];
 }

@@ -1,12 +1,11 @@
-import { type Rule } from '../../rule.ts';
-import { fitAnswers } from './fit-answers.ts';
+import { fitRule } from './fit-rule.ts';
 
-export const throatTooNarrow: Rule = {
+export const throatTooNarrow = fitRule({
   code: 'throat-too-narrow',
-  severity: 'stop',
-  softenable: false,
   why: 'A bow that does not go into the throat hangs on the tip of the hook and springs off.',
-  needs: 'diameter of the bow, throat of the hook',
+  needs: ['use.piece', 'gear.bowDiameterM', 'gear.throatM'],
   asks: 'Does the bow go into the throat?',
-  check: (assessment) => fitAnswers(assessment, 'bow-in-throat', { inner: 'bow', opening: 'throat' }),
-};
+  kind: 'bow-in-throat',
+  inner: 'bow',
+  opening: 'throat',
+});

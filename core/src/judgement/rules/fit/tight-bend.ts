@@ -1,33 +1,34 @@
+import { momentRule } from '../../rule.ts';
+import { aboutPlace, found, ownerName, undecided } from '../../speak.ts';
+import { bendFactorAt, bendName } from '../../../moment/places.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../../rule.ts';
+import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
 
 /** Below this share of strength a bend is called tight: about D/d 3 for fibre, 4 for wire. */
 const TIGHT = 0.75;
 
-export const tightBend: Rule = {
+export const tightBend = momentRule({
   code: 'tight-bend',
   severity: 'caution',
   softenable: true,
   why: 'Rope bent tightly carries its load on its outer strands alone.',
-  needs: 'tread diameter of the pulley, rope diameter',
+  needs: ['use.piece', 'gear.treadDiameterM', 'gear.ropeDiameterM', 'line.way'],
   asks: 'How wide are rope and tread at this bend?',
-  check: ({ places }) =>
-    places
-      .filter(({ kind }) => kind === 'bend')
-      .map((place): Answer => {
-        const bend = place.locals[0];
-        if (bend === undefined)
-          return {
-            kind: 'undecided',
-            subject: ownerSubject(place),
-            question: rich`How wide are the rope and the tread at the ${place.where}? Without both the bend cannot be judged.`,
-          };
-        if (bend.factor > TIGHT * (1 + 1e-9)) return notFound(ownerSubject(place));
-        return {
-          kind: 'found',
-          subject: ownerSubject(place),
-          title: rich`${ownerName(place)} is bent tightly`,
-          detail: rich`At the ${place.where} (${bend.name}) ${percent(bend.factor)} of its strength is left. Use a wider ring or block.`,
-        };
-      }),
-};
+  subjects: ({ places }) => places.filter(({ kind }) => kind === 'bend'),
+  about: aboutPlace,
+  margin: ({ rig, balances, places }, place) => {
+    if (places.present[place.index] !== 1 || balances === undefined) return Number.POSITIVE_INFINITY;
+    const { bend } = place;
+    if (bend === undefined) return undefined;
+    return bendFactorAt({ rig, bend, hauling: balances.hauling }) > TIGHT * (1 + LIMIT_TOLERANCE) ? 1 : -1;
+  },
+  answer: ({ rig, balances }, place) => {
+    const { bend, where } = place;
+    const name = ownerName(place);
+    if (bend === undefined || balances === undefined) return undecided({ name, where, bend: '', share: 0 });
+    return found({ name, where, bend: bendName(bend), share: bendFactorAt({ rig, bend, hauling: balances.hauling }) });
+  },
+  title: ({ name }) => rich`${name} is bent tightly`,
+  detail: ({ where, bend, share }) => rich`At the ${where} (${bend}) ${percent(share)} of its strength is left. Use a wider ring or block.`,
+  question: ({ where }) => rich`How wide are the rope and the tread at the ${where}? Without both the bend cannot be judged.`,
+});

@@ -1,26 +1,23 @@
+import { momentRule } from '../../rule.ts';
+import { plannedOf } from '../drum/drums.ts';
+import { found } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
 
-export const handTooFew: Rule = {
+export const handTooFew = momentRule({
   code: 'hand-too-few',
   severity: 'fix',
   softenable: true,
   why: 'People who pull beyond their strength let go all at once.',
-  needs: 'people at the rope, the tension in their hands',
-  check: ({ drives, plannedPullN, policy }) =>
-    drives
-      .filter(({ kind }) => kind === 'hand')
-      .map(({ walk, share, ratedN }): Answer => {
-        const subject = { kind: 'strand', id: `${walk.line.id}.0` } as const;
-        const pullN = plannedPullN === undefined ? undefined : plannedPullN * share;
-        if (pullN === undefined || ratedN === undefined || !exceeds(pullN, ratedN)) return notFound(subject);
-        const each = policy.hand.pullPerPersonN.value;
-        return {
-          kind: 'found',
-          subject,
-          title: rich`Too few people at the rope`,
-          detail: rich`They must pull ${force(pullN)} and together give ${force(ratedN)}. It takes ${String(Math.ceil(pullN / each))} people, or another part in the rope.`,
-        };
-      }),
-};
+  needs: ['crew.people', 'line.way', 'situation'],
+  subjects: ({ drives }) => drives.filter((drive) => drive.kind === 'hand'),
+  about: ({ line }) => ({ subject: { kind: 'strand', id: `${line.line.id}.0` } }),
+  margin: (moment, { index, ratedN }) => leftBelow(plannedOf(moment, index), ratedN),
+  answer: (moment, { index, ratedN }) => {
+    const pullN = plannedOf(moment, index);
+    return found({ pullN, ratedN, people: Math.ceil(pullN / moment.rig.policy.hand.pullPerPersonN.value) });
+  },
+  title: () => rich`Too few people at the rope`,
+  detail: ({ pullN, ratedN, people }) =>
+    rich`They must pull ${force(pullN)} and together give ${force(ratedN)}. It takes ${String(people)} people, or another part in the rope.`,
+});

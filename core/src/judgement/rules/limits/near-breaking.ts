@@ -1,25 +1,25 @@
+import { momentRule } from '../../rule.ts';
+import { greatestFigures } from './place-figures.ts';
+import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../speak.ts';
+import { breakingRatioAt, nearRatio, stopRatio } from '../../../moment/margins.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
-import { fallsShort } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../../rule.ts';
-import { stronger } from './stronger-piece.ts';
+import { fallsShort, leftAbove } from '../../../quantity/tolerance.ts';
 
-export const nearBreaking: Rule = {
+export const nearBreaking = momentRule({
   code: 'near-breaking',
   severity: 'caution',
   softenable: true,
   why: 'At the winch’s greatest pull this piece keeps less in hand than it should.',
-  needs: 'breaking strengths, the winch’s rated pull and stall factor',
-  check: (assessment) =>
-    assessment.checks.map(({ place, greatestN, breakingRatio, stopRatio, nearRatio }): Answer => {
-      const subject = ownerSubject(place);
-      const near = breakingRatio !== undefined && fallsShort(breakingRatio, nearRatio) && !fallsShort(breakingRatio, stopRatio);
-      if (!near || greatestN === undefined) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${ownerName(place)} is close to breaking at the winch’s greatest pull`,
-        detail: rich`It would carry ${force(greatestN)}${place.where ? ` (${place.where})` : ''} and breaks at ${force(place.capacity?.mbsN ?? 0)}: ${ratio(breakingRatio)} ×. Comfortable from ${ratio(nearRatio)} ×.`,
-        fixes: stronger(place),
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
+  subjects: allPlaces,
+  about: aboutPlace,
+  margin: (moment, place) => {
+    const times = breakingRatioAt(moment, place);
+    // Below the margin another rule speaks.
+    return fallsShort(times, stopRatio(moment.rig, place)) ? Number.POSITIVE_INFINITY : leftAbove(times, nearRatio(moment.rig, place));
+  },
+  answer: (moment, place) => found(greatestFigures(moment, place), stronger(place)),
+  title: ({ name }) => rich`${name} is close to breaking at the winch’s greatest pull`,
+  detail: ({ greatestN, where, mbsN, ratio: times, nearRatio: from }) =>
+    rich`It would carry ${force(greatestN)}${bracketed(where)} and breaks at ${force(mbsN)}: ${ratio(times)} ×. Comfortable from ${ratio(from)} ×.`,
+});

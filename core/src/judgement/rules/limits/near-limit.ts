@@ -1,28 +1,25 @@
+import { momentRule } from '../../rule.ts';
+import { loadedPlaces, plannedFigures } from './place-figures.ts';
+import { aboutPlace, bracketed, found, stronger } from '../../speak.ts';
+import { utilisationAt } from '../../../moment/margins.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, ownerName, ownerSubject, type Rule } from '../../rule.ts';
-import { stronger } from './stronger-piece.ts';
+import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 
-export const nearLimit: Rule = {
+export const nearLimit = momentRule({
   code: 'near-limit',
   severity: 'caution',
   softenable: true,
   why: 'The pull is an estimate: a piece near its limit leaves little for a wrong guess.',
-  needs: 'loads and limits of every place',
-  check: (assessment) =>
-    assessment.checks
-      .filter(({ place }) => place.kind !== 'drum')
-      .map(({ place, plannedN, utilisation }): Answer => {
-        const subject = ownerSubject(place);
-        const near =
-          utilisation !== undefined && exceeds(utilisation, assessment.policy.limits.nearLimit.value) && !exceeds(utilisation, 1);
-        if (!near || plannedN === undefined) return notFound(subject);
-        return {
-          kind: 'found',
-          subject,
-          title: rich`${ownerName(place)} is near its working limit`,
-          detail: rich`Planned ${force(plannedN)}${place.where ? ` (${place.where})` : ''} against ${force(place.capacity?.wllN ?? 0)}: ${percent(utilisation)}.`,
-          fixes: stronger(place),
-        };
-      }),
-};
+  needs: ['use.piece', 'gear.marks', 'gear.inspection', 'line.way', 'situation', 'policy'],
+  subjects: loadedPlaces,
+  about: aboutPlace,
+  margin: (moment, place) => {
+    const share = utilisationAt(moment, place);
+    // Beyond the limit another rule speaks.
+    return exceeds(share, 1) ? Number.POSITIVE_INFINITY : leftBelow(share, moment.rig.policy.limits.nearLimit.value);
+  },
+  answer: (moment, place) => found(plannedFigures(moment, place), stronger(place)),
+  title: ({ name }) => rich`${name} is near its working limit`,
+  detail: ({ plannedN, where, wllN, share }) =>
+    rich`Planned ${force(plannedN)}${bracketed(where)} against ${force(wllN)}: ${percent(share)}.`,
+});

@@ -1,8 +1,9 @@
+import { momentRule } from '../../rule.ts';
+import { found, itself, wholeRig } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import type { StaticsOutcome } from '../../../statics/network.ts';
-import { notFound, type Rule, rigSubject } from '../../rule.ts';
+import type { StaticsFailure } from '../../../statics/network.ts';
 
-const WORDS: { readonly [K in Exclude<StaticsOutcome['kind'], 'solved'>]: string } = {
+const WORDS: { readonly [K in StaticsFailure['kind']]: string } = {
   mechanism: 'part of it can move without resistance',
   redundant: 'more pieces hold it than a balance of forces can tell apart',
   slack: 'part of it hangs without tension',
@@ -11,21 +12,16 @@ const WORDS: { readonly [K in Exclude<StaticsOutcome['kind'], 'solved'>]: string
   'not-converged': 'no balance of forces was found',
 };
 
-export const notSolved: Rule = {
+export const notSolved = momentRule({
   code: 'not-solved',
   severity: 'stop',
   softenable: false,
   why: 'A load that cannot be worked out cannot be trusted.',
-  needs: 'the geometry of the rig',
-  check: ({ failure }) => {
-    if (failure === undefined) return [notFound(rigSubject)];
-    return [
-      {
-        kind: 'found',
-        subject: rigSubject,
-        title: rich`The loads in this rig cannot be worked out`,
-        detail: rich`${WORDS[failure.kind]}: ${failure.nodes.join(', ')}. Move the anchor or change the layout.`,
-      },
-    ];
-  },
-};
+  needs: ['line.way', 'body.stands', 'point.mount'],
+  subjects: wholeRig,
+  about: itself,
+  margin: ({ failure }) => (failure === undefined ? 1 : -1),
+  answer: ({ failure }) => failure && found({ failure: failure.kind, nodes: failure.nodes }),
+  title: () => rich`The loads in this rig cannot be worked out`,
+  detail: ({ failure, nodes }) => rich`${WORDS[failure]}: ${nodes.join(', ')}. Move the anchor or change the layout.`,
+});

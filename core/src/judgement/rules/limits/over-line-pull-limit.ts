@@ -1,24 +1,26 @@
-import { linePullLimit } from '../../../moment/place-check.ts';
+import { found } from '../../speak.ts';
+import { momentRule } from '../../rule.ts';
+import { itself, ownerName, ownerSubject, wholeRig } from '../../speak.ts';
+import { linePullLimit } from '../../../moment/margins.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { notFound, ownerName, ownerSubject, type Rule, rigSubject } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
 
-export const overLinePullLimit: Rule = {
+export const overLinePullLimit = momentRule({
   code: 'over-line-pull-limit',
   severity: 'caution',
   softenable: false,
   why: 'With less friction than counted on, some piece would carry more than its working limit.',
-  needs: 'loads of every place with and without friction',
-  check: ({ checks, plannedPullN }) => {
-    const limit = linePullLimit(checks);
-    if (limit === undefined || plannedPullN === undefined || !exceeds(plannedPullN, limit.pullN)) return [notFound(rigSubject)];
-    return [
-      {
-        kind: 'found',
-        subject: ownerSubject(limit.place),
-        title: rich`The planned line pull is above the line-pull limit`,
-        detail: rich`Planned ${force(plannedPullN)}; ${ownerName(limit.place)} keeps within its limit up to ${force(limit.pullN)}.`,
-      },
-    ];
+  needs: ['use.piece', 'gear.marks', 'line.way', 'situation'],
+  subjects: wholeRig,
+  about: itself,
+  margin: (moment) => leftBelow(moment.plannedPullN ?? Number.NaN, linePullLimit(moment)?.pullN ?? Number.NaN),
+  answer: (moment) => {
+    const limit = linePullLimit(moment);
+    if (limit === undefined) return undefined;
+    const data = { name: ownerName(limit.place), plannedN: moment.plannedPullN ?? 0, pullN: limit.pullN };
+    return { ...found(data), subject: ownerSubject(limit.place) };
   },
-};
+  title: () => rich`The planned line pull is above the line-pull limit`,
+  detail: ({ plannedN, name, pullN }) =>
+    rich`Planned ${force(plannedN)}; ${name} keeps within its limit up to ${force(pullN)}.`,
+});

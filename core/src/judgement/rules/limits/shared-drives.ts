@@ -1,24 +1,25 @@
+import { driveName } from '../../speak.ts';
+import { momentRule } from '../../rule.ts';
+import { found, itself, wholeRig } from '../../speak.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { driveName } from '../../report/report-figures.ts';
-import { type Rule, rigSubject } from '../../rule.ts';
 
-export const sharedDrives: Rule = {
+export const sharedDrives = momentRule({
   code: 'shared-drives',
   severity: 'note',
   softenable: true,
   why: 'Winches that pull together share by their ratings only while somebody watches both.',
-  needs: 'how several drives share the pull',
-  check: ({ drives, rig }) => {
-    if (drives.length < 2) return [];
+  needs: ['sharing', 'gear.marks'],
+  subjects: (rig) => (rig.drives.length < 2 ? [] : wholeRig()),
+  about: itself,
+  margin: () => -1,
+  answer: ({ drives, rig }) => {
     const whole = drives.reduce((sum, { share }) => sum + share, 0);
-    const parts = drives.flatMap((drive, index) => rich`${index === 0 ? '' : ', '}${driveName(drive)} ${percent(drive.share / whole)}`);
-    return [
-      {
-        kind: 'found',
-        subject: rigSubject,
-        title: rich`Several drives share the pull`,
-        detail: rich`${parts}; ${rig.sharing ? `stated by ${rig.sharing.statedBy}` : 'by their rated pulls on the working layers'}. Somebody watches each drum, and all stop together.`,
-      },
-    ];
+    const parts = drives.map(({ drive, share }) => ({ name: driveName(drive), share: share / whole }));
+    return found({ parts, statedBy: rig.rig.sharing?.statedBy });
   },
-};
+  title: () => rich`Several drives share the pull`,
+  detail: ({ parts, statedBy }) => {
+    const each = parts.flatMap(({ name, share }, index) => rich`${index === 0 ? '' : ', '}${name} ${percent(share)}`);
+    return rich`${each}; ${statedBy ? `stated by ${statedBy}` : 'by their rated pulls on the working layers'}. Somebody watches each drum, and all stop together.`;
+  },
+});

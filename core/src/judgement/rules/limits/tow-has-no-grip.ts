@@ -1,31 +1,28 @@
-import { towingVehicle } from '../../../moment/drives.ts';
+import { momentRule } from '../../rule.ts';
+import { plannedOf } from '../drum/drums.ts';
+import { aboutBody, found, undecided } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
 
-export const towHasNoGrip: Rule = {
+export const towHasNoGrip = momentRule({
   code: 'tow-has-no-grip',
   severity: 'fix',
   softenable: true,
   why: 'The towing vehicle’s wheels spin before the load moves.',
-  needs: 'mass of the towing vehicle, ground, planned pull',
+  needs: ['body.mass', 'vehicle.stance', 'situation'],
   asks: 'What ground does the towing vehicle stand on?',
-  check: ({ rig, drives, plannedPullN }) =>
-    drives.flatMap(({ walk, share, ratedN }): readonly Answer[] => {
-      const towing = towingVehicle(rig, walk);
-      if (!towing) return [];
-      const subject = { kind: 'body', id: towing.id } as const;
-      if (towing.stance === undefined)
-        return [{ kind: 'undecided', subject, question: rich`What ground does ${towing.label} stand on? Its grip limits the tow.` }];
-      const pullN = plannedPullN === undefined ? undefined : plannedPullN * share;
-      if (pullN === undefined || ratedN === undefined || !exceeds(pullN, ratedN)) return [notFound(subject)];
-      return [
-        {
-          kind: 'found',
-          subject,
-          title: rich`The wheels of ${towing.label} spin first`,
-          detail: rich`The tow needs ${force(pullN)}, and on this ground it grips ${force(ratedN)}. Lower the pull first, or winch.`,
-        },
-      ];
-    }),
-};
+  subjects: ({ drives }) =>
+    drives.flatMap((drive) => (drive.kind === 'tow' && drive.towing ? [{ ...drive, towing: drive.towing }] : [])),
+  about: ({ towing }) => aboutBody(towing),
+  margin: (moment, { index, towing, ratedN }) =>
+    towing.stance === undefined || ratedN === undefined ? undefined : leftBelow(plannedOf(moment, index), ratedN),
+  answer: (moment, { index, towing, ratedN }) => {
+    const label = towing.label;
+    if (towing.stance === undefined) return undecided({ label, pullN: 0, ratedN: 0 });
+    return found({ label, pullN: plannedOf(moment, index), ratedN: ratedN ?? 0 });
+  },
+  title: ({ label }) => rich`The wheels of ${label} spin first`,
+  detail: ({ pullN, ratedN }) =>
+    rich`The tow needs ${force(pullN)}, and on this ground it grips ${force(ratedN)}. Lower the pull first, or winch.`,
+  question: ({ label }) => rich`What ground does ${label} stand on? Its grip limits the tow.`,
+});

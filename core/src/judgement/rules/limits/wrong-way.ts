@@ -1,24 +1,25 @@
+import { type Fix, momentRule } from '../../rule.ts';
+import { found, itself, wholeRig } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Fix, notFound, type Rule, rigSubject } from '../../rule.ts';
 
-export const wrongWay: Rule = {
+export const wrongWay = momentRule({
   code: 'wrong-way',
   severity: 'stop',
   softenable: false,
   why: 'A line that pulls across or against the way out moves nothing and loads everything.',
-  needs: 'the direction of travel and the line’s direction',
-  check: ({ rig, advantage, plannedPullN, pullN }) => {
-    if (advantage === undefined || pullN === undefined || plannedPullN !== undefined) return [notFound(rigSubject)];
-    const travel = rig.load.travel === 'ahead' ? 'astern' : 'ahead';
-    const turned: Fix = { kind: 'edits', label: `Go ${travel} instead`, edits: [{ kind: 'change-load', load: { ...rig.load, travel } }] };
-    return [
-      {
-        kind: 'found',
-        subject: rigSubject,
-        title: rich`The line does not pull the vehicle on its way`,
-        detail: rich`Along the way out it helps with ${Math.max(0, advantage.hauling).toFixed(2)} of its tension. Move the anchor ahead, turn the vehicle, or choose the other direction.`,
-        ...(advantage.hauling < 0 && { fixes: [turned] }),
-      },
-    ];
+  needs: ['load.travel', 'body.heading', 'line.way'],
+  subjects: wholeRig,
+  about: itself,
+  margin: ({ advantage, rig, plannedPullN }) =>
+    advantage === undefined || rig.pullN === undefined || plannedPullN !== undefined ? 1 : -1,
+  answer: ({ advantage, rig }) => {
+    if (advantage === undefined) return undefined;
+    const { load } = rig.rig;
+    const travel = load.travel === 'ahead' ? 'astern' : 'ahead';
+    const turned: Fix = { kind: 'edits', label: `Go ${travel} instead`, edits: [{ kind: 'change-load', load: { ...load, travel } }] };
+    return found({ gain: advantage.hauling }, advantage.hauling < 0 ? [turned] : []);
   },
-};
+  title: () => rich`The line does not pull the vehicle on its way`,
+  detail: ({ gain }) =>
+    rich`Along the way out it helps with ${Math.max(0, gain).toFixed(2)} of its tension. Move the anchor ahead, turn the vehicle, or choose the other direction.`,
+});

@@ -1,20 +1,20 @@
+import { chooseAnother, openPiece } from '../../speak.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, openPiece, pieceName, type Rule } from '../../rule.ts';
 
-export const advertOnly: Rule = {
+export const advertOnly = rigRule({
   code: 'advert-only',
   severity: 'fix',
   softenable: true,
   why: 'An advert is a claim, not a rating.',
-  needs: 'source of every mark',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      if (limit?.kind !== 'rated' || !limit.limit.advertOnly) return undefined;
-      return {
-        title: rich`Only an advert speaks for ${pieceName(piece)}`,
-        detail: rich`Look for a stamp, a label or the maker’s paper, or use another piece.`,
-        fixes: [chooseAnother(use), openPiece(piece, 'Record a better source')],
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.marks'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, use) => {
+    if (use.limit?.kind !== 'rated' || !use.limit.limit.advertOnly) return undefined;
+    return found({ name: pieceName(use.piece) }, [...chooseAnother(use), ...openPiece(use.piece, 'Record a better source')]);
+  },
+  title: ({ name }) => rich`Only an advert speaks for ${name}`,
+  detail: () => rich`Look for a stamp, a label or the maker’s paper, or use another piece.`,
+});

@@ -1,21 +1,20 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { answerUses, chosenUses, openPiece, pieceName, type Rule } from '../../rule.ts';
 
-export const basisUnstated: Rule = {
+export const basisUnstated = rigRule({
   code: 'basis-unstated',
   severity: 'caution',
   softenable: true,
   why: 'A bare number may be a working limit or a breaking strength; it is read as breaking strength, the unfavourable way.',
-  needs: 'basis of every mark',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      if (limit?.kind !== 'rated' || !limit.limit.basisUnstated) return undefined;
-      const written = piece.marks.find(({ basis }) => basis === 'unstated')?.asWritten ?? '';
-      return {
-        title: rich`${pieceName(piece)}: the mark “${written}” does not say what it means`,
-        detail: rich`Read as breaking strength: ${force(limit.limit.mbsN)}. If the maker’s paper says working load limit, record that.`,
-        fixes: [openPiece(piece, 'State the basis')],
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.marks'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, { piece, limit }) => {
+    if (limit?.kind !== 'rated' || !limit.limit.basisUnstated) return undefined;
+    const asWritten = piece.marks.find(({ basis }) => basis === 'unstated')?.asWritten ?? '';
+    return found({ name: pieceName(piece), asWritten, mbsN: limit.limit.mbsN }, openPiece(piece, 'State the basis'));
+  },
+  title: ({ name, asWritten }) => rich`${name}: the mark “${asWritten}” does not say what it means`,
+  detail: ({ mbsN }) => rich`Read as breaking strength: ${force(mbsN)}. If the maker’s paper says working load limit, record that.`,
+});

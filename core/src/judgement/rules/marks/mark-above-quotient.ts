@@ -1,20 +1,20 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { answerUses, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-export const markAboveQuotient: Rule = {
+export const markAboveQuotient = rigRule({
   code: 'mark-above-quotient',
   severity: 'caution',
   softenable: true,
   why: 'The marked working limit leaves less in hand than the team asks for, so the lower figure is used.',
-  needs: 'marked WLL and MBS, design factors',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      if (limit?.kind !== 'rated' || !limit.limit.markAboveQuotient) return undefined;
-      const { markedWll, mbsN, designFactor, wllN } = limit.limit;
-      return {
-        title: rich`${pieceName(piece)}: its marked limit is above breaking strength ÷ ${String(designFactor)}`,
-        detail: rich`Marked ${force(markedWll?.readingN ?? 0)}, breaks at ${force(mbsN)}; ${force(wllN)} is used.`,
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.marks', 'policy'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, { piece, limit }) => {
+    if (limit?.kind !== 'rated' || !limit.limit.markAboveQuotient) return undefined;
+    const { markedWll, mbsN, designFactor, wllN } = limit.limit;
+    return found({ name: pieceName(piece), designFactor, markedN: markedWll?.readingN ?? 0, mbsN, wllN });
+  },
+  title: ({ name, designFactor }) => rich`${name}: its marked limit is above breaking strength ÷ ${String(designFactor)}`,
+  detail: ({ markedN, mbsN, wllN }) => rich`Marked ${force(markedN)}, breaks at ${force(mbsN)}; ${force(wllN)} is used.`,
+});

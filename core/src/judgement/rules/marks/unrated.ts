@@ -1,21 +1,22 @@
+import { chooseAnother, openPiece } from '../../speak.ts';
+import { isWinch } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, openPiece, pieceName, type Rule } from '../../rule.ts';
 
-export const unrated: Rule = {
+export const unrated = rigRule({
   code: 'unrated',
   severity: 'stop',
   softenable: false,
   why: 'Without a mark nobody can say what a piece may carry.',
-  needs: 'marks of every load-bearing piece',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      const limit = assessment.limits.get(use.id);
-      const bare = (limit?.kind === 'unrated' && use.judged === undefined) || (piece.kind === 'winch' && piece.marks.length === 0);
-      if (!bare) return undefined;
-      return {
-        title: rich`${pieceName(piece)} has no rating`,
-        detail: rich`No working load limit, breaking strength or rated pull is on record. Enter what is marked on it, or use another.`,
-        fixes: [chooseAnother(use), openPiece(piece, 'Enter its mark')],
-      };
-    }),
-};
+  needs: ['use.piece', 'use.judged', 'gear.marks'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, use) => {
+    const bare = (use.limit?.kind === 'unrated' && use.use.judged === undefined) || (isWinch(use.piece) && use.piece.marks.length === 0);
+    return bare ? found({ name: pieceName(use.piece) }, [...chooseAnother(use), ...openPiece(use.piece, 'Enter its mark')]) : undefined;
+  },
+  title: ({ name }) => rich`${name} has no rating`,
+  detail: () =>
+    rich`No working load limit, breaking strength or rated pull is on record. Enter what is marked on it, or use another.`,
+});

@@ -1,25 +1,18 @@
+import { rigRule } from '../../rule.ts';
+import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Rule, rigSubject, ticked } from '../../rule.ts';
 
-export const cutOffOutOfReach: Rule = {
+export const cutOffOutOfReach = rigRule({
   code: 'cut-off-out-of-reach',
   severity: 'fix',
   softenable: true,
   why: 'A relay that sticks keeps the winch running until the power is cut.',
-  needs: 'a look at the winching vehicle',
+  needs: ['answers'],
   asks: 'Can the power cut-off be reached from a safe place?',
-  check: (assessment) =>
-    assessment.drives.some(({ kind }) => kind === 'winch')
-      ? [
-          ticked(assessment, {
-            code: 'cut-off-out-of-reach',
-            subject: rigSubject,
-            question: rich`Can the power cut-off be reached from a safe place?`,
-            ifNo: {
-              title: rich`The power cut-off is out of reach`,
-              detail: rich`Fit or free it, or post somebody who can reach it without crossing the line.`,
-            },
-          }),
-        ]
-      : [],
-};
+  subjects: (rig) => (winchDrives(rig).length > 0 ? wholeRig() : []),
+  about: itself,
+  answer: (rig) => ticked(rig, 'cut-off-out-of-reach.rig', {}),
+  title: () => rich`The power cut-off is out of reach`,
+  detail: () => rich`Fit or free it, or post somebody who can reach it without crossing the line.`,
+  question: () => rich`Can the power cut-off be reached from a safe place?`,
+});

@@ -1,37 +1,30 @@
+import { aboutBody } from '../../speak.ts';
 import { remoteReachM } from '../../../hazards/remote-reach.ts';
-import type { Policy } from '../../../policy/policy.ts';
+import { rigRule } from '../../rule.ts';
+import { operators } from './operators.ts';
+import { found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import type { PersonBody } from '../../../rig/bodies.ts';
-import { type Answer, notFound, openPiece, pieceName, type Rule, type WinchDrive, winchDrives } from '../../rule.ts';
 
-export const operatorOutOfReach: Rule = {
+export const operatorOutOfReach = rigRule({
   code: 'operator-out-of-reach',
   severity: 'fix',
   softenable: true,
   why: 'Whoever cannot reach the remote cannot stop the winch.',
-  needs: 'the operator’s place, the winch’s lead or wireless remote',
+  needs: ['person.duty', 'person.shelter', 'body.stands', 'gear.control', 'gear.leadLengthM', 'policy'],
   asks: 'How long is the lead of the remote?',
-  check: (assessment) => {
-    const people = assessment.rig.bodies.filter((body) => body.kind === 'person').filter(({ duty }) => duty === 'operator');
-    return winchDrives(assessment).flatMap((winch) => people.map((operator) => reach(winch, operator, assessment.policy)));
+  subjects: (rig) => winchDrives(rig).flatMap((drive) => operators(rig).map((operator) => ({ drive, operator }))),
+  about: ({ drive, operator }) => ({ ...aboutBody(operator), place: drive.use.use.id }),
+  answer: ({ policy }, { drive: { winch, on }, operator }) => {
+    if (!winch || !on || operator.inVehicleId === on.body.id) return undefined;
+    const reachM = remoteReachM(winch, policy);
+    const awayM = Math.hypot(operator.xM - on.body.xM, operator.yM - on.body.yM);
+    const data = { label: operator.label, winch: pieceName(winch), awayM, reachM: reachM ?? 0 };
+    if (reachM === undefined) return undecided(data, openPiece(winch, 'Enter the remote'));
+    return exceeds(awayM, reachM) ? found(data) : undefined;
   },
-};
-
-function reach({ winch, body: vehicle }: WinchDrive, operator: PersonBody, policy: Policy): Answer {
-  const subject = { kind: 'body', id: operator.id } as const;
-  if (!winch || !vehicle || operator.inVehicleId === vehicle.id) return notFound(subject);
-  const reachM = remoteReachM(winch, policy);
-  if (reachM === undefined) {
-    const fixes = [openPiece(winch, 'Enter the remote')];
-    return { kind: 'undecided', subject, question: rich`How far does the remote of ${pieceName(winch)} reach?`, fixes };
-  }
-  const awayM = Math.hypot(operator.xM - vehicle.xM, operator.yM - vehicle.yM);
-  if (!exceeds(awayM, reachM)) return notFound(subject);
-  return {
-    kind: 'found',
-    subject,
-    title: rich`${operator.label} is out of the remote’s reach`,
-    detail: rich`${length(awayM)} from the winch, and the remote reaches ${length(reachM)}. Stand nearer, or in the cab.`,
-  };
-}
+  title: ({ label }) => rich`${label} is out of the remote’s reach`,
+  detail: ({ awayM, reachM }) =>
+    rich`${length(awayM)} from the winch, and the remote reaches ${length(reachM)}. Stand nearer, or in the cab.`,
+  question: ({ winch }) => rich`How far does the remote of ${winch} reach?`,
+});

@@ -1,26 +1,21 @@
+import { rigRule } from '../../rule.ts';
+import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { loadBody } from '../../../rig/site-geometry.ts';
-import { type Rule, rigSubject, ticked, winchDrives } from '../../rule.ts';
 
-export const ownerNotTold: Rule = {
+export const ownerNotTold = rigRule({
   code: 'owner-not-told',
   severity: 'fix',
   softenable: true,
   why: 'Damage is likely enough that its owner must have agreed to the risk first.',
-  needs: 'who owns the load',
+  needs: ['answers'],
   asks: 'Has the owner been told of the risks and agreed?',
-  check: (assessment) =>
-    loadBody(assessment.rig).kind === 'vehicle' && !winchDrives(assessment).some(({ body }) => body?.id === assessment.rig.load.bodyId)
-      ? [
-          ticked(assessment, {
-            code: 'owner-not-told',
-            subject: rigSubject,
-            question: rich`Has the owner of the stuck vehicle been told of the risks and agreed?`,
-            ifNo: {
-              title: rich`The owner has not been told`,
-              detail: rich`Tell the owner what may break and who decides; write down the name and the time.`,
-            },
-          }),
-        ]
-      : [],
-};
+  subjects: (rig) => {
+    const recoversItself = winchDrives(rig).some(({ on }) => on === rig.load.on);
+    return rig.load.body.kind === 'vehicle' && !recoversItself ? wholeRig() : [];
+  },
+  about: itself,
+  answer: (rig) => ticked(rig, 'owner-not-told.rig', {}),
+  title: () => rich`The owner has not been told`,
+  detail: () => rich`Tell the owner what may break and who decides; write down the name and the time.`,
+  question: () => rich`Has the owner of the stuck vehicle been told of the risks and agreed?`,
+});

@@ -1,31 +1,33 @@
+import { actRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import type { Body } from '../../../rig/rig.ts';
 
-export const personInZone: Rule = {
+export const personInZone = actRule({
   code: 'person-in-zone',
   severity: 'stop',
   softenable: false,
   why: 'Parts of a broken rig fly along the line and across its bends.',
-  needs: 'people, animals and vehicles on the site, the danger zones',
-  check: (assessment) => {
-    const { rig } = assessment;
-    const zones = assessment.zones;
-    const pulled = new Set(rig.points.map(({ bodyId }) => bodyId));
-    return rig.bodies.flatMap((body): readonly Answer[] => {
-      const operator = body.kind === 'person' && body.duty === 'operator';
-      const bystander = body.kind === 'vehicle' && !pulled.has(body.id) && body.id !== rig.load.bodyId;
-      if (operator || !(body.kind === 'person' || body.kind === 'animal' || bystander)) return [];
-      const subject = { kind: 'body', id: body.id } as const;
-      if (isSheltered(body) || !standsInZone(zones, groundPlace(rig, body))) return [notFound(subject)];
-      return [
-        {
-          kind: 'found',
-          subject,
-          title: rich`${body.label} is inside a danger zone`,
-          detail: rich`Move ${body.kind === 'vehicle' ? 'it' : 'them'} out of every circle, corridor and bend, or into a cab or behind a named shelter, before tension comes on.`,
-        },
-      ];
-    });
-  },
-};
+  needs: ['person.duty', 'person.shelter', 'body.stands', 'line.way'],
+  subjects: bystanders,
+  about: aboutBody,
+  answer: ({ rig, release: { zones } }, body) =>
+    isSheltered(body) || !standsInZone(zones, groundPlace(rig.rig, body))
+      ? undefined
+      : found({ label: body.label, thing: body.kind === 'vehicle' }),
+  title: ({ label }) => rich`${label} is inside a danger zone`,
+  detail: ({ thing }) =>
+    rich`Move ${thing ? 'it' : 'them'} out of every circle, corridor and bend, or into a cab or behind a named shelter, before tension comes on.`,
+});
+
+/** People but the operator, animals, and vehicles that no line pulls on. */
+function bystanders({ bodies, load }: ResolvedRig): readonly Body[] {
+  return bodies.flatMap((on): readonly Body[] => {
+    const { body, points } = on;
+    if (body.kind === 'person') return body.duty === 'operator' ? [] : [body];
+    const parked = body.kind === 'vehicle' && points.length === 0 && on !== load.on;
+    return body.kind === 'animal' || parked ? [body] : [];
+  });
+}

@@ -1,31 +1,31 @@
+import { momentRule } from '../../rule.ts';
+import { aboutLanyard, caughtName } from './about-lanyard.ts';
+import { found, undecided } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { lanyardsOf } from '../../../release/lanyards.ts';
-import { type Answer, notFound, type Rule, useSubject } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
+import { isFixed, lanyardLengthM, lanyardNeedsM, travelsWithLoad } from '../../../release/lanyards.ts';
 
-export const lanyardTooShort: Rule = {
+export const lanyardTooShort = momentRule({
   code: 'lanyard-too-short',
   severity: 'fix',
   softenable: true,
   why: 'A lanyard that comes tight carries the line’s load.',
-  needs: 'lanyards, the load’s travel',
+  needs: ['lanyard.tie', 'gear.lengthM', 'load.travel', 'line.way'],
   asks: 'How long is this lanyard?',
-  check: (assessment) =>
-    lanyardsOf(assessment).map(({ use, name, lengthM, needsM, fixed, travels }): Answer => {
-      const subject = useSubject(use);
-      if (fixed && travels) return notFound(subject);
-      if (lengthM === undefined)
-        return {
-          kind: 'undecided',
-          subject,
-          question: rich`How long is the lanyard of ${name}? It has to stay slack through the whole travel.`,
-        };
-      if (!exceeds(needsM, lengthM)) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`The lanyard of ${name} comes tight`,
-        detail: rich`It is ${length(lengthM)} long and spans ${length(needsM)}. Take a longer one, or tie it nearer.`,
-      };
-    }),
-};
+  // One that is tied to something fixed and travels has a rule of its own.
+  subjects: (rig) => rig.lanyards.filter((lanyard) => !(isFixed(lanyard, rig) && travelsWithLoad(lanyard, rig))),
+  about: aboutLanyard,
+  margin: (moment, lanyard) => {
+    const lengthM = lanyardLengthM(lanyard);
+    return lengthM === undefined ? undefined : leftBelow(lanyardNeedsM(lanyard, moment), lengthM);
+  },
+  answer: (moment, lanyard) => {
+    const lengthM = lanyardLengthM(lanyard);
+    const data = { name: caughtName(lanyard), lengthM: lengthM ?? 0, needsM: lanyardNeedsM(lanyard, moment) };
+    return lengthM === undefined ? undecided(data) : found(data);
+  },
+  title: ({ name }) => rich`The lanyard of ${name} comes tight`,
+  detail: ({ lengthM, needsM }) =>
+    rich`It is ${length(lengthM)} long and spans ${length(needsM)}. Take a longer one, or tie it nearer.`,
+  question: ({ name }) => rich`How long is the lanyard of ${name}? It has to stay slack through the whole travel.`,
+});

@@ -1,30 +1,28 @@
+import { actRule } from '../../rule.ts';
+import { aboutLanyard, caughtName } from './about-lanyard.ts';
+import { found, undecided } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { lanyardsOf } from '../../../release/lanyards.ts';
-import { type Answer, notFound, type Rule, useSubject } from '../../rule.ts';
+import { lanyardStrength } from '../../../release/lanyards.ts';
 
-export const lanyardTooWeak: Rule = {
+export const lanyardTooWeak = actRule({
   code: 'lanyard-too-weak',
   severity: 'fix',
   softenable: true,
   why: 'A lanyard that breaks adds to what flies.',
-  needs: 'lanyards, energy of the line, masses',
+  needs: ['lanyard.tie', 'gear.marks', 'gear.lengthM', 'gear.massKg'],
   asks: 'What may this lanyard carry, and what is the mass of what it holds?',
-  check: (assessment) =>
-    lanyardsOf(assessment).map(({ use, name, arrestN, breaksN }): Answer => {
-      const subject = useSubject(use);
-      if (arrestN === undefined || breaksN === undefined)
-        return {
-          kind: 'undecided',
-          subject,
-          question: rich`Would the lanyard of ${name} hold? Its strength, its length or the mass of what it holds is not on record.`,
-        };
-      if (!exceeds(arrestN, breaksN)) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`The lanyard of ${name} would break`,
-        detail: rich`Stopping what flies there would load it with ${force(arrestN)}; it breaks at ${force(breaksN)}. Take a stronger or a longer one, and keep clear all the same.`,
-      };
-    }),
-};
+  subjects: ({ lanyards }) => lanyards,
+  about: aboutLanyard,
+  answer: ({ rig, release }, lanyard) => {
+    const { arrestN, breaksN } = lanyardStrength(lanyard, release.breaks, rig);
+    const data = { name: caughtName(lanyard), arrestN: arrestN ?? 0, breaksN: breaksN ?? 0 };
+    if (arrestN === undefined || breaksN === undefined) return undecided(data);
+    return exceeds(arrestN, breaksN) ? found(data) : undefined;
+  },
+  title: ({ name }) => rich`The lanyard of ${name} would break`,
+  detail: ({ arrestN, breaksN }) =>
+    rich`Stopping what flies there would load it with ${force(arrestN)}; it breaks at ${force(breaksN)}. Take a stronger or a longer one, and keep clear all the same.`,
+  question: ({ name }) =>
+    rich`Would the lanyard of ${name} hold? Its strength, its length or the mass of what it holds is not on record.`,
+});

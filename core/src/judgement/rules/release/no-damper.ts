@@ -1,29 +1,34 @@
+
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { spanLengthM } from '../../../moment/forces.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { strandsAt } from '../../report/drawing-facts.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
 
-export const noDamper: Rule = {
+export const noDamper = momentRule({
   code: 'no-damper',
   severity: 'fix',
   softenable: true,
   why: 'A damper on every tensioned leg drags a breaking line to the ground.',
-  needs: 'dampers, lengths of the legs',
-  check: (assessment) =>
-    strandsAt(assessment).map(({ lineId, index, lengthM }): Answer => {
-      const subject = { kind: 'strand', id: `${lineId}.${index}` } as const;
-      const held = assessment.rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === index);
-      if (held || fallsShort(lengthM, assessment.policy.care.damperExemptM.value)) return notFound(subject);
-      const name =
-        index === 0 && assessment.rig.lines.length === 1
-          ? 'the winch leg'
-          : `leg ${index + 1} of ${assessment.rig.lines.length === 1 ? 'the line' : lineId.replaceAll('-', ' ')}`;
-      return {
-        kind: 'found',
-        subject,
-        title: rich`No damper on ${name}`,
-        detail: rich`It is ${length(lengthM)} long and under tension.`,
-        fixes: [{ kind: 'add-damper', label: 'Hang a damper', lineId, strand: index }],
-      };
-    }),
-};
+  needs: ['dampers', 'line.way', 'policy'],
+  subjects: ({ lines }) =>
+    lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [] : [{ line, span }]))),
+  about: ({ line, span }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` } }),
+  margin: ({ shown, rig }, { line, span }) => {
+    if (shown === undefined) return Number.POSITIVE_INFINITY;
+    // A leg shorter than this needs none; one exactly as long does.
+    const lengthM = spanLengthM(line, span, shown.balance);
+    return fallsShort(lengthM, rig.policy.care.damperExemptM.value) ? rig.policy.care.damperExemptM.value - lengthM : -lengthM;
+  },
+  answer: ({ shown, rig }, { line, span }) => {
+    if (shown === undefined) return undefined;
+    const lineId = line.line.id;
+    const data = { lineId, span, alone: rig.lines.length === 1, lengthM: spanLengthM(line, span, shown.balance) };
+    return found(data, [{ kind: 'add-damper', label: 'Hang a damper', lineId, strand: span }]);
+  },
+  title: ({ lineId, span, alone }) => {
+    if (span === 0 && alone) return rich`No damper on the winch leg`;
+    return rich`No damper on leg ${String(span + 1)} of ${alone ? 'the line' : lineId.replaceAll('-', ' ')}`;
+  },
+  detail: ({ lengthM }) => rich`It is ${length(lengthM)} long and under tension.`,
+});

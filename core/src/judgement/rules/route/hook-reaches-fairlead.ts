@@ -1,34 +1,45 @@
-import { stopAt } from '../../../moment/rig-forces.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { stopAt } from '../../../moment/forces.ts';
+import type { Moment } from '../../../moment/moment.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import { bodyOfChain } from '../../../rig/site-geometry.ts';
-import { dot, scale, subtract, unit } from '../../../statics/vec3.ts';
-import { answerWinches, type Rule } from '../../rule.ts';
+import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
+import type { ResolvedRig, WinchDrive } from '../../../resolved/resolved-rig.ts';
+import { dot, subtract, unit } from '../../../statics/vec3.ts';
 
 /** Rope that must stay between the fairlead and the first pulley or the line's end when the vehicle is free, metres. */
 const LEAST_LEFT_M = 1;
 
-export const hookReachesFairlead: Rule = {
+export const hookReachesFairlead = momentRule({
   code: 'hook-reaches-fairlead',
   severity: 'stop',
   softenable: false,
   why: 'A hook or ring drawn into the fairlead breaks something at full pull.',
-  needs: 'how far the vehicle must travel, the layout',
-  check: (assessment) =>
-    answerWinches(assessment, ({ drive, pointId }) => {
-      const { rig, solved, travel } = assessment;
-      const point = rig.points.find(({ id }) => id === pointId);
-      const first = rig.chains.find(({ id }) => id === drive.walk.stops[1]?.chainId);
-      // A pulley on the vehicle itself comes along with the fairlead.
-      const comesAlong = first !== undefined && bodyOfChain(rig, first)?.id === rig.load.bodyId;
-      if (!solved || comesAlong || rig.purpose === 'lower' || point?.bodyId !== rig.load.bodyId) return undefined;
-      const span = subtract(stopAt(drive.walk, 1, solved.hauling), stopAt(drive.walk, 0, solved.hauling));
-      const along = unit(span) ?? travel;
-      const left = dot(subtract(span, scale(travel, rig.load.travelM)), along);
-      if (left >= LEAST_LEFT_M * (1 - 1e-9)) return undefined;
-      const room = Math.max(0, dot(span, along) - LEAST_LEFT_M);
-      return {
-        title: rich`The anchor is too near for this pull`,
-        detail: rich`The vehicle has to move ${length(rig.load.travelM)}, but the line ends at the fairlead after about ${length(room)}. Take an anchor further on, or re-rig half-way.`,
-      };
+  needs: ['load.travel', 'line.way', 'body.stands'],
+  subjects: (rig) => winchDrives(rig).filter((drive) => comesNearer(rig, drive)),
+  about: aboutDrive,
+  margin: (moment, drive) => firstSpan(moment, drive).leftM - LEAST_LEFT_M * (1 - LIMIT_TOLERANCE),
+  answer: (moment, drive) =>
+    found({
+      travelM: moment.rig.rig.load.travelM,
+      roomM: Math.max(0, firstSpan(moment, drive).nowM - LEAST_LEFT_M),
     }),
-};
+  title: () => rich`The anchor is too near for this pull`,
+  detail: ({ travelM, roomM }) =>
+    rich`The vehicle has to move ${length(travelM)}, but the line ends at the fairlead after about ${length(roomM)}. Take an anchor further on, or re-rig half-way.`,
+});
+
+/** Whether the winch's own vehicle goes towards where its line leads first; a pulley on the vehicle itself comes along with the fairlead. */
+function comesNearer({ load, rig }: ResolvedRig, { line, on }: WinchDrive): boolean {
+  const comesAlong = line.stops[1]?.chain?.point?.on === load.on;
+  return on === load.on && !comesAlong && rig.purpose !== 'lower';
+}
+
+/** The line's first span along itself: as it stands, and foretold for when the load has gone its way straight on. NaN without a balance. */
+function firstSpan({ balances, rig, travel }: Moment, { line }: WinchDrive): { readonly nowM: number; readonly leftM: number } {
+  if (balances === undefined) return { nowM: Number.NaN, leftM: Number.NaN };
+  const span = subtract(stopAt(line, 1, balances.hauling), stopAt(line, 0, balances.hauling));
+  const along = unit(span) ?? travel;
+  const nowM = dot(span, along);
+  return { nowM, leftM: nowM - rig.rig.load.travelM * dot(travel, along) };
+}

@@ -1,26 +1,20 @@
-import { rich } from '../../../quantity/format.ts';
-import { type Answer, type Rule, ticked } from '../../rule.ts';
 
-export const lineOverEdge: Rule = {
+import { rigRule } from '../../rule.ts';
+import { ticked } from '../../speak.ts';
+import { rich } from '../../../quantity/format.ts';
+
+export const lineOverEdge = rigRule({
   code: 'line-over-edge',
   severity: 'fix',
   softenable: true,
   why: 'A line that runs over a plain edge is sawn through.',
-  needs: 'bends of the line over edges',
+  needs: ['line.way', 'answers'],
   asks: 'Is the line sleeved where it runs over this edge?',
-  check: (assessment) =>
-    assessment.rig.lines.flatMap(({ id, via }) =>
-      via.flatMap((bend, index): readonly Answer[] =>
-        bend.kind === 'edge'
-          ? [
-              ticked(assessment, {
-                code: 'line-over-edge',
-                subject: { kind: 'point', id: bend.pointId },
-                question: rich`Is ${id} sleeved where it runs over the edge at its bend ${String(index + 1)}?`,
-                ifNo: { title: rich`The line runs bare over an edge`, detail: rich`Sleeve it, pad the edge, or hang a pulley there.` },
-              }),
-            ]
-          : [],
-      ),
-    ),
-};
+  subjects: ({ rig }) =>
+    rig.lines.flatMap(({ id, via }) => via.flatMap((bend, index) => (bend.kind === 'edge' ? [{ id, bend, index }] : []))),
+  about: ({ id, bend, index }) => ({ subject: { kind: 'point', id: bend.pointId }, place: `${id}.${index}` }),
+  answer: (rig, { id, bend, index }) => ticked(rig, `line-over-edge.${bend.pointId}`, { line: id, bend: index + 1 }),
+  title: () => rich`The line runs bare over an edge`,
+  detail: () => rich`Sleeve it, pad the edge, or hang a pulley there.`,
+  question: ({ line, bend }) => rich`Is ${line} sleeved where it runs over the edge at its bend ${String(bend)}?`,
+});

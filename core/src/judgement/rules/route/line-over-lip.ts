@@ -1,24 +1,20 @@
+import { momentRule } from '../../rule.ts';
+import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
+import { ticked } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Rule, ticked } from '../../rule.ts';
-import { strandsOver } from '../../strands-over-features.ts';
 
-export const lineOverLip: Rule = {
+export const lineOverLip = momentRule({
   code: 'line-over-lip',
   severity: 'fix',
   softenable: true,
   why: 'A lip takes the skin off a rope and turns it without a pulley.',
-  needs: 'the line’s path, edges and lips drawn on the site',
+  needs: ['line.way', 'features', 'answers'],
   asks: 'Does the line hang clear of the lip, or run over a roller or padding there?',
-  check: (assessment) =>
-    strandsOver(assessment, 'edge').map(({ feature, lineId, strand }) =>
-      ticked(assessment, {
-        code: 'line-over-lip',
-        subject: { kind: 'strand', id: `${lineId}.${strand}` },
-        question: rich`The line passes over ${feature.label}: does it hang clear of it, or run over a roller or padding?`,
-        ifNo: {
-          title: rich`The line lies on ${feature.label}`,
-          detail: rich`Raise it by a high pulley, or put a roller or thick padding under it and draw that as a bend of the line.`,
-        },
-      }),
-    ),
-};
+  subjects: spansAndFeatures('edge'),
+  about: aboutCrossing,
+  margin: crossingMargin,
+  answer: ({ rig }, { feature, line, span }) => ticked(rig, `line-over-lip.${line.line.id}.${span}`, { label: feature.label }),
+  title: ({ label }) => rich`The line lies on ${label}`,
+  detail: () => rich`Raise it by a high pulley, or put a roller or thick padding under it and draw that as a bend of the line.`,
+  question: ({ label }) => rich`The line passes over ${label}: does it hang clear of it, or run over a roller or padding?`,
+});

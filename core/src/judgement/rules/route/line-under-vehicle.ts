@@ -1,43 +1,36 @@
+
 import { passesOver } from '../../../hazards/danger-zones.ts';
-import { stopAt } from '../../../moment/rig-forces.ts';
+import { momentRule } from '../../rule.ts';
+import { ticked } from '../../speak.ts';
+import { stopAt } from '../../../moment/forces.ts';
 import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
-import { shownState } from '../../report/drawing-facts.ts';
-import { type Answer, type Rule, ticked } from '../../rule.ts';
 
-export const lineUnderVehicle: Rule = {
+/** Share of a vehicle's outline that counts: a line that starts or ends on its front or back crosses a corner without running under it. */
+const COUNTED_SHARE = 0.8;
+
+export const lineUnderVehicle = momentRule({
   code: 'line-under-vehicle',
   severity: 'fix',
   softenable: true,
   why: 'A line under a vehicle saws through hoses and wiring and is out of sight.',
-  needs: 'the line’s path, the outline of every vehicle',
+  needs: ['line.way', 'body.stands', 'body.size', 'body.heading', 'answers'],
   asks: 'Is the line protected and clear of hoses where it passes under the vehicle?',
-  check: (assessment) => {
-    const state = shownState(assessment)?.state;
-    if (state === undefined) return [];
-    return assessment.network.lines.flatMap((walk) =>
-      walk.spans.flatMap((_, span) => {
-        const [from, to] = [stopAt(walk, span, state), stopAt(walk, span + 1, state)];
-        return assessment.rig.bodies.flatMap((body): readonly Answer[] => {
-          // A line that starts or ends on a vehicle's front or back crosses a corner of its outline without running under it.
-          if (
-            body.kind !== 'vehicle' ||
-            !passesOver(from, to, outlineOf({ ...body, lengthM: body.lengthM * 0.8, widthM: body.widthM * 0.8 }))
-          )
-            return [];
-          return [
-            ticked(assessment, {
-              code: 'line-under-vehicle',
-              subject: { kind: 'strand', id: `${walk.line.id}.${span}` },
-              question: rich`The line passes under ${body.label}: is it protected and clear of hoses, wiring and the exhaust?`,
-              ifNo: {
-                title: rich`The line runs unprotected under ${body.label}`,
-                detail: rich`Lead it through a pulley or a sleeve, clear of everything that it could saw through.`,
-              },
-            }),
-          ];
-        });
-      }),
+  subjects: ({ rig, lines }) => {
+    const vehicles = rig.bodies.flatMap((body) =>
+      body.kind === 'vehicle'
+        ? [{ body, outline: outlineOf({ ...body, lengthM: body.lengthM * COUNTED_SHARE, widthM: body.widthM * COUNTED_SHARE }) }]
+        : [],
     );
+    return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map((vehicle) => ({ ...vehicle, line, span }))));
   },
-};
+  about: ({ line, span, body }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` }, place: body.id }),
+  margin: ({ shown }, { line, span, outline }) => {
+    if (shown === undefined) return 1;
+    return passesOver(stopAt(line, span, shown.balance), stopAt(line, span + 1, shown.balance), outline) ? -1 : 1;
+  },
+  answer: ({ rig }, { line, span, body }) => ticked(rig, `line-under-vehicle.${line.line.id}.${span}`, { label: body.label }),
+  title: ({ label }) => rich`The line runs unprotected under ${label}`,
+  detail: () => rich`Lead it through a pulley or a sleeve, clear of everything that it could saw through.`,
+  question: ({ label }) => rich`The line passes under ${label}: is it protected and clear of hoses, wiring and the exhaust?`,
+});

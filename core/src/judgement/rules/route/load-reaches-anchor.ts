@@ -1,47 +1,62 @@
-import type { Assessment } from '../../../moment/assessment.ts';
-import { stopAt } from '../../../moment/rig-forces.ts';
+import { holdsBack } from '../../../rig/site-geometry.ts';
+import { aboutBody, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import type { Moment } from '../../../moment/moment.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import type { Body } from '../../../rig/rig.ts';
-import { bodyOfChain, loadBody } from '../../../rig/site-geometry.ts';
-import { dot, subtract, type Vec3 } from '../../../statics/vec3.ts';
-import { shownState } from '../../report/drawing-facts.ts';
-import { type Answer, notFound, type Rule, winchDrives } from '../../rule.ts';
+import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
+import type { ResolvedBody, ResolvedPoint, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { dot, subtract, vec3 } from '../../../statics/vec3.ts';
 
-export const loadReachesAnchor: Rule = {
+export const loadReachesAnchor = momentRule({
   code: 'load-reaches-anchor',
   severity: 'stop',
   softenable: false,
   why: 'A load drawn into its anchor breaks one of the two.',
-  needs: 'how far the load must travel, the layout',
-  check: (assessment) => {
-    const { rig, travel } = assessment;
-    const load = loadBody(rig);
-    if (rig.purpose === 'lower' || rig.purpose === 'hold') return [];
-    return holdersOf(assessment).map(({ body, at }): Answer => {
-      const subject = { kind: 'body', id: body.id } as const;
-      const away = subtract(at, { x: load.xM, y: load.yM, z: at.z });
-      const along = dot(away, travel);
-      const aheadM = along - load.lengthM / 2;
-      const asideM = Math.hypot(away.x - travel.x * along, away.y - travel.y * along);
-      if (aheadM <= 0 || asideM > load.widthM / 2 || aheadM >= rig.load.travelM * (1 - 1e-9)) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${load.label} would run into ${body.label}`,
-        detail: rich`It has to move ${length(rig.load.travelM)} and reaches ${body.label} after ${length(aheadM)}. Take an anchor further on or to one side.`,
-      };
-    });
+  needs: ['load.travel', 'body.stands', 'body.size', 'line.way'],
+  subjects: holders,
+  about: ({ on, id }) => ({ ...aboutBody(on.body), place: id }),
+  margin: (moment, { at }) => {
+    const { aheadM, asideM, halfWidthM } = inTheWay(moment, at);
+    if (!(aheadM > 0) || asideM > halfWidthM) return Number.POSITIVE_INFINITY;
+    return aheadM - moment.rig.rig.load.travelM * (1 - LIMIT_TOLERANCE);
   },
-};
+  answer: (moment, { on, at }) => {
+    const { load, rig } = moment.rig;
+    return found({ load: load.body.label, on: on.body.label, travelM: rig.load.travelM, aheadM: inTheWay(moment, at).aheadM });
+  },
+  title: ({ load, on }) => rich`${load} would run into ${on}`,
+  detail: ({ travelM, on, aheadM }) =>
+    rich`It has to move ${length(travelM)} and reaches ${on} after ${length(aheadM)}. Take an anchor further on or to one side.`,
+});
 
-/** Every body that holds or drives a line, other than the load, and where. */
-function holdersOf(assessment: Assessment): readonly { readonly body: Body; readonly at: Vec3 }[] {
-  const { rig, network } = assessment;
-  const state = shownState(assessment)?.state;
-  if (state === undefined) return [];
+interface Holder {
+  readonly id: string;
+  readonly on: ResolvedBody;
+  /** Where it holds. */
+  readonly at: ResolvedPoint;
+}
+
+/** Every body that holds or drives a line, other than the load, unless the rig holds the load back. */
+function holders(rig: ResolvedRig): readonly Holder[] {
+  if (holdsBack(rig.rig)) return [];
   const held = [
-    ...network.chains.map(({ chain, root }) => ({ body: bodyOfChain(rig, chain), at: state.positions[root] })),
-    ...winchDrives(assessment).map(({ body, drive }) => ({ body, at: stopAt(drive.walk, 0, state) })),
+    ...rig.chains.map(({ chain, point }) => ({ id: chain.id, at: point })),
+    ...winchDrives(rig).map(({ line, point }) => ({ id: line.line.id, at: point })),
   ];
-  return held.flatMap(({ body, at }) => (body && at && body.id !== rig.load.bodyId ? [{ body, at }] : []));
+  return held.flatMap(({ id, at }) => (at && at.on !== rig.load.on ? [{ id, on: at.on, at }] : []));
+}
+
+/** How far a point stands ahead of the load's front and to one side of its middle, metres. */
+function inTheWay({ shown, positions, rig, travel, travelM }: Moment, { index }: ResolvedPoint) {
+  const { body } = rig.load;
+  const at = positions[index];
+  if (at === undefined || shown === undefined) return { aheadM: Number.NaN, asideM: Number.NaN, halfWidthM: Number.NaN };
+  const away = subtract(at, vec3(body.xM + travel.x * travelM, body.yM + travel.y * travelM, at.z));
+  const along = dot(away, travel);
+  return {
+    aheadM: along - body.lengthM / 2,
+    asideM: Math.hypot(away.x - travel.x * along, away.y - travel.y * along),
+    halfWidthM: body.widthM / 2,
+  };
 }

@@ -1,41 +1,48 @@
-import { spanLengthM } from '../../../moment/rig-forces.ts';
+
+import { momentRule } from '../../rule.ts';
+import { aboutUse, found } from '../../speak.ts';
+import { pathLengthM, toEndM } from '../../../moment/forces.ts';
+import type { Moment } from '../../../moment/moment.ts';
 import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { ropeSpans } from '../../../resolved/rope-places.ts';
-import { shownState } from '../../report/drawing-facts.ts';
-import { type Answer, notFound, type Rule, useSubject } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
+import type { ResolvedLine, RopeReach } from '../../../resolved/resolved-rig.ts';
 
-export const spliceReachesPulley: Rule = {
+export const spliceReachesPulley = momentRule({
   code: 'splice-reaches-pulley',
   severity: 'stop',
   softenable: false,
   why: 'A joint drawn into a pulley or the fairlead jams or breaks.',
-  needs: 'extensions in the line, the load’s travel',
-  check: (assessment) => {
-    const { rig, network } = assessment;
-    const state = shownState(assessment)?.state;
-    const hauledM = rig.load.travelM * (ropePerTravel(assessment) ?? 0);
-    if (state === undefined || rig.purpose === 'lower') return [];
-    return network.lines.flatMap((walk) => {
-      const lengths = walk.spans.map((_, span) => spanLengthM(walk, span, state));
-      const wholeM = lengths.reduce((sum, length) => sum + length, 0);
-      return ropeSpans(walk, assessment)
-        .slice(1)
-        .map(({ use, toEndM }): Answer => {
-          // The joint sits where this rope begins; hauling draws it towards the drive, past every stop before it.
-          const fromDriveM = wholeM - toEndM;
-          const stops = lengths.map((_, span) => lengths.slice(0, span).reduce((sum, length) => sum + length, 0));
-          const next = stops.filter((at) => at < fromDriveM).at(-1);
-          const subject = useSubject(use);
-          if (next === undefined || !exceeds(hauledM, fromDriveM - next)) return notFound(subject);
-          return {
-            kind: 'found',
-            subject,
-            title: rich`The joint before an extension reaches ${next === 0 ? 'the fairlead' : 'a pulley'}`,
-            detail: rich`${length(hauledM)} of rope is hauled, and the joint is ${length(fromDriveM - next)} away. Put the extension in the anchor leg, or re-rig half-way.`,
-          };
-        });
-    });
+  needs: ['line.way', 'gear.lengthM', 'load.travel'],
+  subjects: ({ lines, rig }) =>
+    rig.purpose === 'lower' ? [] : lines.flatMap((line) => line.reaches.slice(1).map((reach) => ({ line, reach }))),
+  about: ({ reach }) => aboutUse(reach.rope),
+  margin: (moment, subject) => leftBelow(hauledM(moment), wayToNext(moment, subject).wayM),
+  answer: (moment, subject) => {
+    const { wayM, fairlead } = wayToNext(moment, subject);
+    return found({ hauledM: hauledM(moment), wayM, fairlead });
   },
-};
+  title: ({ fairlead }) => rich`The joint before an extension reaches ${fairlead ? 'the fairlead' : 'a pulley'}`,
+  detail: ({ hauledM: hauled, wayM }) =>
+    rich`${length(hauled)} of rope is hauled, and the joint is ${length(wayM)} away. Put the extension in the anchor leg, or re-rig half-way.`,
+});
+
+/** Rope that the whole travel will haul, foretold from the advantage of this moment, metres. */
+const hauledM = (moment: Moment): number => moment.rig.rig.load.travelM * (ropePerTravel(moment) ?? 0);
+
+/** How far the joint before a rope is from the stop that hauling draws it to; NaN where none lies before it. */
+function wayToNext(
+  { shown }: Moment,
+  { line, reach }: { readonly line: ResolvedLine; readonly reach: RopeReach },
+): { readonly wayM: number; readonly fairlead: boolean } {
+  if (shown === undefined) return { wayM: Number.NaN, fairlead: false };
+  const { forces } = shown.balance;
+  const wholeM = pathLengthM(line, forces);
+  const fromDriveM = wholeM - reach.toEndM;
+  let nextM = Number.NaN;
+  for (let stop = 0; stop < line.spans.length; stop++) {
+    const atM = wholeM - toEndM(line, stop, forces);
+    if (atM < fromDriveM) nextM = atM;
+  }
+  return { wayM: fromDriveM - nextM, fairlead: nextM === 0 };
+}

@@ -1,32 +1,28 @@
+import { isClass, isWire } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { ropesOnPulleys } from '../fit/ropes-on-pulleys.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, chooseAnother, notFound, openPiece, pieceName, type Rule, useSubject } from '../../rule.ts';
-import { ropesOnPulleys } from '../fit/line-pulley.ts';
 
-export const blockForOtherRope: Rule = {
+export const blockForOtherRope = rigRule({
   code: 'block-for-other-rope',
   severity: 'stop',
   softenable: false,
   why: 'A sheave that has carried steel line is burred and cuts fibre; one made for fibre is crushed by steel.',
-  needs: 'rope kind, what the block is made for',
+  needs: ['use.piece', 'gear.ropeKind', 'gear.class'],
   asks: 'Which kind of rope is this block made for?',
-  check: (assessment) =>
-    ropesOnPulleys(assessment).map(({ use, pulley, steel }): Answer => {
-      if (pulley.kind !== 'snatch-block') return notFound(useSubject(use));
-      const made = pulley.attributes.ropeKind;
-      if (made === undefined)
-        return {
-          kind: 'undecided',
-          subject: useSubject(use),
-          question: rich`Is ${pieceName(pulley)} made for synthetic line, for steel, or for both?`,
-          fixes: [openPiece(pulley, 'Enter its rope kind')],
-        };
-      if (made === 'both' || made === (steel ? 'steel' : 'synthetic')) return notFound(useSubject(use));
-      return {
-        kind: 'found',
-        subject: useSubject(use),
-        title: rich`${pieceName(pulley)} is made for ${made} line`,
-        detail: rich`The line here is ${steel ? 'steel' : 'synthetic'}.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  subjects: ropesOnPulleys,
+  about: ({ pulley }) => aboutUse(pulley),
+  answer: (_, { pulley, rope }) => {
+    const { piece } = pulley;
+    if (!isClass(piece, 'snatch-block')) return undefined;
+    const made = piece.attributes.ropeKind;
+    const here = isWire(rope) ? 'steel' : 'synthetic';
+    const data = { name: pieceName(piece), made, here };
+    if (made === undefined) return undecided(data, openPiece(piece, 'Enter its rope kind'));
+    return made === 'both' || made === here ? undefined : found(data, chooseAnother(pulley));
+  },
+  title: ({ name, made }) => rich`${name} is made for ${made ?? 'other'} line`,
+  detail: ({ here }) => rich`The line here is ${here}.`,
+  question: ({ name }) => rich`Is ${name} made for synthetic line, for steel, or for both?`,
+});

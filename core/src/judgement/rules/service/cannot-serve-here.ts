@@ -1,24 +1,22 @@
-import { gearClasses } from '../../../gear/gear-classes.ts';
-import { roleClasses, roleWords } from '../../../gear/role-classes.ts';
+import { roleWords } from '../../../gear/roles.ts';
+import { servesAs, traitsOf } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../../rule.ts';
 
-/** Classes that have a rule of their own say it there. */
-const SPOKEN_FOR = ['stretch-rope', 'load-securing-strap', 'chain'];
-
-export const cannotServeHere: Rule = {
+export const cannotServeHere = rigRule({
   code: 'cannot-serve-here',
   severity: 'stop',
   softenable: false,
   why: 'A piece used for what it was not made for has no limit anybody knows.',
-  needs: 'class of every piece, the role of its place',
-  check: (assessment) =>
-    answerUses(chosenUses(assessment), ({ use, piece }) => {
-      if (roleClasses[use.role].includes(piece.kind) || SPOKEN_FOR.includes(piece.kind)) return undefined;
-      return {
-        title: rich`${pieceName(piece)} cannot serve as ${roleWords[use.role]}`,
-        detail: rich`It is a ${gearClasses[piece.kind].label.toLowerCase()}.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  needs: ['use.piece', 'use.role', 'gear.class'],
+  subjects: chosenUses,
+  about: aboutUse,
+  answer: (_, use) => {
+    const { label, refusedBy } = traitsOf(use.piece);
+    if (servesAs(use.piece, use.use.role) || refusedBy === 'a-rule-of-its-own') return undefined;
+    return found({ name: pieceName(use.piece), role: roleWords[use.use.role], label: label.toLowerCase() }, chooseAnother(use));
+  },
+  title: ({ name, role }) => rich`${name} cannot serve as ${role}`,
+  detail: ({ label }) => rich`It is a ${label}.`,
+});

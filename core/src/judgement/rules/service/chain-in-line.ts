@@ -1,19 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, isBackAnchor, pieceName, type Rule, usesOfClass } from '../../rule.ts';
 
-export const chainInLine: Rule = {
+export const chainInLine = rigRule({
   code: 'chain-in-line',
   severity: 'stop',
   softenable: false,
   why: 'Chain gives no warning and flies far; it serves as a back-anchor only.',
-  needs: 'class of every piece',
-  check: (assessment) =>
-    answerUses(
-      usesOfClass(assessment, 'chain').filter(({ use }) => !isBackAnchor(assessment, use)),
-      ({ use, piece }) => ({
-        title: rich`${pieceName(piece)}: chain in a tensioned line`,
-        detail: rich`Use a strap or an extension here.`,
-        fixes: [chooseAnother(use)],
-      }),
-    ),
-};
+  needs: ['use.piece', 'gear.class'],
+  subjects: (rig) => usesOfClass(rig, 'chain').filter(({ seat }) => seat.kind !== 'back-anchor'),
+  about: aboutUse,
+  answer: (_, use) => found({ name: pieceName(use.piece) }, chooseAnother(use)),
+  title: ({ name }) => rich`${name}: chain in a tensioned line`,
+  detail: () => rich`Use a strap or an extension here.`,
+});

@@ -1,22 +1,20 @@
 import { refusedPoint } from '../../../gear/vehicle-points.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, pieceName, type Rule, usesOfClass } from '../../rule.ts';
 
-export const forbiddenPoint: Rule = {
+export const forbiddenPoint = rigRule({
   code: 'forbidden-point',
   severity: 'stop',
   softenable: false,
   why: 'Only points made and rated for recovery, tied to the frame, hold a stuck vehicle.',
-  needs: 'what each vehicle point is',
-  check: (assessment) =>
-    answerUses(usesOfClass(assessment, 'recovery-point'), ({ use, piece }) => {
-      const reason = refusedPoint(piece);
-      return reason === undefined
-        ? undefined
-        : {
-            title: rich`${pieceName(piece)} must not be pulled on`,
-            detail: rich`Refused: ${reason}.`,
-            fixes: [chooseAnother(use, 'Choose another point')],
-          };
-    }),
-};
+  needs: ['use.piece', 'gear.pointKind'],
+  subjects: (rig) => usesOfClass(rig, 'recovery-point'),
+  about: aboutUse,
+  answer: (_, use) => {
+    const reason = refusedPoint(use.piece);
+    return reason === undefined ? undefined : found({ name: pieceName(use.piece), reason }, chooseAnother(use, 'Choose another point'));
+  },
+  title: ({ name }) => rich`${name} must not be pulled on`,
+  detail: ({ reason }) => rich`Refused: ${reason}.`,
+});

@@ -1,21 +1,19 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, pieceName, ticked, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, notFound, pieceName, type Rule, ticked, useSubject, usesOfClass } from '../../rule.ts';
 
-export const hookOpening: Rule = {
+export const hookOpening = rigRule({
   code: 'hook-opening',
   severity: 'fix',
   softenable: true,
   why: 'A hook that straightens throws itself towards its back: with the opening up, into the ground.',
-  needs: 'latch of the hook, a look at it',
+  needs: ['use.piece', 'gear.latch', 'answers'],
   asks: 'Does the hook’s opening face up?',
-  check: (assessment) =>
-    usesOfClass(assessment, 'winch-hook').map(({ use, piece }): Answer => {
-      if (piece.attributes.latch === 'pin-locked') return notFound(useSubject(use));
-      return ticked(assessment, {
-        code: 'hook-opening',
-        subject: useSubject(use),
-        question: rich`Does the opening of ${pieceName(piece)} face up?`,
-        ifNo: { title: rich`The opening of ${pieceName(piece)} faces down`, detail: rich`Turn it up before tensioning.` },
-      });
-    }),
-};
+  subjects: (rig) => usesOfClass(rig, 'winch-hook'),
+  about: aboutUse,
+  answer: (rig, { use, piece }) =>
+    piece.attributes.latch === 'pin-locked' ? undefined : ticked(rig, `hook-opening.${use.id}`, { name: pieceName(piece) }),
+  title: ({ name }) => rich`The opening of ${name} faces down`,
+  detail: () => rich`Turn it up before tensioning.`,
+  question: ({ name }) => rich`Does the opening of ${name} face up?`,
+});

@@ -1,21 +1,18 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, pieceName, ticked, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, pieceName, type Rule, ticked, useSubject, usesOfClass } from '../../rule.ts';
 
-export const knotPlacement: Rule = {
+export const knotPlacement = rigRule({
   code: 'knot-placement',
   severity: 'fix',
   softenable: true,
   why: 'A knot on the running side or underneath rubs, and a noose not seated can open.',
-  needs: 'a look at each soft shackle',
+  needs: ['use.piece', 'answers'],
   asks: 'Is the noose seated, and the knot clear of running rope?',
-  check: (assessment) =>
-    usesOfClass(assessment, 'soft-shackle').map(
-      ({ use, piece }): Answer =>
-        ticked(assessment, {
-          code: 'knot-placement',
-          subject: useSubject(use),
-          question: rich`Is the noose of ${pieceName(piece)} seated behind its knot, and the knot clear of running rope?`,
-          ifNo: { title: rich`${pieceName(piece)}: knot or noose badly placed`, detail: rich`Seat the noose and turn the knot away.` },
-        }),
-    ),
-};
+  subjects: (rig) => usesOfClass(rig, 'soft-shackle'),
+  about: aboutUse,
+  answer: (rig, { use, piece }) => ticked(rig, `knot-placement.${use.id}`, { name: pieceName(piece) }),
+  title: ({ name }) => rich`${name}: knot or noose badly placed`,
+  detail: () => rich`Seat the noose and turn the knot away.`,
+  question: ({ name }) => rich`Is the noose of ${name} seated behind its knot, and the knot clear of running rope?`,
+});

@@ -1,16 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, pieceName, type Rule, usesOfClass } from '../../rule.ts';
 
-export const loadSecuringStrap: Rule = {
+export const loadSecuringStrap = rigRule({
   code: 'load-securing-strap',
   severity: 'stop',
   softenable: false,
   why: 'Ratchet straps hold loads down; they are neither made nor marked for pulling.',
-  needs: 'class of every piece',
-  check: (assessment) =>
-    answerUses(usesOfClass(assessment, 'load-securing-strap'), ({ use, piece }) => ({
-      title: rich`${pieceName(piece)} is a load-securing strap`,
-      detail: rich`It is refused in any rig.`,
-      fixes: [chooseAnother(use)],
-    })),
-};
+  needs: ['use.piece', 'gear.class'],
+  subjects: (rig) => usesOfClass(rig, 'load-securing-strap'),
+  about: aboutUse,
+  answer: (_, use) => found({ name: pieceName(use.piece) }, chooseAnother(use)),
+  title: ({ name }) => rich`${name} is a load-securing strap`,
+  detail: () => rich`It is refused in any rig.`,
+});

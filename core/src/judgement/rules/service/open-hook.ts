@@ -1,20 +1,16 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, pieceName, type Rule, usesOfClass } from '../../rule.ts';
 
-export const openHook: Rule = {
+export const openHook = rigRule({
   code: 'open-hook',
   severity: 'fix',
   softenable: true,
   why: 'An open hook lets go as soon as the line goes slack.',
-  needs: 'latch of every hook',
-  check: (assessment) =>
-    answerUses(usesOfClass(assessment, 'winch-hook'), ({ use, piece }) =>
-      piece.attributes.latch === 'none'
-        ? {
-            title: rich`${pieceName(piece)} has no latch`,
-            detail: rich`Use a closed link with a shackle, or a hook whose latch a pin locks.`,
-            fixes: [chooseAnother(use)],
-          }
-        : undefined,
-    ),
-};
+  needs: ['use.piece', 'gear.latch'],
+  subjects: (rig) => usesOfClass(rig, 'winch-hook'),
+  about: aboutUse,
+  answer: (_, use) => (use.piece.attributes.latch === 'none' ? found({ name: pieceName(use.piece) }, chooseAnother(use)) : undefined),
+  title: ({ name }) => rich`${name} has no latch`,
+  detail: () => rich`Use a closed link with a shackle, or a hook whose latch a pin locks.`,
+});

@@ -1,24 +1,22 @@
-import { roleWords } from '../../../gear/role-classes.ts';
+import { roleWords } from '../../../gear/roles.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isJudgedPoint } from '../../../rig/judged-point.ts';
-import { usesOf } from '../../../rig/references.ts';
-import { type Answer, chooseAnother, notFound, type Rule, useSubject } from '../../rule.ts';
 
-export const pieceMissing: Rule = {
+export const pieceMissing = rigRule({
   code: 'piece-missing',
   severity: 'stop',
   softenable: false,
   why: 'A rig can only be checked when every place has its piece.',
-  needs: 'the piece chosen for every place, or who judged a vehicle’s own point',
-  check: ({ rig }) =>
-    usesOf(rig).map(({ use }): Answer => {
-      if (use.gearId !== undefined || isJudgedPoint(use)) return notFound(useSubject(use));
-      return {
-        kind: 'found',
-        subject: useSubject(use),
-        title: rich`No ${roleWords[use.role]} chosen`,
-        detail: rich`Choose the piece that goes here.`,
-        fixes: [chooseAnother(use, `Choose the ${roleWords[use.role]}`)],
-      };
-    }),
-};
+  needs: ['use.piece', 'use.judged'],
+  subjects: ({ uses }) => uses,
+  about: aboutUse,
+  answer: (_, use) => {
+    if (use.use.gearId !== undefined || isJudgedPoint(use.use)) return undefined;
+    const role = roleWords[use.use.role];
+    return found({ role }, chooseAnother(use, `Choose the ${role}`));
+  },
+  title: ({ role }) => rich`No ${role} chosen`,
+  detail: () => rich`Choose the piece that goes here.`,
+});

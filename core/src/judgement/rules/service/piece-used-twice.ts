@@ -1,27 +1,29 @@
-import { isRope } from '../../../moment/drum-state.ts';
+import { isRope } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, chosenUses, pieceName, type Rule } from '../../rule.ts';
+import type { ChosenUse, ResolvedRig } from '../../../resolved/resolved-rig.ts';
 
-export const pieceUsedTwice: Rule = {
+export const pieceUsedTwice = rigRule({
   code: 'piece-used-twice',
   severity: 'stop',
   softenable: false,
   why: 'One piece cannot be in two places of one rig.',
-  needs: 'the piece chosen for every place',
-  check: (assessment) => {
-    const seen = new Set<string>();
-    // One rope may serve as two where a grip parts it.
-    const parted = assessment.uses.some(({ use }) => use.role === 'grip');
-    return answerUses(chosenUses(assessment), ({ use, piece }) => {
-      if (!seen.has(piece.id) || (parted && isRope(piece))) {
-        seen.add(piece.id);
-        return undefined;
-      }
-      return {
-        title: rich`${pieceName(piece)} is used twice`,
-        detail: rich`Choose another for one of its places.`,
-        fixes: [chooseAnother(use)],
-      };
-    });
-  },
-};
+  needs: ['use.piece'],
+  subjects: usedAgain,
+  about: aboutUse,
+  answer: (_, use) => found({ name: pieceName(use.piece) }, chooseAnother(use)),
+  title: ({ name }) => rich`${name} is used twice`,
+  detail: () => rich`Choose another for one of its places.`,
+});
+
+/** Uses whose piece is in a place before; one rope may serve as two where a grip parts it. */
+function usedAgain({ chosen }: ResolvedRig): readonly ChosenUse[] {
+  const parted = chosen.some(({ use }) => use.role === 'grip');
+  const seen = new Set<string>();
+  return chosen.filter(({ piece }) => {
+    const again = seen.has(piece.id) && !(parted && isRope(piece));
+    seen.add(piece.id);
+    return again;
+  });
+}

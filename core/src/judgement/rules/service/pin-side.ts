@@ -1,24 +1,18 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, pieceName, ticked, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, pieceName, type Rule, ticked, useSubject, usesOfClass } from '../../rule.ts';
 
-export const pinSide: Rule = {
+export const pinSide = rigRule({
   code: 'pin-side',
   severity: 'fix',
   softenable: true,
   why: 'Rope or strap running over a screw pin turns it out.',
-  needs: 'a look at each shackle',
+  needs: ['use.piece', 'answers'],
   asks: 'Is the pin on the side that stands still?',
-  check: (assessment) =>
-    usesOfClass(assessment, 'steel-shackle').map(
-      ({ use, piece }): Answer =>
-        ticked(assessment, {
-          code: 'pin-side',
-          subject: useSubject(use),
-          question: rich`Is the pin of ${pieceName(piece)} fully seated and on the side that does not move?`,
-          ifNo: {
-            title: rich`${pieceName(piece)}: pin on the running side or not seated`,
-            detail: rich`Turn the shackle round and seat the pin by hand.`,
-          },
-        }),
-    ),
-};
+  subjects: (rig) => usesOfClass(rig, 'steel-shackle'),
+  about: aboutUse,
+  answer: (rig, { use, piece }) => ticked(rig, `pin-side.${use.id}`, { name: pieceName(piece) }),
+  title: ({ name }) => rich`${name}: pin on the running side or not seated`,
+  detail: () => rich`Turn the shackle round and seat the pin by hand.`,
+  question: ({ name }) => rich`Is the pin of ${name} fully seated and on the side that does not move?`,
+});

@@ -1,20 +1,21 @@
+import { isClass } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, neighbours, pieceName, type Rule, usesOfClass } from '../../rule.ts';
+import { isChosen } from '../../../resolved/resolved-rig.ts';
 
-export const ringOnMetal: Rule = {
+export const ringOnMetal = rigRule({
   code: 'ring-on-metal',
   severity: 'stop',
   softenable: false,
   why: 'A ring turns on its soft shackle; on metal it galls, heats and wears through.',
-  needs: 'the piece that holds the ring',
-  check: (assessment) =>
-    answerUses(usesOfClass(assessment, 'recovery-ring'), ({ use, piece }) => {
-      const { inner } = neighbours(assessment, use);
-      if (inner === undefined || inner.piece.kind === 'soft-shackle') return undefined;
-      return {
-        title: rich`${pieceName(piece)} hangs on ${pieceName(inner.piece)}`,
-        detail: rich`Hang it on a soft shackle.`,
-        fixes: [chooseAnother(inner.use, 'Choose a soft shackle')],
-      };
-    }),
-};
+  needs: ['use.piece', 'gear.class'],
+  subjects: (rig) => usesOfClass(rig, 'recovery-ring'),
+  about: aboutUse,
+  answer: (_, { piece, inner }) => {
+    if (!isChosen(inner) || isClass(inner.piece, 'soft-shackle')) return undefined;
+    return found({ name: pieceName(piece), on: pieceName(inner.piece) }, chooseAnother(inner, 'Choose a soft shackle'));
+  },
+  title: ({ name, on }) => rich`${name} hangs on ${on}`,
+  detail: () => rich`Hang it on a soft shackle.`,
+});

@@ -1,25 +1,18 @@
+import { rigRule } from '../../rule.ts';
+import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Rule, rigSubject, ticked } from '../../rule.ts';
 
-export const engineOff: Rule = {
+export const engineOff = rigRule({
   code: 'engine-off',
   severity: 'fix',
   softenable: true,
   why: 'With the engine off the battery alone feeds the winch; a hydraulic winch does nothing at all.',
-  needs: 'a look at the winching vehicle',
+  needs: ['answers'],
   asks: 'Is the engine of the winching vehicle running?',
-  check: (assessment) =>
-    assessment.drives.some(({ kind }) => kind === 'winch')
-      ? [
-          ticked(assessment, {
-            code: 'engine-off',
-            subject: rigSubject,
-            question: rich`Is the engine of the winching vehicle running?`,
-            ifNo: {
-              title: rich`The engine is off`,
-              detail: rich`Start it: the battery alone feeds an electric winch, and a hydraulic one does nothing.`,
-            },
-          }),
-        ]
-      : [],
-};
+  subjects: (rig) => (winchDrives(rig).length > 0 ? wholeRig() : []),
+  about: itself,
+  answer: (rig) => ticked(rig, 'engine-off.rig', {}),
+  title: () => rich`The engine is off`,
+  detail: () => rich`Start it: the battery alone feeds an electric winch, and a hydraulic one does nothing.`,
+  question: () => rich`Is the engine of the winching vehicle running?`,
+});

@@ -1,25 +1,20 @@
-import { rich } from '../../../quantity/format.ts';
-import { type Rule, rigSubject, ticked } from '../../rule.ts';
 
-export const jackWithoutStand: Rule = {
+import { isClass } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { itself, ticked, wholeRig } from '../../speak.ts';
+import { rich } from '../../../quantity/format.ts';
+
+export const jackWithoutStand = rigRule({
   code: 'jack-without-stand',
   severity: 'stop',
   softenable: false,
   why: 'A jack that slips drops the vehicle on whoever is under it.',
-  needs: 'tools used, a look at the jack',
+  needs: ['tools', 'answers'],
   asks: 'Does a stand take the weight wherever a jack lifts?',
-  check: (assessment) =>
-    (assessment.rig.tools ?? []).some((id) => assessment.gear.get(id)?.kind === 'lifting-jack')
-      ? [
-          ticked(assessment, {
-            code: 'jack-without-stand',
-            subject: rigSubject,
-            question: rich`Does a stand take the weight wherever a jack lifts?`,
-            ifNo: {
-              title: rich`A jack lifts without a stand`,
-              detail: rich`Nobody goes under the vehicle until a stand or packing takes the weight.`,
-            },
-          }),
-        ]
-      : [],
-};
+  subjects: ({ tools }) => (tools.some((tool) => isClass(tool, 'lifting-jack')) ? wholeRig() : []),
+  about: itself,
+  answer: (rig) => ticked(rig, 'jack-without-stand.rig', {}),
+  title: () => rich`A jack lifts without a stand`,
+  detail: () => rich`Nobody goes under the vehicle until a stand or packing takes the weight.`,
+  question: () => rich`Does a stand take the weight wherever a jack lifts?`,
+});

@@ -1,24 +1,36 @@
-import type { Assessment } from '../../../moment/assessment.ts';
+import { type RuleHead, momentRule } from '../../rule.ts';
+import { aboutBody, found, undecided } from '../../speak.ts';
+import type { Policy } from '../../../policy/policy.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound } from '../../rule.ts';
+import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 
-/** Vehicles whose side pull × height lies above one share of what resists it and at most at another, on the planned pull. */
-export function tippingOf({ holds }: Assessment, above: number, upTo: number): readonly Answer[] {
-  return holds.map(({ body, planned }): Answer => {
-    const subject = { kind: 'body', id: body.id } as const;
-    if (planned === undefined || !exceeds(planned.tipping, above) || exceeds(planned.tipping, upTo)) return notFound(subject);
-    if (!planned.trackKnown)
-      return {
-        kind: 'undecided',
-        subject,
-        question: rich`How wide is the track of ${body.label}? The line pulls it to one side with ${percent(planned.tipping)} of what would turn it over, by a guess from its width.`,
-      };
-    return {
-      kind: 'found',
-      subject,
-      title: rich`The line may turn ${body.label} over`,
-      detail: rich`Its side pull is ${percent(planned.tipping)} of what it takes. Hook on lower, pull more in line, or hold it from the other side.`,
-    };
-  });
+interface TippingRow extends Pick<RuleHead, 'code' | 'severity' | 'why' | 'asks'> {
+  /** Shares of what resists: above the one and at most the other. */
+  readonly above: (policy: Policy) => number;
+  readonly upTo: (policy: Policy) => number;
 }
+
+/** The rule of vehicles whose side pull × height lies between two shares of what resists it, on the planned pull. */
+export const tippingRule = ({ above, upTo, ...head }: TippingRow) =>
+  momentRule({
+    ...head,
+    softenable: false,
+    needs: ['vehicle.axles', 'body.mass', 'body.size', 'point.mount', 'line.way'],
+    subjects: ({ vehicles }) => vehicles,
+    about: ({ body }) => aboutBody(body),
+    margin: ({ holds, rig }, { index }) => {
+      const share = holds[index]?.planned?.tipping ?? Number.NaN;
+      return exceeds(share, upTo(rig.policy)) ? Number.POSITIVE_INFINITY : leftBelow(share, above(rig.policy));
+    },
+    answer: ({ holds }, { index, body: { label } }) => {
+      const planned = holds[index]?.planned;
+      if (planned === undefined) return undefined;
+      const data = { label, share: planned.tipping };
+      return planned.trackKnown ? found(data) : undecided(data);
+    },
+    title: ({ label }) => rich`The line may turn ${label} over`,
+    detail: ({ share }) =>
+      rich`Its side pull is ${percent(share)} of what it takes. Hook on lower, pull more in line, or hold it from the other side.`,
+    question: ({ label, share }) =>
+      rich`How wide is the track of ${label}? The line pulls it to one side with ${percent(share)} of what would turn it over, by a guess from its width.`,
+  });

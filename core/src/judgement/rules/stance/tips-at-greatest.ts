@@ -1,23 +1,23 @@
+import { momentRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
 
-export const tipsAtGreatest: Rule = {
+export const tipsAtGreatest = momentRule({
   code: 'tips-at-greatest',
   severity: 'note',
   softenable: false,
   why: 'At its greatest pull the winch could turn the vehicle over.',
-  needs: 'side force and height at every vehicle, track, mass',
-  check: ({ holds, greatestPullN, policy }) =>
-    holds.map(({ body, planned, tipsFrom }): Answer => {
-      const subject = { kind: 'body', id: body.id } as const;
-      const already = planned !== undefined && exceeds(planned.tipping, policy.hold.tipStop.value);
-      if (tipsFrom === undefined || greatestPullN === undefined || already) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${body.label} could turn over from ${force(tipsFrom * greatestPullN)} of line pull`,
-        detail: rich`The winch can get to ${force(greatestPullN)}. Hook on lower, or pull more in line.`,
-      };
-    }),
-};
+  needs: ['vehicle.axles', 'body.mass', 'body.size', 'point.mount', 'line.way'],
+  subjects: ({ vehicles }) => vehicles,
+  about: ({ body }) => aboutBody(body),
+  margin: ({ holds, greatestPullN, rig }, { index }) => {
+    const { planned, tipsFrom } = holds[index] ?? {};
+    const already = planned !== undefined && exceeds(planned.tipping, rig.policy.hold.tipStop.value);
+    return tipsFrom === undefined || greatestPullN === undefined || already ? Number.POSITIVE_INFINITY : tipsFrom - 1;
+  },
+  answer: ({ holds, greatestPullN = 0 }, { index, body }) =>
+    found({ label: body.label, fromN: (holds[index]?.tipsFrom ?? 0) * greatestPullN, greatestN: greatestPullN }),
+  title: ({ label, fromN }) => rich`${label} could turn over from ${force(fromN)} of line pull`,
+  detail: ({ greatestN }) => rich`The winch can get to ${force(greatestN)}. Hook on lower, or pull more in line.`,
+});

@@ -1,11 +1,9 @@
-import { type Rule } from '../../rule.ts';
-import { tippingOf } from './tipping.ts';
+import { tippingRule } from './tipping.ts';
 
-export const tips: Rule = {
+export const tips = tippingRule({
   code: 'tips',
   severity: 'stop',
-  softenable: false,
   why: 'The line’s side pull is enough to turn the vehicle over.',
-  needs: 'side force and height at every vehicle, track, mass',
-  check: (assessment) => tippingOf(assessment, assessment.policy.hold.tipStop.value, Number.POSITIVE_INFINITY),
-};
+  above: ({ hold }) => hold.tipStop.value,
+  upTo: () => Number.POSITIVE_INFINITY,
+});

@@ -1,24 +1,28 @@
+import { momentRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
+import type { Moment } from '../../../moment/moment.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
 
-export const vehicleSlidesAtGreatest: Rule = {
+export const vehicleSlidesAtGreatest = momentRule({
   code: 'vehicle-slides-at-greatest',
   severity: 'note',
   softenable: true,
   why: 'Before the winch stalls, its vehicle slides.',
-  needs: 'mass, ground, slope, brakes and pull at every vehicle',
-  check: ({ holds, greatestPullN, plannedPullN }) =>
-    holds
-      .filter(({ isLoad }) => !isLoad)
-      .map(({ body, slidesFrom, backAnchorIds }): Answer => {
-        const subject = { kind: 'body', id: body.id } as const;
-        const fromN = slidesFrom === undefined || greatestPullN === undefined ? undefined : slidesFrom * greatestPullN;
-        if (fromN === undefined || backAnchorIds.length > 0 || fromN <= (plannedPullN ?? 0)) return notFound(subject);
-        return {
-          kind: 'found',
-          subject,
-          title: rich`${body.label} would slide from ${force(fromN)} of line pull`,
-          detail: rich`The winch can get to ${force(greatestPullN ?? 0)}. Watch its wheels; a slide is no relief for the line.`,
-        };
-      }),
-};
+  needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
+  subjects: ({ vehicles }) => vehicles.filter(({ isLoad, ties }) => !isLoad && ties.length === 0),
+  about: ({ body }) => aboutBody(body),
+  margin: (moment, { index }) => {
+    const fromN = slidesFromN(moment, index);
+    // Where it slides already at the planned pull another rule speaks.
+    if (Number.isNaN(fromN) || (moment.plannedPullN !== undefined && fromN <= moment.plannedPullN)) return Number.POSITIVE_INFINITY;
+    return fromN - (moment.greatestPullN ?? 0);
+  },
+  answer: (moment, { index, body }) =>
+    found({ label: body.label, fromN: slidesFromN(moment, index), greatestN: moment.greatestPullN ?? 0 }),
+  title: ({ label, fromN }) => rich`${label} would slide from ${force(fromN)} of line pull`,
+  detail: ({ greatestN }) => rich`The winch can get to ${force(greatestN)}. Watch its wheels; a slide is no relief for the line.`,
+});
+
+/** Line pull of the first drive from which a vehicle slides, newtons; NaN where it does not. */
+const slidesFromN = ({ holds, greatestPullN }: Moment, index: number): number =>
+  (holds[index]?.slidesFrom ?? Number.NaN) * (greatestPullN ?? Number.NaN);

@@ -1,28 +1,31 @@
+import { momentRule } from '../../rule.ts';
+import { aboutBody, found, undecided } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { exceeds } from '../../../quantity/tolerance.ts';
-import { type Answer, notFound, type Rule } from '../../rule.ts';
+import { leftBelow } from '../../../quantity/tolerance.ts';
 
-export const vehicleSlides: Rule = {
+export const vehicleSlides = momentRule({
   code: 'vehicle-slides',
   severity: 'fix',
   softenable: true,
   why: 'A vehicle that slides takes its line, its load and whoever stands behind it along.',
-  needs: 'mass, ground, slope, brakes and pull at every vehicle',
+  needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
   asks: 'What ground does this vehicle stand on, and what holds it?',
-  check: ({ holds, policy }) =>
-    holds
-      .filter(({ isLoad }) => !isLoad)
-      .map(({ body, planned, backAnchorIds }): Answer => {
-        const subject = { kind: 'body', id: body.id } as const;
-        if (planned === undefined || backAnchorIds.length > 0) return notFound(subject);
-        if (planned.slidesByN === undefined)
-          return { kind: 'undecided', subject, question: rich`What ground does ${body.label} stand on, and what holds it?` };
-        if (!exceeds(planned.demandN, planned.holdN ?? 0)) return notFound(subject);
-        return {
-          kind: 'found',
-          subject,
-          title: rich`${body.label} slides before the load moves`,
-          detail: rich`${force(planned.demandN)} pull at it, and ${force(planned.holdN ?? 0)} hold it. Tie it back to an anchor good for ${force(planned.slidesByN * policy.hold.backAnchorMargin.value)}, dig its wheels in, or find better ground.`,
-        };
-      }),
-};
+  subjects: ({ vehicles }) => vehicles.filter(({ isLoad, ties }) => !isLoad && ties.length === 0),
+  about: ({ body }) => aboutBody(body),
+  margin: ({ holds }, { index }) => {
+    const planned = holds[index]?.planned;
+    if (planned === undefined) return Number.POSITIVE_INFINITY;
+    return planned.slidesByN === undefined ? undefined : leftBelow(planned.demandN, planned.holdN ?? 0);
+  },
+  answer: ({ holds, rig }, { index, body: { label } }) => {
+    const planned = holds[index]?.planned;
+    if (planned === undefined) return undefined;
+    const { demandN, holdN = 0, slidesByN } = planned;
+    if (slidesByN === undefined) return undecided({ label, demandN, holdN, tieN: 0 });
+    return found({ label, demandN, holdN, tieN: slidesByN * rig.policy.hold.backAnchorMargin.value });
+  },
+  title: ({ label }) => rich`${label} slides before the load moves`,
+  detail: ({ demandN, holdN, tieN }) =>
+    rich`${force(demandN)} pull at it, and ${force(holdN)} hold it. Tie it back to an anchor good for ${force(tieN)}, dig its wheels in, or find better ground.`,
+  question: ({ label }) => rich`What ground does ${label} stand on, and what holds it?`,
+});

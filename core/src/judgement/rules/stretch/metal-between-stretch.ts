@@ -1,30 +1,32 @@
+
+import { isClass, servesAs, traitsOf } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { gearOf } from '../../../resolved/rig-network.ts';
-import { type Answer, chooseAnother, notFound, pieceName, type Rule, useSubject } from '../../rule.ts';
+import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
 
-const METAL = ['steel-shackle', 'closed-link', 'carabiner', 'winch-hook', 'rope-lock-plate'];
-
-export const metalBetweenStretch: Rule = {
+export const metalBetweenStretch = rigRule({
   code: 'metal-between-stretch',
   severity: 'stop',
   softenable: false,
   why: 'A shackle between two stretch ropes is a shot when one of them parts.',
-  needs: 'what joins the ropes of a stretch pull',
-  check: ({ rig, gear }) =>
-    rig.lines.flatMap(({ ropes }) =>
-      ropes.slice(1, -1).flatMap((use, index): readonly Answer[] => {
-        const [before, piece, after] = [ropes[index], use, ropes[index + 2]].map((entry) => entry && gearOf(entry, gear));
-        if (!piece || before?.kind !== 'stretch-rope' || after?.kind !== 'stretch-rope') return [];
-        if (METAL.every((kind) => kind !== piece.kind)) return [notFound(useSubject(use))];
-        return [
-          {
-            kind: 'found',
-            subject: useSubject(use),
-            title: rich`${pieceName(piece)} joins two stretch ropes`,
-            detail: rich`Use a soft shackle, or loop them through each other with a soft spacer.`,
-            fixes: [chooseAnother(use, 'Choose a soft shackle')],
-          },
-        ];
-      }),
-    ),
-};
+  needs: ['use.piece', 'gear.class', 'line.way'],
+  subjects: betweenStretch,
+  about: aboutUse,
+  answer: (_, use) => {
+    const joins = servesAs(use.piece, 'connector') || servesAs(use.piece, 'line-end');
+    return joins && !traitsOf(use.piece).soft ? found({ name: pieceName(use.piece) }, chooseAnother(use, 'Choose a soft shackle')) : undefined;
+  },
+  title: ({ name }) => rich`${name} joins two stretch ropes`,
+  detail: () => rich`Use a soft shackle, or loop them through each other with a soft spacer.`,
+});
+
+/** What lies between two stretch ropes of one line. */
+function betweenStretch({ lines }: ResolvedRig): readonly ChosenUse[] {
+  return lines.flatMap(({ ropes }) =>
+    ropes.flatMap((use, index) => {
+      const around = [ropes[index - 1], ropes[index + 1]];
+      return isChosen(use) && around.every((other) => isClass(other?.piece, 'stretch-rope')) ? [use] : [];
+    }),
+  );
+}

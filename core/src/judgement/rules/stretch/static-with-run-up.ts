@@ -1,23 +1,21 @@
-import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, pieceName, type Rule } from '../../rule.ts';
+import { isClass } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
 import { towRopes } from './tow-ropes.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { rich } from '../../../quantity/format.ts';
 
-export const staticWithRunUp: Rule = {
+export const staticWithRunUp = rigRule({
   code: 'static-with-run-up',
   severity: 'stop',
   softenable: false,
   why: 'A strap that does not stretch turns a run-up into a blow.',
-  needs: 'class of every rope of a tow with run-up',
-  check: (assessment) =>
-    answerUses(
-      towRopes(assessment).filter(({ runUp }) => runUp),
-      ({ use, piece }) =>
-        piece.kind === 'stretch-rope'
-          ? undefined
-          : {
-              title: rich`${pieceName(piece)} does not stretch: no run-up`,
-              detail: rich`Tow steadily from a tight strap, or take a stretch rope.`,
-              fixes: [chooseAnother(use, 'Choose a stretch rope')],
-            },
-    ),
-};
+  needs: ['use.piece', 'gear.class', 'line.way'],
+  subjects: (rig) => towRopes(rig).filter(({ runUp }) => runUp),
+  about: ({ rope }) => aboutUse(rope),
+  answer: (_, { rope }) =>
+    isClass(rope.piece, 'stretch-rope')
+      ? undefined
+      : found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a stretch rope')),
+  title: ({ name }) => rich`${name} does not stretch: no run-up`,
+  detail: () => rich`Tow steadily from a tight strap, or take a stretch rope.`,
+});

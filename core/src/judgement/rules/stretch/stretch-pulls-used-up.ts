@@ -1,32 +1,24 @@
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type Answer, chooseAnother, notFound, openPiece, pieceName, type Rule, useSubject, usesOfClass } from '../../rule.ts';
 
-export const stretchPullsUsedUp: Rule = {
+export const stretchPullsUsedUp = rigRule({
   code: 'stretch-pulls-used-up',
   severity: 'stop',
   softenable: false,
   why: 'A stretch rope lasts a limited number of pulls.',
-  needs: 'pulls allowed and used',
+  needs: ['use.piece', 'gear.pullsAllowed', 'gear.pullsUsed', 'policy'],
   asks: 'How many pulls has this stretch rope done, and how many may it do?',
-  check: (assessment) =>
-    usesOfClass(assessment, 'stretch-rope').map(({ use, piece }): Answer => {
-      const subject = useSubject(use);
-      const used = piece.attributes.pullsUsed;
-      const allowed = piece.attributes.pullsAllowed ?? assessment.policy.stretch.pullsAllowed.value;
-      if (used === undefined)
-        return {
-          kind: 'undecided',
-          subject,
-          question: rich`How many pulls has ${pieceName(piece)} done?`,
-          fixes: [openPiece(piece, 'Enter the pulls')],
-        };
-      if (used < allowed) return notFound(subject);
-      return {
-        kind: 'found',
-        subject,
-        title: rich`${pieceName(piece)} has done its pulls`,
-        detail: rich`${String(used)} of ${String(allowed)}. Take it out of use.`,
-        fixes: [chooseAnother(use)],
-      };
-    }),
-};
+  subjects: (rig) => usesOfClass(rig, 'stretch-rope'),
+  about: aboutUse,
+  answer: ({ policy }, use) => {
+    const { pullsUsed: used, pullsAllowed } = use.piece.attributes;
+    const allowed = pullsAllowed ?? policy.stretch.pullsAllowed.value;
+    const data = { name: pieceName(use.piece), used: used ?? 0, allowed };
+    if (used === undefined) return undecided(data, openPiece(use.piece, 'Enter the pulls'));
+    return used < allowed ? undefined : found(data, chooseAnother(use));
+  },
+  title: ({ name }) => rich`${name} has done its pulls`,
+  detail: ({ used, allowed }) => rich`${String(used)} of ${String(allowed)}. Take it out of use.`,
+  question: ({ name }) => rich`How many pulls has ${name} done?`,
+});

@@ -1,24 +1,23 @@
+import { rigRule } from '../../rule.ts';
+import { stretchMatches } from './tow-ropes.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { type Answer, chooseAnother, notFound, type Rule, useSubject } from '../../rule.ts';
-import { stretchMatches } from './stretch-match.ts';
 
-export const stretchTooWeak: Rule = {
+export const stretchTooWeak = rigRule({
   code: 'stretch-too-weak',
   severity: 'fix',
   softenable: true,
   why: 'A stretch rope should break at twice the heavier vehicle’s weight at least.',
-  needs: 'rope strength, masses of both vehicles',
-  check: (assessment) =>
-    stretchMatches(assessment).map(({ use, name, mbsN, heavierN }): Answer => {
-      const least = assessment.policy.stretch.weakestMatch.value;
-      if (!fallsShort(mbsN, least * heavierN)) return notFound(useSubject(use));
-      return {
-        kind: 'found',
-        subject: useSubject(use),
-        title: rich`${name} is weak for these vehicles`,
-        detail: rich`It breaks at ${force(mbsN)}, ${ratio(mbsN / heavierN)} × the heavier one’s weight; ${ratio(least)} × is asked for.`,
-        fixes: [chooseAnother(use, 'Choose a stronger rope')],
-      };
-    }),
-};
+  needs: ['gear.marks', 'body.mass', 'policy'],
+  subjects: stretchMatches,
+  about: ({ rope }) => aboutUse(rope),
+  answer: ({ policy }, { rope, mbsN, heavierN }) => {
+    const least = policy.stretch.weakestMatch.value;
+    if (!fallsShort(mbsN, least * heavierN)) return undefined;
+    return found({ name: pieceName(rope.piece), mbsN, times: mbsN / heavierN, least }, chooseAnother(rope, 'Choose a stronger rope'));
+  },
+  title: ({ name }) => rich`${name} is weak for these vehicles`,
+  detail: ({ mbsN, times, least }) =>
+    rich`It breaks at ${force(mbsN)}, ${ratio(times)} × the heavier one’s weight; ${ratio(least)} × is asked for.`,
+});

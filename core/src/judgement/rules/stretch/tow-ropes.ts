@@ -1,21 +1,40 @@
-import type { GearFacts } from '../../../gear/gear-facts.ts';
-import type { Assessment } from '../../../moment/assessment.ts';
-import { gearOf } from '../../../resolved/rig-network.ts';
-import type { PieceUse } from '../../../rig/rig.ts';
+
+import { isClass } from '../../../gear/traits.ts';
+import { STANDARD_GRAVITY } from '../../../quantity/units.ts';
+import { nominalStrengthN } from '../../../release/what-leaves.ts';
+import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
 
 /** A rope by which a vehicle pulls another as it drives. */
 export interface TowRope {
-  readonly use: PieceUse;
-  readonly piece: GearFacts;
+  readonly rope: ChosenUse;
   readonly runUp: boolean;
 }
 
-export function towRopes({ rig, gear }: Assessment): readonly TowRope[] {
-  return rig.lines.flatMap(({ drive, ropes }) => {
-    if (drive.kind !== 'tow') return [];
-    return ropes.flatMap((use) => {
-      const piece = gearOf(use, gear);
-      return piece && use.role === 'tow-rope' ? [{ use, piece, runUp: drive.manner === 'run-up' }] : [];
+export function towRopes({ lines }: ResolvedRig): readonly TowRope[] {
+  return lines.flatMap(({ line: { drive }, ropes }) =>
+    drive.kind === 'tow'
+      ? ropes.filter(isChosen).flatMap((rope) => (rope.use.role === 'tow-rope' ? [{ rope, runUp: drive.manner === 'run-up' }] : []))
+      : [],
+  );
+}
+
+/** A stretch rope between two vehicles: its strength against their weights, newtons. */
+export interface StretchMatch {
+  readonly rope: ChosenUse;
+  readonly mbsN: number;
+  readonly heavierN: number;
+  readonly lighterN: number;
+}
+
+/** Every stretch rope of a tow whose strength and both of whose vehicles are known. */
+export function stretchMatches({ drives, load }: ResolvedRig): readonly StretchMatch[] {
+  const loadN = load.body.massKg * STANDARD_GRAVITY;
+  return drives.flatMap((drive) => {
+    if (drive.kind !== 'tow' || drive.towing === undefined) return [];
+    const towN = drive.towing.massKg * STANDARD_GRAVITY;
+    return drive.line.ropes.filter(isChosen).flatMap((rope) => {
+      const mbsN = isClass(rope.piece, 'stretch-rope') ? nominalStrengthN(rope.piece) : undefined;
+      return mbsN === undefined ? [] : [{ rope, mbsN, heavierN: Math.max(loadN, towN), lighterN: Math.min(loadN, towN) }];
     });
   });
 }

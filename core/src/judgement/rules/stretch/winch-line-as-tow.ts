@@ -1,21 +1,21 @@
-import { rich } from '../../../quantity/format.ts';
-import { answerUses, chooseAnother, pieceName, type Rule } from '../../rule.ts';
+import { servesAs } from '../../../gear/traits.ts';
+import { rigRule } from '../../rule.ts';
 import { towRopes } from './tow-ropes.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { rich } from '../../../quantity/format.ts';
 
-export const winchLineAsTow: Rule = {
+export const winchLineAsTow = rigRule({
   code: 'winch-line-as-tow',
   severity: 'stop',
   softenable: false,
   why: 'A winch line has no give: driving with it hooked breaks it or the drum.',
-  needs: 'class of every rope of a tow',
-  check: (assessment) =>
-    answerUses(towRopes(assessment), ({ use, piece }) =>
-      piece.kind === 'winch-line-synthetic' || piece.kind === 'winch-line-steel'
-        ? {
-            title: rich`${pieceName(piece)} must not be towed with`,
-            detail: rich`Use a strap for a steady tow, or pull with the winch and the vehicle standing.`,
-            fixes: [chooseAnother(use, 'Choose a tow strap')],
-          }
-        : undefined,
-    ),
-};
+  needs: ['use.piece', 'gear.class', 'line.way'],
+  subjects: towRopes,
+  about: ({ rope }) => aboutUse(rope),
+  answer: (_, { rope }) =>
+    servesAs(rope.piece, 'winch-line')
+      ? found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a tow strap'))
+      : undefined,
+  title: ({ name }) => rich`${name} must not be towed with`,
+  detail: () => rich`Use a strap for a steady tow, or pull with the winch and the vehicle standing.`,
+});

@@ -1,0 +1,23 @@
+/** Fibres of soft goods. */
+export const fibres = ['hmpe', 'polyester', 'polyamide', 'aramid'] as const;
+
+/** How the end of a rope is made up. */
+export const terminationKinds = [
+  'makers-assembly',
+  'long-tapered-bury',
+  'thimble-pressed-sleeve',
+  'wire-rope-grips',
+  'short-or-blunt-bury',
+  'figure-eight',
+  'bowline',
+  'other-knot',
+  'unknown',
+] as const;
+
+/** Kinds of rope that stretch by a law of their own. */
+export const ropeLaws = ['stretch-rope', 'stretch-strap', 'static-polyester', 'hmpe', 'steel-wire', 'chain'] as const;
+export type RopeLawKind = (typeof ropeLaws)[number];
+
+/** Kinds of pulley that pass tension by an efficiency of their own. */
+export const pulleyKinds = ['ball-or-roller-block', 'plain-bush-block', 'ring', 'carabiner'] as const;
+export type PulleyKind = (typeof pulleyKinds)[number];

@@ -1,0 +1,12 @@
+import { invariant } from '../invariant.ts';
+import type { Finding, FindingWords } from './report/finding.ts';
+import { rules } from './rule-list.ts';
+
+const byCode = new Map(rules.map((rule) => [rule.code, rule]));
+
+/** A finding in words, made from its data: what, why it is so, why it matters. Only for findings of this version of core. */
+export function wordsOf({ code, undecided, data }: Finding): FindingWords {
+  const rule = byCode.get(code);
+  invariant(rule !== undefined, `no rule has the code ${code}`);
+  return { title: undecided ? rule.question(data) : rule.title(data), detail: undecided ? [] : rule.detail(data), why: rule.why };
+}

@@ -1,0 +1,39 @@
+import type { RichText } from '../../quantity/format.ts';
+import { type Data, type Fix, type Severity, type Subject, severities } from '../rule.ts';
+
+/** What a rule found or left open about one place of one thing. Its words are made when it is shown. */
+export interface Finding {
+  /** `<code>@<subject>`, and `#<place>` where a rule may speak of several places of one thing; stable while the rig keeps its ids. */
+  readonly id: string;
+  readonly code: string;
+  readonly severity: Severity;
+  /** Undecided: counts as a caution (a note stays a note) until the question is answered. */
+  readonly undecided: boolean;
+  readonly subject: Subject;
+  /** Which place of the subject, where there may be several. */
+  readonly place?: string;
+  /** What the rule's words are made from. */
+  readonly data: Data;
+  readonly questionId?: string;
+  readonly fixes: readonly Fix[];
+}
+
+/** A finding as a person reads it. */
+export interface FindingWords {
+  readonly title: RichText;
+  readonly detail: RichText;
+  readonly why: string;
+}
+
+export const findingId = (code: string, { subject, place }: { readonly subject: Subject; readonly place?: string | undefined }): string =>
+  `${code}@${subject.id}${place === undefined ? '' : `#${place}`}`;
+
+/** What a finding counts as: an open question on a stop, fix or caution rule counts as a caution. */
+export function counted({ severity, undecided }: Pick<Finding, 'severity' | 'undecided'>): Severity {
+  return undecided && severity !== 'note' ? 'caution' : severity;
+}
+
+/** Worst first; findings that count alike keep their order. */
+export function worstFirst(findings: readonly Finding[]): readonly Finding[] {
+  return [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
+}

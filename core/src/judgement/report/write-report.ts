@@ -1,0 +1,95 @@
+import { addMonths } from '../../quantity/calendar.ts';
+import { linePullLimit, weakestOf } from '../../moment/margins.ts';
+import { ropePerTravel } from '../../moment/winch-work.ts';
+import { ageLimitDay } from '../../rating/age-limit.ts';
+import type { Place } from '../../resolved/place.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Judged } from '../judged.ts';
+import { type Rule, type Severity, severities, type Told } from '../rule.ts';
+import { rules } from '../rule-list.ts';
+import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
+import { counted, type Finding, findingId, worstFirst } from './finding.ts';
+import { CORE_VERSION, type Report, type Verdict } from './report.ts';
+import { driveFigures, drumFigures, fitReports, holdReports, placeReports } from './report-figures.ts';
+
+/** Writes down what was judged, with what every rule said. */
+export function reportOf(judged: Judged): Report {
+  const { rig, start, release } = judged;
+  const findings = findingsOf(judged);
+  const weakest = weakestOf(start);
+  const limit = linePullLimit(start);
+  return {
+    kind: 'rig',
+    coreVersion: CORE_VERSION,
+    verdict: verdictOf(findings, weakest),
+    asOf: rig.asOf,
+    goodUntil: goodUntil(rig),
+    weakestPlaceId: weakest?.id,
+    linePullLimit: limit && { pullN: limit.pullN, placeId: limit.place.id },
+    pullN: rig.pullN,
+    plannedPullN: start.plannedPullN,
+    greatestPullN: start.greatestPullN,
+    advantage: start.advantage,
+    ropePerTravel: ropePerTravel(start),
+    loadForce: loadForce(start),
+    effort: rig.effort.kind === 'estimated' ? rig.effort : undefined,
+    drum: drumFigures(start.drives[0]?.drum),
+    drives: driveFigures(judged, limit?.pullN),
+    strands: strandsAt(start),
+    pulleys: pulleysAt(start),
+    pointLoads: pointLoads(start),
+    holds: holdReports(start),
+    fits: fitReports(rig),
+    breaks: release.breaks,
+    zones: release.zones,
+    places: placeReports(start),
+    findings: worstFirst(findings),
+  };
+}
+
+/** Every rule asked in turn; what is not found leaves no trace. */
+function findingsOf(judged: Judged): readonly Finding[] {
+  return rules.flatMap((rule) => rule.ask(judged).map((told) => toFinding(rule, told, judged.rig)));
+}
+
+function toFinding(rule: Rule, told: Told, { policy }: ResolvedRig): Finding {
+  return {
+    id: findingId(rule.code, told),
+    code: rule.code,
+    severity: severityUnder(rule, policy.severities[rule.code]),
+    undecided: told.kind === 'undecided',
+    subject: told.subject,
+    ...(told.place !== undefined && { place: told.place }),
+    data: told.data,
+    ...(told.kind === 'undecided' && told.questionId !== undefined && { questionId: told.questionId }),
+    fixes: told.fixes ?? [],
+  };
+}
+
+/** A team's own severity where the rule lets itself be softened, or where the team is stricter. */
+function severityUnder(rule: Rule, wanted: Severity | undefined): Severity {
+  if (wanted === undefined) return rule.severity;
+  const stricter = severities.indexOf(wanted) <= severities.indexOf(rule.severity);
+  return rule.softenable || stricter ? wanted : rule.severity;
+}
+
+function verdictOf(findings: readonly Finding[], weakest: Place | undefined): Verdict {
+  const worst = findings.map(counted);
+  if (worst.includes('stop')) return 'stop';
+  if (worst.includes('fix') || worst.includes('caution')) return 'watch';
+  return weakest?.judged ? 'clear-judged' : 'clear';
+}
+
+/** The earliest later day on which an inspection falls due, a first year ends or a soft good comes of age. */
+function goodUntil({ asOf, chosen, policy }: ResolvedRig): string | undefined {
+  let first: string | undefined;
+  const take = (day: string | undefined) => {
+    if (day !== undefined && day >= asOf && (first === undefined || day < first)) first = day;
+  };
+  for (const { piece } of chosen) {
+    take(piece.inspection?.nextDue);
+    if (piece.inspection === undefined && piece.firstUsedOn !== undefined) take(addMonths(piece.firstUsedOn, policy.care.youngMonths.value));
+    take(ageLimitDay(piece, policy));
+  }
+  return first;
+}

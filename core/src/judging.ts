@@ -1,0 +1,10 @@
+/** The door to what solves rigs: for the worker of the pages, the server and the command line. SI units throughout (N, m, kg, s, rad). */
+
+export { advantageAt } from './advice/advantage-at.ts';
+export { compareAnchors } from './advice/compare-anchors.ts';
+export { sparedRigs } from './advice/spared-rigs.ts';
+export { tagReadings } from './advice/tag-readings.ts';
+export { tryPieces } from './advice/try-pieces.ts';
+export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
+export { explainPlace } from './judgement/explain/explain-place.ts';
+export { judge } from './judgement/judge.ts';

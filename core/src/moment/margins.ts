@@ -1,0 +1,62 @@
+import type { Place } from '../resolved/place.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { Moment } from './moment.ts';
+
+/** Planned load ÷ working limit at a place; NaN where there is no load or no limit to compare, or the limit is 0. */
+export function utilisationAt({ places }: Moment, { index }: Place): number {
+  const wllN = places.wllN[index] ?? Number.NaN;
+  return wllN > 0 ? (places.plannedN[index] ?? Number.NaN) / wllN : Number.NaN;
+}
+
+/** Breaking strength ÷ greatest load at a place; NaN likewise, and for the drum, which does not break at its own pull. */
+export function breakingRatioAt({ places }: Moment, { index, kind }: Place): number {
+  const [mbsN = Number.NaN, greatestN = Number.NaN] = [places.mbsN[index], places.greatestN[index]];
+  return kind !== 'drum' && mbsN > 0 && greatestN > 0 ? mbsN / greatestN : Number.NaN;
+}
+
+/** The least breaking ratio that passes, and the one from which it is comfortable. */
+export const stopRatio = ({ policy: { limits } }: ResolvedRig, { ownLine }: Place): number =>
+  (ownLine ? limits.ownLineMargin : limits.breakingMargin).value;
+export const nearRatio = ({ policy: { limits } }: ResolvedRig, { ownLine }: Place): number =>
+  (ownLine ? limits.ownLineNear : limits.nearBreaking).value;
+
+/** What ranks places: max(utilisation, stop ratio ÷ breaking ratio); infinite where nothing stands against the load. */
+export function strainAt(moment: Moment, place: Place): number {
+  const wllN = moment.places.wllN[place.index] ?? Number.NaN;
+  if (!place.empty && !(wllN !== 0 && !Number.isNaN(wllN))) return Number.POSITIVE_INFINITY;
+  const [utilisation, breaking] = [utilisationAt(moment, place), breakingRatioAt(moment, place)];
+  return Math.max(Number.isNaN(utilisation) ? 0 : utilisation, Number.isNaN(breaking) ? 0 : stopRatio(moment.rig, place) / breaking);
+}
+
+/** The place that stands worst; ties (within 1e-9) go to the first in load-path order. */
+export function weakestOf(moment: Moment): Place | undefined {
+  let worst: Place | undefined;
+  let most = 0;
+  for (const place of moment.rig.places) {
+    if (moment.places.present[place.index] === 0) continue;
+    const strain = strainAt(moment, place);
+    if (strain > 0 && (worst === undefined || strain > most * (1 + 1e-9))) {
+      worst = place;
+      most = strain;
+    }
+  }
+  return worst;
+}
+
+export interface LinePullLimit {
+  /** At the first drive; the others at their shares of it. Newtons. */
+  readonly pullN: number;
+  readonly place: Place;
+}
+
+/** The largest line pull that keeps every place within its WLL under both hauling friction and none, and the place that sets it. */
+export function linePullLimit({ rig, places }: Moment): LinePullLimit | undefined {
+  let least: LinePullLimit | undefined;
+  for (const place of rig.places) {
+    const [wllN = Number.NaN, perPullN = 0] = [places.wllN[place.index], places.perPullN[place.index]];
+    if (Number.isNaN(wllN) || !(perPullN > 0)) continue;
+    const pullN = wllN / perPullN;
+    if (least === undefined || pullN < least.pullN * (1 - 1e-9)) least = { pullN, place };
+  }
+  return least;
+}

@@ -1,0 +1,78 @@
+
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { Rig } from '../rig/rig.ts';
+import { holdsBack, travelDirection } from '../rig/site-geometry.ts';
+import type { StaticsFailure } from '../statics/network.ts';
+import { dot, type Vec3 } from '../statics/vec3.ts';
+import { balanceRig, greatestStates, motionsOf } from './balance.ts';
+import { bodyForce } from './forces.ts';
+import { holdsOf } from './holds.ts';
+import type { Advantages, Balance, Balances, LoadState, LoadStates, Moment } from './moment.ts';
+import { placesAt } from './places.ts';
+import { networkAt, pointsAt } from './poses.ts';
+
+/** Below this the line does not move the load along its way at all; per newton of drive tension. */
+const LEAST_ADVANTAGE = 1e-6;
+
+const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
+
+/**
+ * What is true of a rig when its load has gone `travelM` metres, 0 or more: balances, drums, loads and capacities, how vehicles
+ * stand. A neighbouring moment to begin from makes it quicker and changes nothing but the last bits.
+ */
+export function momentAt(rig: ResolvedRig, travelM: number, before?: Moment): Moment {
+  const travel = travelDirection(rig.rig);
+  const positions = pointsAt(rig, travel, travelM);
+  const network = networkAt(rig, positions);
+  const { drives, balances, failure } = balanceRig(rig, network, before?.balances);
+  const advantage = balances && advantagesOf(rig, balances, travel);
+  const ways = balances && advantage ? statesOf(rig, balances, advantage) : NO_STATES;
+  const { greatest, failure: greatestFailure } = balances
+    ? greatestStates(rig, network, drives, ways.unit)
+    : { greatest: [], failure: undefined as StaticsFailure | undefined };
+  const states: LoadStates = { ...ways, greatest };
+  const holds = holdsOf({ rig, positions, states });
+  return {
+    rig,
+    travelM,
+    positions,
+    travel,
+    balances,
+    failure: failure ?? greatestFailure,
+    advantage,
+    drives,
+    states,
+    shown: states.planned[0] ?? (balances && { balance: balances.hauling, scale: 1 }),
+    plannedPullN: states.planned.length > 0 ? Math.max(...states.planned.map(({ scale }) => scale)) : undefined,
+    greatestPullN: drives[0]?.greatestN,
+    places: placesAt({ rig, hauling: balances?.hauling, drives, states, holds }),
+    holds,
+  };
+}
+
+/** The ways in which the planned pull is given: hauling, lowering, or standing with friction either way. */
+function plannedMotions({ purpose }: Rig): readonly ('hauling' | 'lowering')[] {
+  if (purpose === 'lower') return ['lowering'];
+  return purpose === 'hold' ? ['hauling', 'lowering'] : ['hauling'];
+}
+
+function advantagesOf(rig: ResolvedRig, { hauling, frictionless, lowering }: Balances, travel: Vec3): Advantages {
+  /** Component of the net rope force on the load along its travel, per newton of the first drive; against it where the rig holds back. */
+  const of = ({ forces }: Balance): number => {
+    const along = dot(bodyForce(rig.load.on, forces), travel);
+    return holdsBack(rig.rig) ? -along : along;
+  };
+  return { hauling: of(hauling), frictionless: of(frictionless), ...(lowering && { lowering: of(lowering) }) };
+}
+
+function statesOf(rig: ResolvedRig, balances: Balances, advantage: Advantages): LoadStates {
+  const back = balances.bridlesBack;
+  const planned: LoadState[] = [];
+  const plan = (balance: Balance, gain: number | undefined) => {
+    if (rig.pullN !== undefined && gain !== undefined && gain > LEAST_ADVANTAGE) planned.push({ balance, scale: rig.pullN / gain });
+  };
+  for (const motion of plannedMotions(rig.rig)) plan(balances[motion] ?? balances.hauling, advantage[motion]);
+  if (back) plan(back, advantage.hauling);
+  const unit = motionsOf(rig.rig).map((motion): LoadState => ({ balance: balances[motion] ?? balances.hauling, scale: 1 }));
+  return { unit: back ? [...unit, { balance: back, scale: 1 }] : unit, planned, greatest: [] };
+}

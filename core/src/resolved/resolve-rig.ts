@@ -1,0 +1,118 @@
+
+import { invariant } from '../invariant.ts';
+import type { Case } from '../rig/case.ts';
+import type { Rig, VehicleBody } from '../rig/rig.ts';
+import { loadBody, roundDiameterM } from '../rig/site-geometry.ts';
+import { resolveFits } from './fits.ts';
+import { type GearIndex, gearIndexOf } from './gear-index.ts';
+import { limitUses } from './limits-of-uses.ts';
+import type { Place } from './place.ts';
+import { placesOfRig } from './places-of-rig.ts';
+import { planPull } from './plan-pull.ts';
+import { goRound, resolveChains } from './resolve-chains.ts';
+import { resolveLines } from './resolve-lines.ts';
+import { resolveUses } from './resolve-uses.ts';
+import { isChosen, type Lookup, type PulledVehicle, type ResolvedBody, type ResolvedLanyard, type ResolvedPoint, type ResolvedRig, type ResolvedTie, type ResolvedUse } from './resolved-rig.ts';
+
+/** Follows every reference of a document whose references hold, once: pieces, limits, chains, lines, fits, places, equations. */
+export function resolveRig(subject: Case): ResolvedRig {
+  const { rig, policy, asOf } = subject;
+  const gear = gearIndexOf(subject.gear);
+  const { bodies, points } = resolveBodies(rig);
+  const uses = resolveUses(rig, gear);
+  const { chains, equations: ofChains } = resolveChains({ rig, policy, points, uses });
+  const { lines, drives, equations } = resolveLines({ rig, policy, points, uses, chains, equations: ofChains });
+  const ties = resolveTies(rig, points, uses);
+  limitUses(subject, uses);
+  const chosen = uses.all.filter(isChosen);
+  const base = { subject, rig, policy, asOf, bodies, points, uses: uses.all, chosen, chains, lines, drives, ties, equations };
+  const places = placesOfRig(base);
+  return {
+    ...base,
+    ...planPull(rig, policy),
+    vehicles: pulledVehicles(rig, bodies, ties),
+    load: { on: bodyOf(bodies, rig.load.bodyId), body: loadBody(rig) },
+    people: rig.bodies.filter((body) => body.kind === 'person'),
+    lanyards: resolveLanyards(rig, { gear, points, uses: uses.byId }),
+    tools: (rig.tools ?? []).flatMap((id) => gear.get(id) ?? []),
+    fits: resolveFits(base),
+    places,
+    byId: lookup(uses.byId, places),
+  };
+}
+
+/** What places and fits are made from. */
+export type RigParts = Pick<
+  ResolvedRig,
+  'subject' | 'rig' | 'policy' | 'asOf' | 'bodies' | 'points' | 'uses' | 'chosen' | 'chains' | 'lines' | 'drives' | 'ties' | 'equations'
+>;
+
+function lookup(use: ReadonlyMap<string, ResolvedUse>, places: readonly Place[]): Lookup {
+  return { use, place: new Map(places.map((place) => [place.id, place])) };
+}
+
+function resolveBodies(rig: Rig): { readonly bodies: readonly ResolvedBody[]; readonly points: readonly ResolvedPoint[] } {
+  const own = rig.bodies.map((body, index) => ({ index, body, points: [] as ResolvedPoint[] }));
+  const byId = new Map(own.map((entry) => [entry.body.id, entry]));
+  const points = rig.points.map((point, index): ResolvedPoint => {
+    const on = byId.get(point.bodyId);
+    invariant(on !== undefined, `point ${point.id} has no body`);
+    const resolved = { index, point, on };
+    on.points.push(resolved);
+    return resolved;
+  });
+  return { bodies: own, points };
+}
+
+function bodyOf(bodies: readonly ResolvedBody[], id: string): ResolvedBody {
+  const found = bodies.find(({ body }) => body.id === id);
+  invariant(found !== undefined, `no body ${id}`);
+  return found;
+}
+
+function resolveTies(rig: Rig, points: readonly ResolvedPoint[], { tied }: ReturnType<typeof resolveUses>): readonly ResolvedTie[] {
+  const at = (id: string): ResolvedPoint => {
+    const found = points.find(({ point }) => point.id === id);
+    invariant(found !== undefined, `no point ${id}`);
+    return found;
+  };
+  return (rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId }, index) => {
+    const uses = tied[index] ?? [];
+    const anchor = at(anchorPointId);
+    const tie: ResolvedTie = { index, id, vehicle: at(vehiclePointId), anchor, uses };
+    uses.forEach((use, order) => {
+      goRound(use, roundDiameterM(anchor.on.body));
+      use.seat = { kind: 'back-anchor', tie, order };
+    });
+    return tie;
+  });
+}
+
+function pulledVehicles(rig: Rig, bodies: readonly ResolvedBody[], ties: readonly ResolvedTie[]): readonly PulledVehicle[] {
+  const vehicles = bodies.flatMap((on): readonly { readonly on: ResolvedBody; readonly body: VehicleBody }[] =>
+    on.body.kind === 'vehicle' && on.points.length > 0 ? [{ on, body: on.body }] : [],
+  );
+  return vehicles.map(({ on, body }, index) => ({
+    index,
+    on,
+    body,
+    isLoad: rig.load.bodyId === body.id,
+    ties: ties.filter(({ vehicle }) => vehicle.on === on),
+  }));
+}
+
+interface LanyardParts {
+  readonly gear: GearIndex;
+  readonly points: readonly ResolvedPoint[];
+  readonly uses: ReadonlyMap<string, ResolvedUse>;
+}
+
+function resolveLanyards(rig: Rig, { gear, points, uses }: LanyardParts): readonly ResolvedLanyard[] {
+  return (rig.lanyards ?? []).flatMap((lanyard) => {
+    const use = uses.get(lanyard.useId);
+    if (use === undefined) return [];
+    const { to } = lanyard;
+    const point = to.kind === 'point' ? points.find((entry) => entry.point.id === to.pointId) : undefined;
+    return [{ lanyard, use, piece: lanyard.gearId === undefined ? undefined : gear.get(lanyard.gearId), point }];
+  });
+}

@@ -1,0 +1,86 @@
+import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
+import { isRope, isWire } from '../gear/traits.ts';
+import type { Policy } from '../policy/policy.ts';
+import type { Rig } from '../rig/rig.ts';
+import { type Drum, isOverfull, reserveM } from '../winch/drum-layers.ts';
+
+/** What is known of a winch whatever is on its drum; newtons, metres. */
+export type WinchSizes =
+  | {
+      readonly kind: 'marked';
+      /** First-layer pull: the smallest reading for what it can do, the largest for what it may get to. */
+      readonly abilityN: number;
+      readonly mostN: number;
+      readonly stallFactor: number;
+      /** A pull that a load cell or limiter holds, and who says so. */
+      readonly limiter: Rig['limiter'];
+      readonly drum: DrumSizes | { readonly kind: 'missing'; readonly what: readonly string[] };
+    }
+  /** No winch chosen, or its pull is not marked. */
+  | { readonly kind: 'no-winch' };
+
+export interface DrumSizes {
+  readonly kind: 'sizes';
+  readonly drum: Drum;
+  readonly wrapsWanted: number;
+  readonly usableM: number;
+  readonly overfull: boolean | undefined;
+  /** Rope joined to the line's end, which is never on the drum. */
+  readonly joinedM: number;
+}
+
+/** Gathers a winch's marks and sizes with those of the rope on it. */
+export function winchSizes(
+  rig: Rig,
+  winch: GearOf<'winch'> | undefined,
+  ropes: readonly (GearFacts | undefined)[],
+  policy: Policy,
+): WinchSizes {
+  const marked = winch && markedPulls(winch);
+  if (winch === undefined || marked === undefined) return { kind: 'no-winch' };
+  return {
+    kind: 'marked',
+    abilityN: marked.ability,
+    mostN: marked.most,
+    stallFactor: winch.attributes.stallFactor ?? policy.winch.stallFactor.value,
+    limiter: rig.limiter,
+    drum: drumSizes(winch, ropes, policy),
+  };
+}
+
+/** First-layer pull of a winch from its marks: the lowest smallest reading for ability, the highest largest for the greatest check. */
+function markedPulls({ marks }: GearFacts): { readonly ability: number; readonly most: number } | undefined {
+  if (marks.length === 0) return undefined;
+  const readings = marks.map(({ readings: all }) => all.map(({ forceN }) => forceN));
+  return { ability: Math.min(...readings.map((all) => Math.min(...all))), most: Math.max(...readings.map((all) => Math.max(...all))) };
+}
+
+function drumSizes(
+  winch: GearOf<'winch'>,
+  ropes: readonly (GearFacts | undefined)[],
+  policy: Policy,
+): Extract<WinchSizes, { kind: 'marked' }>['drum'] {
+  const [rope, ...joined] = ropes;
+  const { drumDiameterM, drumWidthM, flangeDiameterM, reserveWraps } = winch.attributes;
+  const { ropeDiameterM, lengthM } = isRope(rope) ? rope.attributes : {};
+  if (drumDiameterM === undefined || drumWidthM === undefined || ropeDiameterM === undefined || lengthM === undefined) {
+    const missing = [
+      drumDiameterM === undefined && 'drum core diameter',
+      drumWidthM === undefined && 'drum width',
+      ropeDiameterM === undefined && 'rope diameter',
+      lengthM === undefined && 'rope length',
+    ];
+    return { kind: 'missing', what: missing.filter((entry) => entry !== false) };
+  }
+  const drum: Drum = { coreDiameterM: drumDiameterM, widthM: drumWidthM, ropeDiameterM, ropeLengthM: lengthM };
+  const usual = isWire(rope) ? policy.winch.reserveWrapsSteel : policy.winch.reserveWrapsSynthetic;
+  const wrapsWanted = reserveWraps ?? usual.value;
+  return {
+    kind: 'sizes',
+    drum,
+    wrapsWanted,
+    usableM: lengthM - reserveM(drum, wrapsWanted),
+    overfull: flangeDiameterM === undefined ? undefined : isOverfull(drum, flangeDiameterM),
+    joinedM: joined.reduce((total, piece) => total + (isRope(piece) ? (piece.attributes.lengthM ?? 0) : 0), 0),
+  };
+}
