@@ -5,16 +5,6 @@ export type { AnchorOption, AnchorWay } from './advice/compare-anchors.ts';
 export type { SparedRig } from './advice/spared-rigs.ts';
 export type { TagReading } from './advice/tag-readings.ts';
 export type { Trial } from './advice/try-pieces.ts';
-export { methodWords } from './effort/estimate-pull.ts';
-export { isUnclear } from './gear/mark.ts';
-export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
-export { wordsOf } from './judgement/finding-words.ts';
-export { counted, type Finding, type FindingWords } from './judgement/report/finding.ts';
-export { gearClassNames, gearClasses, type GearClass } from './gear/classes/gear-classes.ts';
-export { inLineLengthM, isClass, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
-export { roleWords, type Role } from './gear/roles.ts';
-export type { Situation } from './effort/situation.ts';
-export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
@@ -22,24 +12,68 @@ export { type Codec, type Fault, type JsonSchema, type ReadResult, read, type Ty
 export { choice, day, flag, isDay, numeric, text } from './codec/scalars.ts';
 export { list, optional, record } from './codec/structures.ts';
 export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts';
-export { type Effort, type EffortOutcome, estimatePull, type MethodId, type StuckVehicle } from './effort/estimate-pull.ts';
+export { type Effort, type EffortOutcome, estimatePull, type MethodId, methodWords, type StuckVehicle } from './effort/estimate-pull.ts';
 export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/respool.ts';
+export type { Situation } from './effort/situation.ts';
 export { evaluate, type Term } from './explanation/term.ts';
+export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
 export type { Field } from './gear/fields.ts';
-export { type GearFacts, type GearOf, type GearState, type Grade, gearFactsCodec, gearStates, grades, readerOfAttributes } from './gear/gear-facts.ts';
-export { basisWords, type Mark, type MarkBasis, type MarkSource, markBases, markCodec, markSources, sourceWords, type TonUnit, tonUnits } from './gear/mark.ts';
+export {
+  type GearFacts,
+  type GearOf,
+  type GearState,
+  type Grade,
+  gearFactsCodec,
+  gearStates,
+  grades,
+  readerOfAttributes,
+} from './gear/gear-facts.ts';
+export {
+  basisWords,
+  isUnclear,
+  type Mark,
+  type MarkBasis,
+  type MarkSource,
+  markBases,
+  markCodec,
+  markSources,
+  sourceWords,
+  type TonUnit,
+  tonUnits,
+} from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
+export { type Role, roleWords } from './gear/roles.ts';
+export { inLineLengthM, isClass, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
-export { type InspectionAnswers, inspectionAnswersCodec, type MeasuredShare, measuredShare, newValueOf, openPoints, type PointAnswer, pointAnswers } from './inspections/inspection-answers.ts';
+export {
+  type InspectionAnswers,
+  inspectionAnswersCodec,
+  type MeasuredShare,
+  measuredShare,
+  newValueOf,
+  openPoints,
+  type PointAnswer,
+  pointAnswers,
+} from './inspections/inspection-answers.ts';
 export { type DueTime, dueTime, dueTimes, type Exposure, type InspectionDue, inspectionDue } from './inspections/inspection-due.ts';
-export { type InspectionSheet, inspectionSheetCodec, limitKinds, measuredQuantities, type SheetMeasure, sheetFaults } from './inspections/inspection-sheet.ts';
+export {
+  type InspectionSheet,
+  inspectionSheetCodec,
+  limitKinds,
+  measuredQuantities,
+  type SheetMeasure,
+  sheetFaults,
+} from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
+export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
+export { wordsOf } from './judgement/finding-words.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
+export { counted, type Finding, type FindingWords } from './judgement/report/finding.ts';
 export { CORE_VERSION, type DrumFigures, type PlaceReport, type Report, type Verdict } from './judgement/report/report.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
@@ -51,13 +85,42 @@ export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
-export { anchorSoils, type Depth, depths, footings, holdGrounds, type Policy, picketPatterns, picketSoils, policyCodec, type Surface, soils, surfaces, woods } from './policy/policy.ts';
+export {
+  anchorSoils,
+  type Depth,
+  depths,
+  footings,
+  holdGrounds,
+  type Policy,
+  picketPatterns,
+  picketSoils,
+  policyCodec,
+  type Surface,
+  soils,
+  surfaces,
+  woods,
+} from './policy/policy.ts';
 export { type PolicyDifference, policyDifferences } from './policy/policy-differences.ts';
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
 export { teamStandard } from './policy/team-standard.ts';
 export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
-export { angle, count, type Figure, force, formatFigure, length, mass, percent, type ReaderUnits, type RichText, ratio, rich, smallLength, write } from './quantity/format.ts';
+export {
+  angle,
+  count,
+  type Figure,
+  force,
+  formatFigure,
+  length,
+  mass,
+  percent,
+  type ReaderUnits,
+  type RichText,
+  ratio,
+  rich,
+  smallLength,
+  write,
+} from './quantity/format.ts';
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
@@ -69,15 +132,52 @@ export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rati
 export { type PlannedPull, planPull } from './resolved/plan-pull.ts';
 export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
-export { type Case, caseCodec, RIG_FILE_FORMAT, RIG_FILE_VERSION, type RigFile, readCase, readRig, readRigFile, rigFileCodec } from './rig/case.ts';
+export {
+  type Case,
+  caseCodec,
+  RIG_FILE_FORMAT,
+  RIG_FILE_VERSION,
+  type RigFile,
+  readCase,
+  readRig,
+  readRigFile,
+  rigFileCodec,
+} from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
-export { type Body, type Chain, type Feature, featureKinds, type Line, type LoadBody, type LooseBody, type PieceUse, type Rig, type RigPoint, rigCodec, type TreeBody, type VehicleBody } from './rig/rig.ts';
+export {
+  type Body,
+  type Chain,
+  type Feature,
+  featureKinds,
+  type Line,
+  type LoadBody,
+  type LooseBody,
+  type PieceUse,
+  type Rig,
+  type RigPoint,
+  rigCodec,
+  type TreeBody,
+  type VehicleBody,
+} from './rig/rig.ts';
 export { rigDifferences } from './rig/rig-differences.ts';
 export { bodyOfChain, bodyOfPoint, loadBody, pointOfChain, pointPosition, travelDirection } from './rig/site-geometry.ts';
 export { withoutPieces } from './rig/without-pieces.ts';
 export { addGrip } from './rigging/add-grip.ts';
 export { goesIn } from './rigging/goes-in.ts';
-export { addBridle, addLanyard, clearLines, extendChain, extendLine, freeIdIn, insertPiece, removeBody, removeLine, removeUse, tieBack } from './rigging/rigging.ts';
+export {
+  addBridle,
+  addLanyard,
+  clearLines,
+  extendChain,
+  extendLine,
+  freeIdIn,
+  insertPiece,
+  removeBody,
+  removeLine,
+  removeUse,
+  tieBack,
+} from './rigging/rigging.ts';
 export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
+export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

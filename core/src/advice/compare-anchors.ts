@@ -1,5 +1,5 @@
-import { counted, type Finding } from '../judgement/report/finding.ts';
 import { judge } from '../judgement/judge.ts';
+import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
 import { severities } from '../judgement/rule.ts';
 import type { Case } from '../rig/case.ts';

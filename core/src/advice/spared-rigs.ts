@@ -1,10 +1,10 @@
-import { slopeAlong } from '../statics/ground.ts';
 import { type ActionId, cheaperActions } from '../effort/cheaper-actions.ts';
 import { judge } from '../judgement/judge.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';
 import { loadBody, travelDirection } from '../rig/site-geometry.ts';
 import { routeOf } from '../rigging/route-line.ts';
+import { slopeAlong } from '../statics/ground.ts';
 import { type AnchorWay, compareAnchors, judgeRoute } from './compare-anchors.ts';
 
 /** What an action makes unnecessary: after it a rig of less trouble holds the pull. */

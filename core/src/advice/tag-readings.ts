@@ -1,6 +1,6 @@
-import { isUnclear } from '../gear/mark.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Mark, MarkBasis } from '../gear/mark.ts';
+import { isUnclear } from '../gear/mark.ts';
 import { judge } from '../judgement/judge.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';

@@ -20,6 +20,8 @@ export function strapBasket(lengthM: number, trunkDiameterM: number): Basket | u
   let high = Math.PI;
   for (let step = 0; step < 80; step++) {
     const middle = (low + high) / 2;
+    // No number lies between the two any more.
+    if (middle === low || middle === high) break;
     if (needed(middle) > lengthM) low = middle;
     else high = middle;
   }

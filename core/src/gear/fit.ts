@@ -25,17 +25,34 @@ const fit = (kind: FitKind, sizeM: number | undefined, openingM: number | undefi
   kind,
   sizeM,
   openingM,
-  fits: sizeM === undefined || openingM === undefined ? undefined : !exceeds(sizeM, openingM),
+  fits: goes(sizeM, openingM),
 });
+
+const goes = (sizeM: number | undefined, openingM: number | undefined): boolean | undefined =>
+  sizeM === undefined || openingM === undefined ? undefined : !exceeds(sizeM, openingM);
 
 /** How two pieces meet; `enters` is the one that goes in, the first of the two or the second. */
 export interface PairFit extends Fit {
   readonly enters: 'first' | 'second';
 }
 
+type Enters = PairFit['enters'];
+const otherOf = (enters: Enters): Enters => (enters === 'first' ? 'second' : 'first');
+
+const entering = (enters: Enters, kind: FitKind, sizeM: number | undefined, openingM: number | undefined): PairFit => ({
+  kind,
+  sizeM,
+  openingM,
+  fits: goes(sizeM, openingM),
+  enters,
+});
+
 /** Every way in which two neighbours of a chain go into each other. */
 export function pairFits(first: GearFacts, second: GearFacts): readonly PairFit[] {
-  return [...intoNeighbour(first, second, 'first'), ...intoNeighbour(second, first, 'second')];
+  const fits: PairFit[] = [];
+  addInto(fits, first, second, 'first');
+  addInto(fits, second, first, 'second');
+  return fits;
 }
 
 /** Whether two pieces that meet in a chain go into each other, as far as their sizes are on record: unknown sizes speak against nothing. */
@@ -43,32 +60,53 @@ export function goTogether(a: GearFacts, b: GearFacts): boolean {
   return pairFits(a, b).every(({ fits }) => fits !== false);
 }
 
-function intoNeighbour(inner: GearFacts, outer: GearFacts, enters: PairFit['enters']): readonly PairFit[] {
+function addInto(fits: PairFit[], inner: GearFacts, outer: GearFacts, enters: Enters): void {
   const part = traitsOf(inner).enters;
   const { opening } = traitsOf(outer);
-  if (part === 'nothing' || opening === 'none') return [];
-  const hole = numberAt(outer, opening.kind === 'throat' ? opening.throat : opening.bore);
+  if (part === 'nothing' || opening === 'none') return;
+  if (opening.kind === 'throat') addIntoThroat(fits, inner, numberAt(outer, opening.throat), enters);
+  else addIntoBore(fits, { inner, outer, bore: opening.bore, lug: opening.lug }, enters);
+}
+
+/** A bow or both strands of a soft shackle in a hook's throat; a bar does not hang in one. */
+function addIntoThroat(fits: PairFit[], inner: GearFacts, throatM: number | undefined, enters: Enters): void {
+  const part = traitsOf(inner).enters;
+  if (part === 'nothing' || part.kind === 'bar') return;
+  const sizeM = part.kind === 'shackle' ? numberAt(inner, part.bow) : bothStrandsM(inner, part.rope);
+  fits.push(entering(enters, 'bow-in-throat', sizeM, throatM));
+}
+
+interface IntoBore {
+  readonly inner: GearFacts;
+  readonly outer: GearFacts;
+  readonly bore: string;
+  readonly lug: string;
+}
+
+function addIntoBore(fits: PairFit[], { inner, outer, bore, lug }: IntoBore, enters: Enters): void {
+  const part = traitsOf(inner).enters;
+  const boreM = numberAt(outer, bore);
+  if (part === 'nothing') return;
   switch (part.kind) {
-    case 'shackle': {
-      if (opening.kind === 'throat') return [{ ...fit('bow-in-throat', numberAt(inner, part.bow), hole), enters }];
-      const pin: PairFit = { ...fit('pin-in-hole', numberAt(inner, part.pin), hole), enters };
-      if (opening.lug === 'none') return [pin];
+    case 'shackle':
+      fits.push(entering(enters, 'pin-in-hole', numberAt(inner, part.pin), boreM));
       // The lug goes between the shackle's ears: what is inner and outer changes places.
-      const lug = fit('fitting-in-opening', numberAt(outer, opening.lug), numberAt(inner, part.inside));
-      return [pin, { ...lug, enters: enters === 'first' ? 'second' : 'first' }];
-    }
-    case 'soft-shackle': {
-      const rope = numberAt(inner, part.rope);
-      const kind = opening.kind === 'throat' ? 'bow-in-throat' : 'soft-shackle-through-bore';
-      return [{ ...fit(kind, rope === undefined ? undefined : 2 * rope, hole), enters }];
-    }
+      if (lug !== 'none') fits.push(entering(otherOf(enters), 'fitting-in-opening', numberAt(outer, lug), numberAt(inner, part.inside)));
+      return;
+    case 'soft-shackle':
+      fits.push(entering(enters, 'soft-shackle-through-bore', bothStrandsM(inner, part.rope), boreM));
+      return;
     case 'bar':
-      return opening.kind === 'bore' ? [{ ...fit('pin-in-hole', numberAt(inner, part.bar), hole), enters }] : [];
-    default: {
-      const never: never = part;
-      return never;
-    }
+      fits.push(entering(enters, 'pin-in-hole', numberAt(inner, part.bar), boreM));
+      return;
+    default:
+      part satisfies never;
   }
+}
+
+function bothStrandsM(piece: GearFacts, rope: string): number | undefined {
+  const diameterM = numberAt(piece, rope);
+  return diameterM === undefined ? undefined : 2 * diameterM;
 }
 
 /** A rope in the groove of what it runs over; undefined where that has no groove or is no pulley. */

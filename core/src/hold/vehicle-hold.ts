@@ -49,35 +49,103 @@ const TRACK_SHARE = 0.8;
 export const wheelbaseOf = ({ wheelbaseM, lengthM }: HeldVehicle): number => wheelbaseM ?? WHEELBASE_SHARE * lengthM;
 export const trackOf = ({ trackM, widthM }: HeldVehicle): number => trackM ?? TRACK_SHARE * widthM;
 
+/** How a vehicle stands on its ground, whatever pulls on it: worked out once. Unit vectors; newtons, metres. */
+export interface Standing {
+  readonly up: Vec3;
+  readonly forward: Vec3;
+  readonly left: Vec3;
+  /** The weight's component down the slope, and into the ground. */
+  readonly downhill: Vec3;
+  readonly pressN: number;
+  readonly weightN: number;
+  readonly wheelbaseM: number;
+  readonly trackM: number;
+  readonly trackKnown: boolean;
+  /** What holds it; undefined where its stance is not known. */
+  readonly brakes: BrakesOn | undefined;
+}
+
+interface BrakesOn {
+  /** Share of the weight on the braked wheels at rest, 0…1. */
+  readonly share: number;
+  /** +1 where the front axle alone is braked, −1 the rear one; 0 where all or none are. */
+  readonly axle: 1 | 0 | -1;
+  readonly friction: number;
+  /** What chocks and dug-in wheels add, newtons. */
+  readonly extraN: number;
+}
+
+/** How a vehicle stands on a plane of any slope below 90°. */
+export function standingOf(body: HeldVehicle, ground: Ground, policy: Policy): Standing {
+  const up = groundNormal(ground);
+  const forward = ahead(body.headingRad);
+  const weightN = body.massKg * STANDARD_GRAVITY;
+  const weight = vec3(0, 0, -weightN);
+  const intoN = dot(weight, up);
+  return {
+    up,
+    forward,
+    left: cross(up, forward),
+    downhill: subtract(weight, scale(up, intoN)),
+    pressN: -intoN,
+    weightN,
+    wheelbaseM: wheelbaseOf(body),
+    trackM: trackOf(body),
+    trackKnown: body.trackM !== undefined,
+    brakes: body.stance && brakesOn(body, body.stance, policy),
+  };
+}
+
+function brakesOn({ frontShare }: HeldVehicle, { brakes, ground, extra }: Stance, { hold }: Policy): BrakesOn {
+  const on = { friction: hold.friction[ground].value, extraN: extra?.holdN ?? 0 };
+  if (brakes === 'all' || brakes === 'none') return { ...on, share: brakes === 'all' ? 1 : 0, axle: 0 };
+  const front = brakes === 'parking-front';
+  const own = frontShare !== undefined && !front ? 1 - frontShare : frontShare;
+  return { ...on, share: own ?? hold.parkingShare.value, axle: front ? 1 : -1 };
+}
+
 /**
  * Whether a vehicle keeps its place: H = μ·N on the braked wheels + what chocks add, against the level force of the ropes and
  * the weight's component down the slope, added as vectors. N falls with slope and lift; a pull at height h along the vehicle
  * shifts F·h ÷ wheelbase between the axles, a lift is shared by moments. Tipping: side force × height ÷ (m g × half track).
- * Newtons, metres; any slope below 90°. Source: equilibrium of a rigid body; friction by the policy.
+ * Newtons, metres. Source: equilibrium of a rigid body; friction by the policy.
  */
-export function vehicleHold(body: HeldVehicle, pulls: readonly VehiclePull[], ground: Ground, policy: Policy): HoldFigures {
-  const up = groundNormal(ground);
-  const weight = vec3(0, 0, -body.massKg * STANDARD_GRAVITY);
-  const total = pulls.reduce((sum, { force }) => add(sum, force), ZERO);
-  const inPlane = (force: Vec3) => subtract(force, scale(up, dot(force, up)));
-  const demand = inPlane(add(total, weight));
+export function holdUnder(standing: Standing, pulls: readonly VehiclePull[]): HoldFigures {
+  const { up, left, downhill, weightN, trackM, trackKnown, brakes } = standing;
+  let [x, y, z, sideForceN, momentNm] = [0, 0, 0, 0, 0];
+  for (const { force, heightM } of pulls) {
+    x += force.x;
+    y += force.y;
+    z += force.z;
+    const side = dot(force, left);
+    sideForceN += side;
+    momentNm += side * heightM;
+  }
+  const off = x * up.x + y * up.y + z * up.z;
+  const demand = vec3(x - up.x * off + downhill.x, y - up.y * off + downhill.y, z - up.z * off + downhill.z);
   const demandN = norm(demand);
   const towards = demandN > 0 ? scale(demand, 1 / demandN) : ZERO;
-  const { stance } = body;
-  const side = sideways(body, pulls, up);
-  const trackM = trackOf(body);
-  const shared = {
-    demandN,
-    towards,
-    sideForceN: side.forceN,
-    tipping: Math.abs(side.momentNm) / (body.massKg * STANDARD_GRAVITY * (trackM / 2)),
-    trackM,
-    trackKnown: body.trackM !== undefined,
-  };
-  if (stance === undefined) return shared;
-  const brakedN = Math.max(0, brakedLoadN(body, stance, pulls, { up, pressN: -dot(weight, up) }, policy));
-  const holdN = policy.hold.friction[stance.ground].value * brakedN + (stance.extra?.holdN ?? 0);
-  return { ...shared, brakedN, holdN, slidesByN: demandN - holdN };
+  const tipping = Math.abs(momentNm) / (weightN * (trackM / 2));
+  if (brakes === undefined) return { demandN, towards, tipping, sideForceN, trackM, trackKnown };
+  const brakedN = Math.max(0, brakedLoadN(standing, brakes, pulls));
+  const holdN = brakes.friction * brakedN + brakes.extraN;
+  return { demandN, towards, tipping, sideForceN, trackM, trackKnown, brakedN, holdN, slidesByN: demandN - holdN };
+}
+
+/** How a vehicle stands under some pulls; see `holdUnder`. */
+export const vehicleHold = (body: HeldVehicle, pulls: readonly VehiclePull[], ground: Ground, policy: Policy): HoldFigures =>
+  holdUnder(standingOf(body, ground, policy), pulls);
+
+/** Load on the braked wheels, newtons; below 0 where the pulls would lift them. */
+function brakedLoadN({ up, forward, pressN, wheelbaseM }: Standing, { share, axle }: BrakesOn, pulls: readonly VehiclePull[]): number {
+  let loadN = pressN * share;
+  for (const { force, forwardM, heightM } of pulls) {
+    const liftN = dot(force, up);
+    if (axle === 0) loadN -= share * liftN;
+    // Each pull presses the front axle by its moment about the rear one, and the other way round.
+    else loadN += axle * ((dot(force, forward) * heightM) / wheelbaseM) - liftN * (0.5 + (axle * forwardM) / wheelbaseM);
+  }
+  return loadN;
 }
 
 /**
@@ -86,21 +154,16 @@ export function vehicleHold(body: HeldVehicle, pulls: readonly VehiclePull[], gr
  * slides where |b + s·a| > H(s), H(s) = μ·max(0, N₀ + s·n) + what chocks add: a quadratic in s on either side of the share at
  * which the braked wheels lift or first press.
  */
-export function slidesFromShare(body: HeldVehicle, pulls: readonly VehiclePull[], ground: Ground, policy: Policy): number | undefined {
-  const { stance } = body;
-  const whole = vehicleHold(body, pulls, ground, policy);
-  if (stance === undefined || !((whole.slidesByN ?? -1) > 0)) return undefined;
-  const up = groundNormal(ground);
-  const weight = vec3(0, 0, -body.massKg * STANDARD_GRAVITY);
-  const inPlane = (force: Vec3) => subtract(force, scale(up, dot(force, up)));
-  const a = inPlane(pulls.reduce((sum, { force }) => add(sum, force), ZERO));
-  const b = inPlane(weight);
+export function slidesFromShare(standing: Standing, pulls: readonly VehiclePull[]): number | undefined {
+  const { brakes, up, downhill: b } = standing;
+  const { slidesByN } = holdUnder(standing, pulls);
+  if (brakes === undefined || slidesByN === undefined || slidesByN <= 0) return undefined;
+  const total = pulls.reduce((sum, { force }) => add(sum, force), ZERO);
+  const a = subtract(total, scale(up, dot(total, up)));
   const demand: Demand = { square: dot(a, a), middle: dot(a, b), constant: dot(b, b) };
-  const standing = { up, pressN: -dot(weight, up) };
-  const restN = brakedLoadN(body, stance, [], standing, policy);
-  const perShareN = brakedLoadN(body, stance, pulls, standing, policy) - restN;
-  const mu = policy.hold.friction[stance.ground].value;
-  const extraN = stance.extra?.holdN ?? 0;
+  const restN = brakedLoadN(standing, brakes, []);
+  const perShareN = brakedLoadN(standing, brakes, pulls) - restN;
+  const { friction: mu, extraN } = brakes;
   const lifts = perShareN === 0 ? 1 : Math.min(1, Math.max(0, -restN / perShareN));
   const pressed = { start: mu * restN + extraN, perShare: mu * perShareN };
   const lifted = { start: extraN, perShare: 0 };
@@ -137,41 +200,4 @@ function rootsOf(a: number, b: number, c: number): readonly number[] {
   const q = -(b + Math.sign(b || 1) * Math.sqrt(inside));
   const roots = q === 0 ? [0] : [q / a, c / q];
   return roots.sort((first, second) => first - second);
-}
-
-interface Standing {
-  readonly up: Vec3;
-  /** The weight's component into the ground, newtons. */
-  readonly pressN: number;
-}
-
-function brakedLoadN(
-  body: HeldVehicle,
-  { brakes }: Stance,
-  pulls: readonly VehiclePull[],
-  { up, pressN }: Standing,
-  policy: Policy,
-): number {
-  const liftN = pulls.reduce((sum, { force }) => sum + dot(force, up), 0);
-  if (brakes === 'all') return pressN - liftN;
-  if (brakes === 'none') return 0;
-  const front = brakes === 'parking-front';
-  const share = body.frontShare === undefined ? policy.hold.parkingShare.value : front ? body.frontShare : 1 - body.frontShare;
-  const forward = ahead(body.headingRad);
-  const wheelbaseM = wheelbaseOf(body);
-  // Each pull presses the front axle by its moment about the rear one, and the other way round.
-  const shifted = pulls.reduce((sum, { force, forwardM, heightM }) => {
-    const nose = (dot(force, forward) * heightM) / wheelbaseM;
-    const lift = dot(force, up) * (0.5 + ((front ? 1 : -1) * forwardM) / wheelbaseM);
-    return sum + (front ? nose : -nose) - lift;
-  }, 0);
-  return pressN * share + shifted;
-}
-
-function sideways(body: HeldVehicle, pulls: readonly VehiclePull[], up: Vec3): { readonly forceN: number; readonly momentNm: number } {
-  const left = cross(up, ahead(body.headingRad));
-  return {
-    forceN: pulls.reduce((sum, { force }) => sum + dot(force, left), 0),
-    momentNm: pulls.reduce((sum, { force, heightM }) => sum + dot(force, left) * heightM, 0),
-  };
 }

@@ -1,9 +1,8 @@
-
+import type { Moment } from '../moment/moment.ts';
 import type { RichText } from '../quantity/format.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Edit } from '../rig/edits.ts';
 import type { FactId } from '../rig/facts.ts';
-import type { Moment } from '../moment/moment.ts';
-import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Judged } from './judged.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;
@@ -30,7 +29,7 @@ export type Data = { readonly [key: string]: string | number | boolean | undefin
 /** Which thing a rule speaks of, and where on it, where it may speak of several places of one thing. */
 export interface About {
   readonly subject: Subject;
-  readonly place?: string;
+  readonly place?: string | undefined;
 }
 
 /** What a rule answers about one subject; nothing where the fault is not there. */
@@ -90,7 +89,26 @@ export interface ActRule<S, D extends Data> extends RuleHead, Spoken<D> {
 }
 
 /** A reply with what it is about. */
-export type Told = About & Reply<Data>;
+export interface Told extends About {
+  readonly kind: 'found' | 'undecided';
+  readonly place: string | undefined;
+  readonly data: Data;
+  readonly questionId: string | undefined;
+  readonly fixes: readonly Fix[];
+}
+
+const NO_FIXES: readonly Fix[] = [];
+
+function toldOf(about: About, reply: Reply<Data>): Told {
+  return {
+    kind: reply.kind,
+    subject: reply.kind === 'found' ? (reply.subject ?? about.subject) : about.subject,
+    place: about.place,
+    data: reply.data,
+    questionId: reply.kind === 'undecided' ? reply.questionId : undefined,
+    fixes: reply.fixes ?? NO_FIXES,
+  };
+}
 
 /** The margins that a moment rule takes at every step. */
 export interface Margins {
@@ -101,7 +119,8 @@ export interface Margins {
 /** A rule as lists of rules hold it, whatever its subjects and data. */
 export interface Rule extends RuleHead {
   readonly over: 'rig' | 'moment' | 'act';
-  readonly ask: (judged: Judged) => readonly Told[];
+  /** Adds what it finds or leaves open to what others told. */
+  readonly ask: (judged: Judged, told: Told[]) => void;
   /** Moment rules only: prepared once for a rig. */
   readonly margins?: (rig: ResolvedRig) => Margins;
   readonly title: (data: Data) => RichText;
@@ -127,18 +146,21 @@ const head = ({ code, severity, softenable, why, needs, asks }: RuleHead): RuleH
   ...(asks !== undefined && { asks }),
 });
 
-function tell<S>(subjects: readonly S[], about: (subject: S) => About, reply: (subject: S) => Reply<Data> | undefined): readonly Told[] {
-  const told: Told[] = [];
-  for (const subject of subjects) {
-    const answer = reply(subject);
-    if (answer !== undefined) told.push({ ...about(subject), ...answer });
-  }
-  return told;
+/** Adds what a rule answers about one subject to what was told before. */
+function tell<S>(told: Told[], about: (subject: S) => About, subject: S, answer: Reply<Data> | undefined): void {
+  if (answer !== undefined) told.push(toldOf(about(subject), answer));
 }
 
 export function rigRule<S, D extends Data>(row: RigRule<S, D>): Rule {
   const { subjects, about, answer } = row;
-  return { ...head(row), ...spoken(row), over: 'rig', ask: ({ rig }) => tell(subjects(rig), about, (subject) => answer(rig, subject)) };
+  return {
+    ...head(row),
+    ...spoken(row),
+    over: 'rig',
+    ask: ({ rig }, told) => {
+      for (const subject of subjects(rig)) tell(told, about, subject, answer(rig, subject));
+    },
+  };
 }
 
 export function actRule<S, D extends Data>(row: ActRule<S, D>): Rule {
@@ -147,7 +169,9 @@ export function actRule<S, D extends Data>(row: ActRule<S, D>): Rule {
     ...head(row),
     ...spoken(row),
     over: 'act',
-    ask: (judged) => tell(subjects(judged.rig), about, (subject) => answer(judged, subject)),
+    ask: (judged, told) => {
+      for (const subject of subjects(judged.rig)) tell(told, about, subject, answer(judged, subject));
+    },
   };
 }
 
@@ -157,11 +181,12 @@ export function momentRule<S, D extends Data>(row: MomentRule<S, D>): Rule {
     ...head(row),
     ...spoken(row),
     over: 'moment',
-    ask: ({ rig, start }) =>
-      tell(subjects(rig), about, (subject) => {
+    ask: ({ rig, start }, told) => {
+      for (const subject of subjects(rig)) {
         const left = margin(start, subject);
-        return left === undefined || left < 0 ? answer(start, subject) : undefined;
-      }),
+        if (left === undefined || left < 0) tell(told, about, subject, answer(start, subject));
+      }
+    },
     margins: (rig) => {
       const all = subjects(rig);
       return { count: all.length, at: (moment, index) => margin(moment, all[index] as S) };

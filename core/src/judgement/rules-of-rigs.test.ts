@@ -1,4 +1,3 @@
-import { counted } from './report/finding.ts';
 import { describe, expect, it } from 'vitest';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
@@ -10,6 +9,7 @@ import { exampleCase, mark, piece } from '../testing/example-case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
 import { judge } from './judge.ts';
+import { counted } from './report/finding.ts';
 import { rules } from './rule-list.ts';
 
 type Change = (subject: Case) => Case;

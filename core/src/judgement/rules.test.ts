@@ -1,4 +1,3 @@
-import { counted } from './report/finding.ts';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -7,6 +6,7 @@ import type { Case } from '../rig/case.ts';
 import type { Rig, TreeBody } from '../rig/rig.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
 import { judge } from './judge.ts';
+import { counted } from './report/finding.ts';
 import { rules } from './rule-list.ts';
 
 type Change = (subject: Case) => Case;

@@ -1,10 +1,8 @@
-
-import type { ResolvedDrive } from '../resolved/resolved-rig.ts';
 import type { GearClass } from '../gear/classes/gear-classes.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
 import { isClass } from '../gear/traits.ts';
-import { type Place, ownerPiece } from '../resolved/place.ts';
-import type { ChosenUse, ResolvedBody, ResolvedRig, ResolvedUse, WinchDrive } from '../resolved/resolved-rig.ts';
+import { ownerPiece, type Place } from '../resolved/place.ts';
+import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedRig, ResolvedUse, WinchDrive } from '../resolved/resolved-rig.ts';
 import type { Body } from '../rig/rig.ts';
 import type { About, Data, Fix, Reply, Subject } from './rule.ts';
 
@@ -46,7 +44,7 @@ export const usesOfClass = <K extends GearClass>({ chosen }: ResolvedRig, kind: 
 
 export const chosenUses = ({ chosen }: ResolvedRig): readonly ChosenUse[] => chosen;
 export const allPlaces = ({ places }: ResolvedRig): readonly Place[] => places;
-export const winchDrives = ({ drives }: ResolvedRig): readonly WinchDrive[] => drives.filter((drive) => drive.kind === 'winch');
+export const winchDrives = ({ winches }: ResolvedRig): readonly WinchDrive[] => winches;
 
 /** Somebody's or something's vehicle, where a body is one. */
 export const vehicleOf = (on: ResolvedBody | undefined) => (on?.body.kind === 'vehicle' ? on.body : undefined);
@@ -74,7 +72,6 @@ export function ticked<D extends Data>({ rig }: ResolvedRig, questionId: string,
   if (answer === undefined) return { kind: 'undecided', data, questionId };
   return found(data, [{ kind: 'edits', label: 'Done now', edits: [{ kind: 'answer', questionId, answer: 'yes' }] }]);
 }
-
 
 /** The name of a drive as people say it. */
 export function driveName(drive: ResolvedDrive): string {

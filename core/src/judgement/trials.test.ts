@@ -1,4 +1,3 @@
-import { crosses } from './rules/route/strands-over-features.ts';
 import { describe, expect, it } from 'vitest';
 import { compareAnchors } from '../advice/compare-anchors.ts';
 import { sparedRigs } from '../advice/spared-rigs.ts';
@@ -8,6 +7,7 @@ import type { Case } from '../rig/case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
 import { judge } from './judge.ts';
+import { crosses } from './rules/route/strands-over-features.ts';
 
 const caseOf = (file: string): Case => layouts.find((entry) => entry.file === file)?.build() as Case;
 

@@ -1,5 +1,5 @@
-import type { Role } from '../gear/roles.ts';
 import type { Situation } from '../effort/situation.ts';
+import type { Role } from '../gear/roles.ts';
 import { invariant } from '../invariant.ts';
 import type { Body, Chain, Line, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
 

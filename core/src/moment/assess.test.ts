@@ -1,4 +1,3 @@
-
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';

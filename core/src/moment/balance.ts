@@ -1,4 +1,3 @@
-
 import type { ResolvedLine, ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Rig } from '../rig/rig.ts';
 import { otherWay } from '../statics/bend-tension.ts';

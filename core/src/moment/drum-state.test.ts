@@ -1,9 +1,9 @@
-import { linePullLimit, weakestOf } from './margins.ts';
 import { describe, expect, it } from 'vitest';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
+import { linePullLimit, weakestOf } from './margins.ts';
 import { type PlaceCheck } from './place-check.ts';
 
 const changed = (id: string, change: (facts: GearFacts) => object): Case => {

@@ -37,7 +37,14 @@ function pullLine({ stops, spans, firstSpan }: ResolvedLine, { positions, strand
   }
 }
 
-function pullStop({ chain, point }: ResolvedLine['stops'][number], { chains, points }: Forces, times: number, x: number, y: number, z: number): void {
+function pullStop(
+  { chain, point }: ResolvedLine['stops'][number],
+  { chains, points }: Forces,
+  times: number,
+  x: number,
+  y: number,
+  z: number,
+): void {
   // A chain with a length is pulled along itself, which its link tells.
   if (chain !== undefined) {
     if (chain.link < 0) addTo(chains, chain.index, times, x, y, z);
@@ -117,4 +124,5 @@ export function wrapAtStop(line: ResolvedLine, stop: number, balance: Balance): 
 }
 
 /** The stops of a line as points, first end first. */
-export const pathOf = (line: ResolvedLine, { balance }: LoadState): readonly Vec3[] => line.stops.map((_, stop) => stopAt(line, stop, balance));
+export const pathOf = (line: ResolvedLine, { balance }: LoadState): readonly Vec3[] =>
+  line.stops.map((_, stop) => stopAt(line, stop, balance));

@@ -1,8 +1,6 @@
-
-import { type HoldFigures, slidesFromShare, type VehiclePull, vehicleHold } from '../hold/vehicle-hold.ts';
+import { type HoldFigures, holdUnder, slidesFromShare, type VehiclePull } from '../hold/vehicle-hold.ts';
 import type { PulledVehicle, ResolvedPoint, ResolvedRig } from '../resolved/resolved-rig.ts';
-import { scale, subtract, unit, type Vec3, ZERO } from '../statics/vec3.ts';
-import { vectorAt } from './forces.ts';
+import { scale, subtract, unit, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
 import type { HoldState, LoadState, LoadStates } from './moment.ts';
 
 interface HoldsInput {
@@ -55,10 +53,10 @@ const positionOf = (positions: readonly Vec3[], { index }: ResolvedPoint): Vec3 
 function holdOf(input: HoldsInput, vehicle: PulledVehicle, behind: Behind): HoldState {
   const { rig, states } = input;
   const { policy } = rig;
-  const planned = worst(input, vehicle, states.planned, behind.planned);
-  const greatest = worst(input, vehicle, states.greatest, behind.greatest);
+  const planned = worst(vehicle, states.planned, behind.planned);
+  const greatest = worst(vehicle, states.greatest, behind.greatest);
   // A back-anchor's pull is taken to grow along with the line's; it begins later, so that the share found is on the careful side.
-  const slidesFrom = greatest && !vehicle.isLoad ? slidesFromShare(vehicle.body, greatest.pulls, rig.rig.ground, policy) : undefined;
+  const slidesFrom = greatest && !vehicle.isLoad ? slidesFromShare(vehicle.standing, greatest.pulls) : undefined;
   const stop = policy.hold.tipStop.value;
   const tipsFrom = greatest && greatest.figures.tipping > stop ? stop / greatest.figures.tipping : undefined;
   return {
@@ -75,16 +73,17 @@ interface Worst {
   readonly pulls: readonly VehiclePull[];
 }
 
-function worst({ rig }: HoldsInput, { on, body }: PulledVehicle, list: readonly LoadState[], behind: readonly VehiclePull[]): Worst | undefined {
+function worst({ standing, mounts }: PulledVehicle, list: readonly LoadState[], behind: readonly VehiclePull[]): Worst | undefined {
   let found: Worst | undefined;
   for (const { balance, scale: factor } of list) {
-    const pulls = on.points.flatMap(({ index, point: { place } }): readonly VehiclePull[] =>
-      place.kind === 'on-vehicle'
-        ? [{ force: scale(vectorAt(balance.forces.points, index), factor), forwardM: place.forwardM, heightM: place.heightM }]
-        : [],
-    );
+    const { points } = balance.forces;
+    const pulls = mounts.map(({ point, forwardM, heightM }): VehiclePull => {
+      const at = 3 * point;
+      const force = vec3(factor * (points[at] ?? 0), factor * (points[at + 1] ?? 0), factor * (points[at + 2] ?? 0));
+      return { force, forwardM, heightM };
+    });
     const all = behind.length === 0 ? pulls : [...pulls, ...behind];
-    const figures = vehicleHold(body, all, rig.rig.ground, rig.policy);
+    const figures = holdUnder(standing, all);
     const by = figures.slidesByN ?? figures.demandN;
     if (found === undefined || by > (found.figures.slidesByN ?? found.figures.demandN)) found = { figures, pulls: all };
   }

@@ -1,7 +1,6 @@
-
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Rig } from '../rig/rig.ts';
-import { holdsBack, travelDirection } from '../rig/site-geometry.ts';
+import { holdsBack } from '../rig/site-geometry.ts';
 import type { StaticsFailure } from '../statics/network.ts';
 import { dot, type Vec3 } from '../statics/vec3.ts';
 import { balanceRig, greatestStates, motionsOf } from './balance.ts';
@@ -21,8 +20,8 @@ const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
  * stand. A neighbouring moment to begin from makes it quicker and changes nothing but the last bits.
  */
 export function momentAt(rig: ResolvedRig, travelM: number, before?: Moment): Moment {
-  const travel = travelDirection(rig.rig);
-  const positions = pointsAt(rig, travel, travelM);
+  const { travel } = rig;
+  const positions = pointsAt(rig, travelM);
   const network = networkAt(rig, positions);
   const { drives, balances, failure } = balanceRig(rig, network, before?.balances);
   const advantage = balances && advantagesOf(rig, balances, travel);

@@ -1,4 +1,3 @@
-
 import { type AnchorCapacity, anchorCapacity } from '../anchors/anchor-capacity.ts';
 import { bendFactor } from '../rating/derates.ts';
 import type { AnchorPoint, LoadSource, Place, RopeBend } from '../resolved/place.ts';
@@ -53,9 +52,7 @@ function covers({ line, order, stop }: NonNullable<Place['onlyWhere']>, { forces
 
 /** The span in which a joined rope begins: the one before the first bend that lies in it, else the last of the line. */
 export function joinedSpan(line: ResolvedLine, order: number, hauling: Balance): number {
-  const first = line.stops.findIndex(
-    ({ kind }, stop) => (kind === 'pulley' || kind === 'edge') && covers({ line, order, stop }, hauling),
-  );
+  const first = line.stops.findIndex(({ kind }, stop) => (kind === 'pulley' || kind === 'edge') && covers({ line, order, stop }, hauling));
   return Math.max(0, (first < 0 ? line.spans.length : first) - 1);
 }
 
@@ -119,7 +116,12 @@ interface Behind {
 }
 
 /** What a back-anchor has to hold: the margin × what slides at the planned pull, and what slides at the greatest. */
-function fillBehind(figures: PlaceLoads, index: number, { tie, share }: Extract<LoadSource, { kind: 'back-anchor' }>, { rig, holds }: Behind): void {
+function fillBehind(
+  figures: PlaceLoads,
+  index: number,
+  { tie, share }: Extract<LoadSource, { kind: 'back-anchor' }>,
+  { rig, holds }: Behind,
+): void {
   const hold = holds.find(({ vehicle }) => vehicle.ties.some((entry) => entry.index === tie));
   const each = share / Math.max(1, hold?.vehicle.ties.length ?? 1);
   const [plannedBy, greatestBy] = [hold?.planned?.slidesByN, hold?.greatest?.slidesByN];
@@ -129,7 +131,15 @@ function fillBehind(figures: PlaceLoads, index: number, { tie, share }: Extract<
 }
 
 /** Strength that a bend leaves at its wrap in this balance. */
-export function bendFactorAt({ rig, bend, hauling }: { readonly rig: ResolvedRig; readonly bend: RopeBend; readonly hauling: Balance }): number {
+export function bendFactorAt({
+  rig,
+  bend,
+  hauling,
+}: {
+  readonly rig: ResolvedRig;
+  readonly bend: RopeBend;
+  readonly hauling: Balance;
+}): number {
   return bendFactor({ ...bend, wrapRad: wrapAtStop(bend.line, bend.stop, hauling) }, rig.policy);
 }
 
@@ -137,21 +147,32 @@ export function bendFactorAt({ rig, bend, hauling }: { readonly rig: ResolvedRig
 export const bendName = ({ treadDiameterM, ropeDiameterM }: RopeBend): string => `bend, D/d ${(treadDiameterM / ropeDiameterM).toFixed(1)}`;
 
 /** The weakest point of an anchor in a balance, and its capacity. */
-export function weakestAnchor(
-  { points, hauling, rig }: { readonly points: readonly AnchorPoint[]; readonly hauling: Balance; readonly rig: ResolvedRig },
-): { readonly at: AnchorPoint; readonly riseRad: number; readonly capacity: AnchorCapacity } | undefined {
+export function weakestAnchor({
+  points,
+  hauling,
+  rig,
+}: {
+  readonly points: readonly AnchorPoint[];
+  readonly hauling: Balance;
+  readonly rig: ResolvedRig;
+}): { readonly at: AnchorPoint; readonly riseRad: number; readonly capacity: AnchorCapacity } | undefined {
   let weakest: { readonly at: AnchorPoint; readonly riseRad: number; readonly capacity: AnchorCapacity } | undefined;
   for (const at of points) {
     const riseRad = at.capacity === 'with-the-rise' && at.point !== undefined ? riseOf(vectorAt(hauling.forces.points, at.point)) : 0;
     const capacity = at.capacity === 'with-the-rise' ? anchorCapacity({ ...at.question, riseRad }, rig.policy) : at.capacity;
-    if (capacity !== undefined && (weakest === undefined || capacity.workingN < weakest.capacity.workingN)) weakest = { at, riseRad, capacity };
+    if (capacity !== undefined && (weakest === undefined || capacity.workingN < weakest.capacity.workingN))
+      weakest = { at, riseRad, capacity };
   }
   return weakest;
 }
 
 const riseOf = ({ x, y, z }: Vec3): number => Math.atan2(z, Math.hypot(x, y));
 
-function fillCapacity(figures: PlaceLoads, { strength, index, bend }: Place, { rig, hauling, drives }: Pick<PlacesInput, 'rig' | 'drives'> & { readonly hauling: Balance }): void {
+function fillCapacity(
+  figures: PlaceLoads,
+  { strength, index, bend }: Place,
+  { rig, hauling, drives }: Pick<PlacesInput, 'rig' | 'drives'> & { readonly hauling: Balance },
+): void {
   switch (strength.kind) {
     case 'rated': {
       const factor = bend ? strength.factor * bendFactorAt({ rig, bend, hauling }) : strength.factor;
@@ -175,9 +196,7 @@ function fillCapacity(figures: PlaceLoads, { strength, index, bend }: Place, { r
     }
     case 'unrated':
       return;
-    default: {
-      const never: never = strength;
-      return never;
-    }
+    default:
+      strength satisfies never;
   }
 }

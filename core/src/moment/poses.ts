@@ -1,15 +1,13 @@
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import { pointPosition } from '../rig/site-geometry.ts';
 import type { Network, NetworkNode } from '../statics/network.ts';
 import { add, scale, subtract, unit, type Vec3, vec3 } from '../statics/vec3.ts';
 
-/** Where every point of the rig stands when its load has gone `travelM` metres, 0 or more, straight along `travel`. */
-export function pointsAt({ rig, points, load }: ResolvedRig, travel: Vec3, travelM: number): readonly Vec3[] {
-  const gone = scale(travel, travelM);
-  return points.map(({ point, on }) => {
-    const start = pointPosition(rig, point);
-    return travelM !== 0 && on === load.on ? add(start, gone) : start;
-  });
+/** Where every point of the rig stands when its load has gone `travelM` metres, 0 or more, straight along its way. */
+export function pointsAt({ start, points, load, travel }: ResolvedRig, travelM: number): readonly Vec3[] {
+  if (travelM === 0) return start;
+  return start.map((at, index) =>
+    points[index]?.on === load.on ? vec3(at.x + travel.x * travelM, at.y + travel.y * travelM, at.z + travel.z * travelM) : at,
+  );
 }
 
 /** The middle of all points that hold something: where first guesses look. */

@@ -56,13 +56,20 @@ function straight(basis: MarkBasis): { readonly side: 'wll' | 'mbs'; readonly di
   }
 }
 
+/** The smallest reading of a mark, newtons. */
+function smallestReadingN({ readings }: Mark): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (const { forceN } of readings) least = Math.min(least, forceN);
+  return least;
+}
+
 /** The lowest mark of one side in newtons; an ambiguous unit takes its smallest reading, as a strength must. */
 function lowest(marks: readonly Mark[], side: 'wll' | 'mbs'): Deciding | undefined {
   let best: Deciding | undefined;
   for (const mark of marks) {
     const meaning = straight(mark.basis);
     if (meaning?.side !== side) continue;
-    const readingN = Math.min(...mark.readings.map(({ forceN }) => forceN)) / meaning.divisor;
+    const readingN = smallestReadingN(mark) / meaning.divisor;
     if (best === undefined || readingN < best.readingN) best = { mark, readingN };
   }
   return best;
@@ -75,9 +82,9 @@ function lowest(marks: readonly Mark[], side: 'wll' | 'mbs'): Deciding | undefin
  * A limit in which adverts speak is never above the one without them. Forces in newtons, above 0.
  */
 export function workingLimit(marks: readonly Mark[], use: FactoredUse, policy: Policy): LimitResult {
-  const sober = marks.filter(({ source }) => source !== 'advert');
   const all = limitOf(marks, use, policy);
-  if (sober.length === marks.length) return all;
+  if (!marks.some(({ source }) => source === 'advert')) return all;
+  const sober = marks.filter(({ source }) => source !== 'advert');
   const without = limitOf(sober, use, policy);
   if (without.kind === 'unrated') return all.kind === 'unrated' ? all : { ...all, advertOnly: true };
   if (all.kind === 'unrated') return without;

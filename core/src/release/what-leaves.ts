@@ -120,8 +120,7 @@ function flightFrom(chain: ResolvedChain, { balance }: LoadState, { energyJ, rop
   const along = unit(vectorAt(balance.forces.chains, chain.index)) ?? ZERO;
   const masses = chain.uses.map(massOf);
   const unknown = chain.uses.filter((_, index) => masses[index] === undefined).map(({ piece, use }) => piece?.tag ?? use.id);
-  const massKg =
-    unknown.length > 0 || ropeKg === undefined ? undefined : masses.reduce<number>((sum, own) => sum + (own ?? 0), ropeKg / 3);
+  const massKg = unknown.length > 0 || ropeKg === undefined ? undefined : masses.reduce<number>((sum, own) => sum + (own ?? 0), ropeKg / 3);
   const flight = energyJ !== undefined && massKg !== undefined && massKg > 0 ? flightOf(energyJ, massKg) : undefined;
   return {
     chainId: chain.chain.id,

@@ -11,7 +11,8 @@ export interface Hitch {
   readonly locals: readonly Derate[];
 }
 
-const STRAIGHT: Hitch = { share: 1, legs: false, locals: [] };
+const NO_LOCALS: readonly Derate[] = [];
+const STRAIGHT: Hitch = { share: 1, legs: false, locals: NO_LOCALS };
 
 /** What the way a strap goes round its anchor makes of the load and of its strength. */
 export function hitchOf({ use, piece, round }: ResolvedUse, policy: Policy): Hitch {
@@ -22,12 +23,12 @@ export function hitchOf({ use, piece, round }: ResolvedUse, policy: Policy): Hit
       ...STRAIGHT,
       locals: [{ name: 'choked', factor: chokedFactor.value, reason: 'the strap bites on itself', source: chokedFactor.source }],
     };
-  return round.basket ? { share: round.basket.legShare, legs: true, locals: [] } : STRAIGHT;
+  return round.basket ? { share: round.basket.legShare, legs: true, locals: NO_LOCALS } : STRAIGHT;
 }
 
 /** Factors of how a piece sits on its neighbours: a rope's eye on a thin pin, a shackle pulled off its bow. */
 export function connectionLocals({ use, piece, inner, outer }: ResolvedUse, policy: Policy): readonly Derate[] {
-  if (piece === undefined) return [];
+  if (piece === undefined) return NO_LOCALS;
   const beside = [inner?.piece, outer?.piece];
   if (traitsOf(piece).enters !== 'nothing' && use.bowAngleRad !== undefined) {
     const off = offTheBow(piece, use.bowAngleRad);
@@ -35,7 +36,7 @@ export function connectionLocals({ use, piece, inner, outer }: ResolvedUse, poli
   }
   if (isStrap(piece)) return strapLocals(piece, beside, policy);
   const ropeDiameterM = isRope(piece) && traitsOf(piece).inLine !== 'nothing' ? ropeDiameterOf(piece) : undefined;
-  if (ropeDiameterM === undefined) return [];
+  if (ropeDiameterM === undefined) return NO_LOCALS;
   return eyeLocals(beside.map(pinOf), ropeDiameterM, policy);
 }
 
@@ -59,7 +60,7 @@ export function eyeLocals(pins: readonly (number | undefined)[], ropeDiameterM: 
     1,
   );
   return factor === 1
-    ? []
+    ? NO_LOCALS
     : [{ name: 'eye on a thin pin', factor, reason: 'the pin is thinner than the rope', source: policy.bends.eyeOnTightPin.source }];
 }
 
@@ -78,9 +79,9 @@ function strapLocals(strap: GearFacts, neighbours: readonly (GearFacts | undefin
     ];
   const thicknessM = numberAt(strap, 'thicknessM');
   const pins = neighbours.map(pinOf).filter((pin) => pin !== undefined);
-  if (thicknessM === undefined || pins.length === 0) return [];
+  if (thicknessM === undefined || pins.length === 0) return NO_LOCALS;
   const ratio = Math.min(...pins) / thicknessM;
-  if (ratio >= 2 * (1 - 1e-9)) return [];
+  if (ratio >= 2 * (1 - 1e-9)) return NO_LOCALS;
   return [
     {
       name: `webbing on a thin pin, ${ratio.toFixed(1)} × its thickness`,

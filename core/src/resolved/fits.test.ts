@@ -1,4 +1,3 @@
-
 import { describe, expect, it } from 'vitest';
 import { type FitKind, fitKinds } from '../gear/fit.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';

@@ -9,14 +9,16 @@ export function resolveFits(rig: Pick<RigParts, 'chains' | 'ties' | 'lines'>): r
 }
 
 function alongARow(uses: readonly ResolvedUse[]): readonly ResolvedFit[] {
-  return uses.slice(1).flatMap((second, index) => {
-    const first = uses[index];
-    if (!isChosen(first) || !isChosen(second)) return [];
-    return pairFits(first.piece, second.piece).map(({ enters, ...fit }): ResolvedFit => {
-      const [inner, outer] = enters === 'first' ? [first, second] : [second, first];
-      return { ...fit, inner, outer };
-    });
-  });
+  const fits: ResolvedFit[] = [];
+  for (let index = 1; index < uses.length; index++) {
+    const [first, second] = [uses[index - 1], uses[index]];
+    if (!isChosen(first) || !isChosen(second)) continue;
+    for (const { kind, sizeM, openingM, fits: goes, enters } of pairFits(first.piece, second.piece)) {
+      const entersFirst = enters === 'first';
+      fits.push({ kind, sizeM, openingM, fits: goes, inner: entersFirst ? first : second, outer: entersFirst ? second : first });
+    }
+  }
+  return fits;
 }
 
 function inGrooves({ ropes: [rope], stops }: RigParts['lines'][number]): readonly ResolvedFit[] {

@@ -1,5 +1,6 @@
 import { unmarkedPoint } from '../anchors/unmarked-point.ts';
 import { isClass } from '../gear/traits.ts';
+import { ageLimitDay } from '../rating/age-limit.ts';
 import { factoredUseIn, type PieceLimit, pieceLimit } from '../rating/piece-limit.ts';
 import type { Case } from '../rig/case.ts';
 import type { VehicleBody } from '../rig/rig.ts';
@@ -8,7 +9,11 @@ import type { OpenUse, OpenUses } from './resolve-uses.ts';
 /** Gives every chosen use its limit; an unmarked point of a vehicle is judged by its vehicle's weight. */
 export function limitUses({ rig, policy, asOf }: Case, { all, chains }: OpenUses): void {
   const context = { policy, asOf, wet: rig.situation.wet };
-  for (const open of all) if (open.piece) open.limit = pieceLimit(open.piece, factoredUseIn(open.piece, open.use.role), context);
+  for (const open of all) {
+    if (open.piece === undefined) continue;
+    open.limit = pieceLimit(open.piece, factoredUseIn(open.piece, open.use.role), context);
+    open.comesOfAge = ageLimitDay(open.piece, policy);
+  }
   for (const open of all) {
     if (open.limit?.kind !== 'unrated' || !isClass(open.piece, 'recovery-point')) continue;
     const vehicle = vehicleOf(open);

@@ -1,4 +1,3 @@
-
 import { isAnchor } from '../anchors/anchor-body.ts';
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
 import { isClass } from '../gear/traits.ts';
@@ -10,20 +9,11 @@ import type { RigParts } from './resolve-rig.ts';
 import type { ResolvedBody, ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse } from './resolved-rig.ts';
 import { factorOf, ropePlaces } from './rope-places.ts';
 
-/** A place before it has its number. */
-export type OpenPlace = Omit<Place, 'index'>;
+/** A place before it has its number, which comes with its place in the load path. */
+export type OpenPlace = { -readonly [K in keyof Place]: Place[K] };
 
-/** What is told of most places. */
-export const plainPlace = {
-  where: '',
-  locals: [],
-  ownLine: false,
-  judged: false,
-  empty: false,
-  spans: [],
-  onlyWhere: undefined,
-  bend: undefined,
-} as const;
+const NO_LOCALS: Place['locals'] = [];
+const NO_SPANS: Place['spans'] = [];
 
 /**
  * All places of a rig in load-path order: each line from its drive, then at each bend and at the end the chain outward to
@@ -37,7 +27,11 @@ export function placesOfRig(rig: RigParts): readonly Place[] {
     ...ropePlaces(rig, line),
     ...line.stops.flatMap((_, stop) => chainsAtStop(rig, line, stop, walked)),
   ]);
-  return [...onLines, ...backAnchorPlaces(rig)].map((place, index) => ({ ...place, index }));
+  const places = [...onLines, ...backAnchorPlaces(rig)];
+  places.forEach((place, index) => {
+    place.index = index;
+  });
+  return places;
 }
 
 function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
@@ -45,7 +39,7 @@ function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
   if (drive?.kind !== 'winch') return [];
   return [
     {
-      ...plainPlace,
+      index: 0,
       id: `${drive.use.use.id}:drum`,
       part: line.line.id,
       kind: 'drum',
@@ -53,8 +47,13 @@ function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
       where: 'drum',
       load: { kind: 'span', line: line.index, span: 0 },
       strength: drumStrength(drive),
+      bend: undefined,
+      locals: NO_LOCALS,
+      ownLine: false,
+      judged: false,
       empty: drive.use.piece === undefined,
       spans: [line.firstSpan],
+      onlyWhere: undefined,
     },
   ];
 }
@@ -105,7 +104,7 @@ function placesOfChain(rig: RigParts, chain: ResolvedChain, hanging: Hanging, wa
 function anchorOfChains(rig: RigParts, on: ResolvedBody, { chain: { id } }: ResolvedChain, { spans, part }: Hanging): readonly OpenPlace[] {
   const chains = rig.chains.filter(({ point }) => point?.on === on);
   const points = chains.flatMap(({ point }) => (point ? anchorPoint(rig, point) : []));
-  return anchorPlaces(on, points, { id, load: { kind: 'body', body: on.index }, part, spans: chains.length > 1 ? [] : spans });
+  return anchorPlaces(on, points, { id, load: { kind: 'body', body: on.index }, part, spans: chains.length > 1 ? NO_SPANS : spans });
 }
 
 /** What an anchor is asked at one of its points, by the last chain that starts there; a back-anchor's pull is taken as level. */
@@ -134,24 +133,31 @@ interface ChainPart extends Hanging {
 
 function chainPiece({ policy }: RigParts, use: ResolvedUse, { point, load, spans, part }: ChainPart): OpenPlace {
   const own = use.piece === undefined && isJudgedPoint(use.use) ? point : undefined;
-  const owner: Owner = { kind: 'use', use, ...(own && { point: own.point.label }) };
+  const owner: Owner = own ? { kind: 'use', use, point: own.point.label } : { kind: 'use', use };
   const hitch = hitchOf(use, policy);
-  const locals = [...hitch.locals, ...connectionLocals(use, policy)];
+  const meets = connectionLocals(use, policy);
+  const locals = hitch.locals.length === 0 ? meets : [...hitch.locals, ...meets];
   const kind = hitch.legs ? 'legs' : 'body';
   const judged = use.use.judged ?? (use.limit?.kind === 'judged' ? use.limit : undefined);
+  const strength: PlaceStrength = judged
+    ? { kind: 'judged', wllN: judged.workingN, mbsN: judged.failingN }
+    : ratedStrength(onItsAxis(use), factorOf(locals));
   return {
-    ...plainPlace,
+    index: 0,
     id: `${use.use.id}:${kind}`,
     part,
     kind,
     owner,
     where: hitch.legs && !judged ? 'each leg' : '',
     load: load(hitch.share),
-    locals: judged ? [] : locals,
-    strength: judged ? { kind: 'judged', wllN: judged.workingN, mbsN: judged.failingN } : ratedStrength(onItsAxis(use), factorOf(locals)),
+    strength,
+    bend: undefined,
+    locals: judged ? NO_LOCALS : locals,
+    ownLine: false,
     judged: judged !== undefined,
     empty: use.piece === undefined,
     spans,
+    onlyWhere: undefined,
   };
 }
 
@@ -177,7 +183,7 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
   const strength: PlaceStrength = points.some(({ capacity }) => capacity === undefined) ? { kind: 'unrated' } : { kind: 'anchor', points };
   return [
     {
-      ...plainPlace,
+      index: 0,
       id: `${body.id}:anchor:${id}`,
       part,
       kind: 'anchor',
@@ -185,8 +191,13 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
       where: 'anchor',
       load,
       strength,
+      bend: undefined,
+      locals: NO_LOCALS,
+      ownLine: false,
       judged: true,
+      empty: false,
       spans,
+      onlyWhere: undefined,
     },
   ];
 }
@@ -194,7 +205,7 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
 function backAnchorPlaces(rig: RigParts): readonly OpenPlace[] {
   return rig.ties.flatMap(({ index, id, anchor, uses }) => {
     const load = (share: number): LoadSource => ({ kind: 'back-anchor', tie: index, share });
-    const places = uses.map((use) => chainPiece(rig, use, { point: undefined, load, spans: [], part: id }));
-    return [...places, ...anchorPlaces(anchor.on, anchorPoint(rig, anchor), { id, load: load(1), spans: [], part: id })];
+    const places = uses.map((use) => chainPiece(rig, use, { point: undefined, load, spans: NO_SPANS, part: id }));
+    return [...places, ...anchorPlaces(anchor.on, anchorPoint(rig, anchor), { id, load: load(1), spans: NO_SPANS, part: id })];
   });
 }

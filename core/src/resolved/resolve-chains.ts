@@ -1,4 +1,3 @@
-
 import { strapBasket } from '../anchors/strap-basket.ts';
 import { inLineLengthM, lengthOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
@@ -51,6 +50,8 @@ export function resolveChains(input: ChainInput): { readonly chains: readonly Re
   return { chains, equations };
 }
 
+type ChainEnds = Pick<ResolvedChain, 'root' | 'tip' | 'link' | 'lengthM' | 'share' | 'twin'>;
+
 function addChain(
   { policy, points, uses: { chains: uses } }: ChainInput,
   { nodes, links, joints, grips }: OpenEquations,
@@ -65,9 +66,10 @@ function addChain(
       ? (joints.get(from.jointId) ?? 0)
       : nodes.push({ id: `${chain.id} at its point`, kind: 'held', point: point?.index ?? 0 }) - 1;
   const counted = chainLengthM(own, point);
-  const shared = { index, chain, uses: own, first: own[0], last: own.at(-1), point, root, twin: false };
+  const add = ({ root: start, tip, link, lengthM, share, twin }: ChainEnds) =>
+    chains.push({ index, chain, uses: own, first: own[0], last: own.at(-1), point, root: start, tip, link, lengthM, share, twin });
   if (to === undefined && counted < SHORTEST_CHAIN_M) {
-    chains.push({ ...shared, tip: root, link: -1, lengthM: 0, share: 1 });
+    add({ root, tip: root, link: -1, lengthM: 0, share: 1, twin: false });
     return;
   }
   const lengthM = to === undefined ? counted : Math.max(counted, SHORTEST_JOINING_M);
@@ -81,11 +83,11 @@ function addChain(
     chains.forEach((other, order) => {
       if (other.link === like.link) chains[order] = { ...other, share };
     });
-    chains.push({ ...shared, root: like.root, tip: like.tip, link: like.link, lengthM: like.lengthM, share, twin: true });
+    add({ root: like.root, tip: like.tip, link: like.link, lengthM: like.lengthM, share, twin: true });
     return;
   }
   const link = links.push({ id: chain.id, from: root, to: tip, lengthM }) - 1;
-  chains.push({ ...shared, tip, link, lengthM, share: 1 });
+  add({ root, tip, link, lengthM, share: 1, twin: false });
 }
 
 function sameEnds(a: Chain, b: Chain): boolean {

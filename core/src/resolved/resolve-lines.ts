@@ -1,4 +1,3 @@
-
 import { isWinch, lengthOf, pulleyOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';

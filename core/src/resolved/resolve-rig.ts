@@ -1,8 +1,8 @@
-
+import { standingOf } from '../hold/vehicle-hold.ts';
 import { invariant } from '../invariant.ts';
 import type { Case } from '../rig/case.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
-import { loadBody, roundDiameterM } from '../rig/site-geometry.ts';
+import { loadBody, pointPosition, roundDiameterM, travelDirection } from '../rig/site-geometry.ts';
 import { resolveFits } from './fits.ts';
 import { type GearIndex, gearIndexOf } from './gear-index.ts';
 import { limitUses } from './limits-of-uses.ts';
@@ -12,7 +12,17 @@ import { planPull } from './plan-pull.ts';
 import { goRound, resolveChains } from './resolve-chains.ts';
 import { resolveLines } from './resolve-lines.ts';
 import { resolveUses } from './resolve-uses.ts';
-import { isChosen, type Lookup, type PulledVehicle, type ResolvedBody, type ResolvedLanyard, type ResolvedPoint, type ResolvedRig, type ResolvedTie, type ResolvedUse } from './resolved-rig.ts';
+import {
+  isChosen,
+  type Lookup,
+  type PulledVehicle,
+  type ResolvedBody,
+  type ResolvedLanyard,
+  type ResolvedPoint,
+  type ResolvedRig,
+  type ResolvedTie,
+  type ResolvedUse,
+} from './resolved-rig.ts';
 
 /** Follows every reference of a document whose references hold, once: pieces, limits, chains, lines, fits, places, equations. */
 export function resolveRig(subject: Case): ResolvedRig {
@@ -25,18 +35,35 @@ export function resolveRig(subject: Case): ResolvedRig {
   const ties = resolveTies(rig, points, uses);
   limitUses(subject, uses);
   const chosen = uses.all.filter(isChosen);
-  const base = { subject, rig, policy, asOf, bodies, points, uses: uses.all, chosen, chains, lines, drives, ties, equations };
-  const places = placesOfRig(base);
+  const parts: RigParts = { subject, rig, policy, asOf, bodies, points, uses: uses.all, chosen, chains, lines, drives, ties, equations };
+  const places = placesOfRig(parts);
+  const { effort, pullN } = planPull(rig, policy);
   return {
-    ...base,
-    ...planPull(rig, policy),
-    vehicles: pulledVehicles(rig, bodies, ties),
+    subject,
+    rig,
+    policy,
+    asOf,
+    bodies,
+    points,
+    uses: uses.all,
+    chosen,
+    chains,
+    lines,
+    drives,
+    winches: drives.filter((drive) => drive.kind === 'winch'),
+    ties,
+    vehicles: pulledVehicles({ rig, policy, bodies, ties }),
     load: { on: bodyOf(bodies, rig.load.bodyId), body: loadBody(rig) },
+    start: rig.points.map((point) => pointPosition(rig, point)),
+    travel: travelDirection(rig),
     people: rig.bodies.filter((body) => body.kind === 'person'),
     lanyards: resolveLanyards(rig, { gear, points, uses: uses.byId }),
     tools: (rig.tools ?? []).flatMap((id) => gear.get(id) ?? []),
-    fits: resolveFits(base),
+    fits: resolveFits(parts),
     places,
+    equations,
+    effort,
+    pullN,
     byId: lookup(uses.byId, places),
   };
 }
@@ -47,9 +74,10 @@ export type RigParts = Pick<
   'subject' | 'rig' | 'policy' | 'asOf' | 'bodies' | 'points' | 'uses' | 'chosen' | 'chains' | 'lines' | 'drives' | 'ties' | 'equations'
 >;
 
-function lookup(use: ReadonlyMap<string, ResolvedUse>, places: readonly Place[]): Lookup {
-  return { use, place: new Map(places.map((place) => [place.id, place])) };
-}
+const lookup = (uses: ReadonlyMap<string, ResolvedUse>, places: readonly Place[]): Lookup => ({
+  use: (id) => uses.get(id),
+  place: (id) => places.find((place) => place.id === id),
+});
 
 function resolveBodies(rig: Rig): { readonly bodies: readonly ResolvedBody[]; readonly points: readonly ResolvedPoint[] } {
   const own = rig.bodies.map((body, index) => ({ index, body, points: [] as ResolvedPoint[] }));
@@ -88,7 +116,7 @@ function resolveTies(rig: Rig, points: readonly ResolvedPoint[], { tied }: Retur
   });
 }
 
-function pulledVehicles(rig: Rig, bodies: readonly ResolvedBody[], ties: readonly ResolvedTie[]): readonly PulledVehicle[] {
+function pulledVehicles({ rig, policy, bodies, ties }: Pick<ResolvedRig, 'rig' | 'policy' | 'bodies' | 'ties'>): readonly PulledVehicle[] {
   const vehicles = bodies.flatMap((on): readonly { readonly on: ResolvedBody; readonly body: VehicleBody }[] =>
     on.body.kind === 'vehicle' && on.points.length > 0 ? [{ on, body: on.body }] : [],
   );
@@ -98,6 +126,10 @@ function pulledVehicles(rig: Rig, bodies: readonly ResolvedBody[], ties: readonl
     body,
     isLoad: rig.load.bodyId === body.id,
     ties: ties.filter(({ vehicle }) => vehicle.on === on),
+    standing: standingOf(body, rig.ground, policy),
+    mounts: on.points.flatMap(({ index: at, point: { place } }) =>
+      place.kind === 'on-vehicle' ? [{ point: at, forwardM: place.forwardM, heightM: place.heightM }] : [],
+    ),
   }));
 }
 

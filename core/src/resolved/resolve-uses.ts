@@ -1,4 +1,3 @@
-
 import type { PieceUse, Rig } from '../rig/rig.ts';
 import { type GearIndex, gearOf } from './gear-index.ts';
 import type { ResolvedUse, Seat } from './resolved-rig.ts';
@@ -27,6 +26,7 @@ export function resolveUses(rig: Rig, gear: GearIndex): OpenUses {
       use,
       piece: gearOf(use, gear),
       limit: undefined,
+      comesOfAge: undefined,
       seat: NOWHERE,
       inner: undefined,
       outer: undefined,

@@ -2,11 +2,13 @@ import type { Basket } from '../anchors/strap-basket.ts';
 import type { EffortOutcome } from '../effort/estimate-pull.ts';
 import type { Fit } from '../gear/fit.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
+import type { Standing } from '../hold/vehicle-hold.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import type { PersonBody } from '../rig/bodies.ts';
 import type { Case } from '../rig/case.ts';
 import type { Body, Chain, Lanyard, Line, LoadBody, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
+import type { Vec3 } from '../statics/vec3.ts';
 import type { Equations, SpanRef } from './equations.ts';
 import type { Place } from './place.ts';
 import type { WinchSizes } from './winch-sizes.ts';
@@ -37,6 +39,8 @@ export interface ResolvedUse {
   readonly piece: GearFacts | undefined;
   /** What the piece may carry as it stands today, before anything that belongs to a place on it. */
   readonly limit: PieceLimit | undefined;
+  /** The day on which a soft good comes of age; undefined where none is known. */
+  readonly comesOfAge: string | undefined;
   readonly seat: Seat;
   /** Its neighbours in a chain or a back-anchor, on the body's side and on the line's. */
   readonly inner: ResolvedUse | undefined;
@@ -142,6 +146,13 @@ export interface ResolvedTie {
   readonly uses: readonly ResolvedUse[];
 }
 
+/** A point on a vehicle: metres ahead of its middle and above the ground. */
+export interface Mount {
+  readonly point: number;
+  readonly forwardM: number;
+  readonly heightM: number;
+}
+
 /** A vehicle with points that something may pull on. */
 export interface PulledVehicle {
   readonly index: number;
@@ -150,6 +161,9 @@ export interface PulledVehicle {
   readonly isLoad: boolean;
   /** What ties it back. */
   readonly ties: readonly ResolvedTie[];
+  readonly standing: Standing;
+  /** Its points that sit on it, each with where. */
+  readonly mounts: readonly Mount[];
 }
 
 export interface ResolvedLanyard {
@@ -169,8 +183,8 @@ export interface ResolvedFit extends Fit {
 
 /** What comes from outside by its id: a finding's subject, a selection, an address. */
 export interface Lookup {
-  readonly use: ReadonlyMap<string, ResolvedUse>;
-  readonly place: ReadonlyMap<string, Place>;
+  readonly use: (id: string) => ResolvedUse | undefined;
+  readonly place: (id: string) => Place | undefined;
 }
 
 /** A document with all its references followed, once: what stays as it is whatever moves. */
@@ -187,9 +201,13 @@ export interface ResolvedRig {
   readonly chains: readonly ResolvedChain[];
   readonly lines: readonly ResolvedLine[];
   readonly drives: readonly ResolvedDrive[];
+  readonly winches: readonly WinchDrive[];
   readonly ties: readonly ResolvedTie[];
   readonly vehicles: readonly PulledVehicle[];
   readonly load: { readonly on: ResolvedBody; readonly body: LoadBody };
+  /** Where every point stands before anything moves, metres, and the way the load is to go. */
+  readonly start: readonly Vec3[];
+  readonly travel: Vec3;
   readonly people: readonly PersonBody[];
   readonly lanyards: readonly ResolvedLanyard[];
   readonly tools: readonly GearFacts[];

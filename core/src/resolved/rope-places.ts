@@ -3,12 +3,14 @@ import type { Policy } from '../policy/policy.ts';
 import type { Derate } from '../rating/derates.ts';
 import { eyeLocals } from './chain-locals.ts';
 import type { LoadSource, PlaceStrength, RopeBend } from './place.ts';
-import { type OpenPlace, plainPlace } from './places-of-rig.ts';
+import type { OpenPlace } from './places-of-rig.ts';
 import type { RigParts } from './resolve-rig.ts';
 import type { ResolvedLine, ResolvedUse } from './resolved-rig.ts';
 
 /** What the factors of one place make together. */
 export const factorOf = (locals: readonly Derate[]): number => locals.reduce((total, { factor }) => total * factor, 1);
+
+const NO_LOCALS: readonly Derate[] = [];
 
 interface RopePart {
   readonly rig: RigParts;
@@ -34,7 +36,8 @@ function startPlace(part: RopePart): OpenPlace {
   const ended = order > 0 || drive.kind === 'held' || drive.kind === 'tow';
   const where = driven ? 'at the drum' : ended ? 'at its first end' : 'in its length';
   const load: LoadSource = order === 0 ? { kind: 'span', line: line.index, span: 0 } : { kind: 'joined', line: line.index, order };
-  return ropePlace(part, { kind: 'rope', where, load, locals: ended ? madeUp(use, part.rig.policy) : [] });
+  const locals = ended ? madeUp(use, part.rig.policy) : NO_LOCALS;
+  return ropePlace(part, { kind: 'rope', where, load, locals, bend: undefined, onlyWhere: undefined });
 }
 
 interface RopePlaceParts {
@@ -42,24 +45,29 @@ interface RopePlaceParts {
   readonly where: string;
   readonly load: LoadSource;
   readonly locals: readonly Derate[];
-  readonly bend?: RopeBend;
+  readonly bend: RopeBend | undefined;
+  readonly onlyWhere: OpenPlace['onlyWhere'];
 }
 
-function ropePlace({ line, use }: RopePart, { kind, where, load, locals, bend }: RopePlaceParts): OpenPlace {
+const NO_SPANS: OpenPlace['spans'] = [];
+
+function ropePlace({ line, use }: RopePart, { kind, where, load, locals, bend, onlyWhere }: RopePlaceParts): OpenPlace {
   return {
-    ...plainPlace,
+    index: 0,
     id: `${use.use.id}:${kind}${load.kind === 'bend' ? `:${load.span}` : ''}`,
     part: line.line.id,
     kind,
     owner: { kind: 'use', use },
     where,
     load,
-    locals,
     strength: ropeStrength(use, factorOf(locals)),
     bend,
+    locals,
     ownLine: use.use.role === 'winch-line' && line.line.drive.kind === 'winch',
+    judged: false,
     empty: use.piece === undefined,
-    spans: [],
+    spans: NO_SPANS,
+    onlyWhere,
   };
 }
 
@@ -77,39 +85,39 @@ function bendPlace(part: RopePart, stop: number): OpenPlace {
   const treadDiameterM = pulleyOf(pulley)?.treadDiameterM ?? edgeM;
   const ropeDiameterM = use.piece && ropeDiameterOf(use.piece);
   const known = ropeDiameterM !== undefined && treadDiameterM !== undefined;
-  const ropeBend = known ? { line, stop, treadDiameterM, ropeDiameterM, steelWire: isWire(use.piece), over } : undefined;
-  return {
-    ...ropePlace(part, {
-      kind: 'bend',
-      where: `bend at ${over}`,
-      load: { kind: 'bend', line: line.index, span: stop - 1 },
-      locals: [],
-      ...(ropeBend && { bend: ropeBend }),
-    }),
+  return ropePlace(part, {
+    kind: 'bend',
+    where: `bend at ${over}`,
+    load: { kind: 'bend', line: line.index, span: stop - 1 },
+    locals: NO_LOCALS,
+    bend: known ? { line, stop, treadDiameterM, ropeDiameterM, steelWire: isWire(use.piece), over } : undefined,
     onlyWhere: line.ropes.length === 1 ? undefined : { line, order, stop },
-  };
+  });
 }
 
 function endPlace(part: RopePart): OpenPlace {
   const { line, use, rig } = part;
-  const locals = isRope(use.piece) ? [...madeUp(use, rig.policy), ...eyeAtEnd(part)] : [];
-  return ropePlace(part, { kind: 'end', where: 'end', load: { kind: 'span', line: line.index, span: line.spans.length - 1 }, locals });
+  const locals = isRope(use.piece) ? [...madeUp(use, rig.policy), ...eyeAtEnd(part)] : NO_LOCALS;
+  const load: LoadSource = { kind: 'span', line: line.index, span: line.spans.length - 1 };
+  return ropePlace(part, { kind: 'end', where: 'end', load, locals, bend: undefined, onlyWhere: undefined });
 }
 
 const KNOTS: readonly string[] = ['figure-eight', 'bowline', 'other-knot'];
 
 /** The factor of how a rope's end is made. */
 function madeUp({ piece }: ResolvedUse, policy: Policy): readonly Derate[] {
-  if (!isRope(piece)) return [];
+  if (!isRope(piece)) return NO_LOCALS;
   const end = piece.attributes.endTermination ?? 'unknown';
   const slippery = 'material' in piece.attributes && piece.attributes.material === 'hmpe' && KNOTS.includes(end);
   const row = slippery ? policy.hmpeTermination.anyKnot : policy.terminations[end];
-  return row.value === 1 ? [] : [{ name: end.replaceAll('-', ' '), factor: row.value, reason: 'how the end is made', source: row.source }];
+  return row.value === 1
+    ? NO_LOCALS
+    : [{ name: end.replaceAll('-', ' '), factor: row.value, reason: 'how the end is made', source: row.source }];
 }
 
 /** The line's own eye on the pin that takes it, for the last rope of the line. */
 function eyeAtEnd({ line, use, order, rig }: RopePart): readonly Derate[] {
   const ropeDiameterM = use.piece && ropeDiameterOf(use.piece);
-  if (order < line.ropes.length - 1 || ropeDiameterM === undefined) return [];
+  if (order < line.ropes.length - 1 || ropeDiameterM === undefined) return NO_LOCALS;
   return eyeLocals([pinOf(line.stops.at(-1)?.chain?.last?.piece)], ropeDiameterM, rig.policy);
 }

@@ -26,10 +26,16 @@ export const rigFacts = {
   'body.stands': { words: 'where it stands', paths: ['bodies.xM', 'bodies.yM'] },
   'body.heading': { words: 'heading', paths: ['bodies.headingRad'] },
   'body.name': { words: 'what it is called', paths: ['bodies.id', 'bodies.kind', 'bodies.label', 'bodies.vehicleId'] },
-  'vehicle.axles': { words: 'wheelbase, track, load on the front axle', paths: ['bodies.wheelbaseM', 'bodies.trackM', 'bodies.frontShare'] },
+  'vehicle.axles': {
+    words: 'wheelbase, track, load on the front axle',
+    paths: ['bodies.wheelbaseM', 'bodies.trackM', 'bodies.frontShare'],
+  },
   'vehicle.stance': { words: 'ground under a vehicle, brakes, chocks', paths: ['bodies.stance'] },
   'tree.trunk': { words: 'trunk diameter', paths: ['bodies.trunkDiameterM', 'bodies.diameterM'] },
-  'tree.stands': { words: 'wood, footing, state and lean of a tree', paths: ['bodies.wood', 'bodies.footing', 'bodies.state', 'bodies.leanRad'] },
+  'tree.stands': {
+    words: 'wood, footing, state and lean of a tree',
+    paths: ['bodies.wood', 'bodies.footing', 'bodies.state', 'bodies.leanRad'],
+  },
   'anchor.judged': { words: 'working and failing number that somebody judged', paths: ['bodies.judged'] },
   'anchor.ground': { words: 'soil, pattern and number of pickets', paths: ['bodies.soil', 'bodies.pattern', 'bodies.lines'] },
   'anchor.log': { words: 'face and depth of a buried log', paths: ['bodies.faceHeightM', 'bodies.depthM'] },

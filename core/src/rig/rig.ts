@@ -5,7 +5,19 @@ import { bearing, situationCodec, taskCodec } from '../effort/situation.ts';
 import { roles } from '../gear/roles.ts';
 import { plainBends } from '../policy/policy.ts';
 import { judgedStrengthCodec } from '../rating/judged-strength.ts';
-import { animalBody, coordinate, crewBody, deadmanBody, groundAnchorBody, looseBody, personBody, picketsBody, rockBody, treeBody, vehicleBody } from './bodies.ts';
+import {
+  animalBody,
+  coordinate,
+  crewBody,
+  deadmanBody,
+  groundAnchorBody,
+  looseBody,
+  personBody,
+  picketsBody,
+  rockBody,
+  treeBody,
+  vehicleBody,
+} from './bodies.ts';
 
 const height = numeric({ min: -20, max: 50 });
 const pointCodec = record({

@@ -6,7 +6,18 @@ import { referenceFaults } from '../rig/references.ts';
 import type { Rig } from '../rig/rig.ts';
 import { layouts } from '../testing/layouts.ts';
 import { addGrip } from './add-grip.ts';
-import { addBridle, addLanyard, clearLines, extendChain, extendLine, insertPiece, removeBody, removeLine, removeUse, tieBack } from './rigging.ts';
+import {
+  addBridle,
+  addLanyard,
+  clearLines,
+  extendChain,
+  extendLine,
+  insertPiece,
+  removeBody,
+  removeLine,
+  removeUse,
+  tieBack,
+} from './rigging.ts';
 import { type RouteStop, routeEdits, routeFault, routeOf } from './route-line.ts';
 
 const caseOf = (file: string): Case => layouts.find((entry) => entry.file === file)?.build() as Case;

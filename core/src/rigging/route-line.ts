@@ -1,8 +1,8 @@
 import type { Role } from '../gear/roles.ts';
-import { ahead } from '../statics/ground.ts';
 import type { Edit } from '../rig/edits.ts';
 import type { Body, Chain, Line, PieceUse, Rig, RigPoint } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';
+import { ahead } from '../statics/ground.ts';
 
 /** Where a line goes: over a pulley at a body, or to its end there. */
 export interface RouteStop {

@@ -104,11 +104,20 @@ function fill(layout: Layout, places: Float64Array, slope: Float64Array, curve: 
   slope.fill(0);
   curve.fill(0);
   const own = new Float64Array(slope.length);
+  const slopes: Slopes = { own, curve };
+  const strand: Strand = { from: 0, to: 0, a: -1, b: -1, tension: 0 };
   for (const member of layout.members) {
     const tension = pullOf(layout, member, lengthOf(member, places));
     if (tension === 0) continue;
     own.fill(0);
-    for (let strand = 0; strand + 1 < member.nodes.length; strand++) addSpan(layout, places, { member, strand, tension, own, curve });
+    for (let index = 0; index + 1 < member.nodes.length; index++) {
+      strand.from = member.nodes[index] as number;
+      strand.to = member.nodes[index + 1] as number;
+      strand.a = layout.columnOf[strand.from] as number;
+      strand.b = layout.columnOf[strand.to] as number;
+      strand.tension = tension;
+      addSpan(places, strand, slopes);
+    }
     for (let i = 0; i < own.length; i++) slope[i] = (slope[i] as number) + tension * (own[i] as number);
     if (member.lengthM > 0) addStiffness(own, curve, STIFFNESS_PER_M * layout.scale);
   }
@@ -124,39 +133,39 @@ function addStiffness(own: Float64Array, curve: Float64Array, stiffness: number)
   }
 }
 
-interface Span {
-  readonly member: Member;
-  readonly strand: number;
-  readonly tension: number;
-  /** d(length)/d(coordinate) of the member. */
+interface Slopes {
+  /** d(length)/d(coordinate) of the member at hand. */
   readonly own: Float64Array;
   readonly curve: Float64Array;
 }
 
-function addSpan({ columnOf }: Layout, places: Float64Array, { member, strand, tension, own, curve }: Span): void {
-  const [from, to] = [member.nodes[strand] as number, member.nodes[strand + 1] as number];
+/** One strand of a member: its ends and first columns (−1 where held), its tension; changed in place from strand to strand. */
+interface Strand {
+  from: number;
+  to: number;
+  a: number;
+  b: number;
+  tension: number;
+}
+
+/** The slope of a member's length for one of its strands, and the stiffness of that strand, taut, across its direction. */
+function addSpan(places: Float64Array, strand: Strand, { own, curve }: Slopes): void {
+  const { from, to, a, b, tension } = strand;
   const length = Math.max(spanOf(from, to, places), 1e-6);
-  const ends = [columnOf[from] as number, columnOf[to] as number] as const;
+  const stiffness = tension / length;
   for (let i = 0; i < 3; i++) {
     const along = ((places[3 * to + i] as number) - (places[3 * from + i] as number)) / length;
-    ends.forEach((end, which) => {
-      if (end >= 0) own[end + i] = (own[end + i] as number) + (which === 0 ? -along : along);
-    });
+    if (a >= 0) own[a + i] = (own[a + i] as number) - along;
+    if (b >= 0) own[b + i] = (own[b + i] as number) + along;
     for (let k = 0; k < 3; k++) {
       const other = ((places[3 * to + k] as number) - (places[3 * from + k] as number)) / length;
-      addAcross(curve, own.length, ends, { i, k, value: (tension / length) * ((i === k ? 1 : 0) - along * other) });
+      addAcross(curve, own.length, strand, i, k, stiffness * ((i === k ? 1 : 0) - along * other));
     }
   }
 }
 
-interface Entry {
-  readonly i: number;
-  readonly k: number;
-  readonly value: number;
-}
-
-/** The stiffness of a taut span across its direction, at both its ends and between them. */
-function addAcross(curve: Float64Array, n: number, [a, b]: readonly [number, number], { i, k, value }: Entry): void {
+/** One entry of the stiffness of a strand, at both its ends and between them. */
+function addAcross(curve: Float64Array, n: number, { a, b }: Strand, i: number, k: number, value: number): void {
   if (a >= 0) curve[(a + i) * n + a + k] = (curve[(a + i) * n + a + k] as number) + value;
   if (b >= 0) curve[(b + i) * n + b + k] = (curve[(b + i) * n + b + k] as number) + value;
   if (a < 0 || b < 0) return;

@@ -1,9 +1,9 @@
-import { drivenBy } from '../moment/balance.ts';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import { assess } from '../moment/assess.ts';
+import { drivenBy } from '../moment/balance.ts';
 import { readRigFile } from '../rig/case.ts';
 import { layouts } from './layouts.ts';
 import { relaxationOracle } from './relaxation-oracle.ts';

@@ -1,10 +1,10 @@
-import { drivenBy } from '../moment/balance.ts';
-import { pathLengthM } from '../moment/forces.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import { assess } from '../moment/assess.ts';
 import type { Assessment } from '../moment/assessment.ts';
+import { drivenBy } from '../moment/balance.ts';
+import { pathLengthM } from '../moment/forces.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
 import { rigNetwork } from '../resolved/rig-network.ts';
 import type { Case } from '../rig/case.ts';

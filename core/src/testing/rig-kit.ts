@@ -1,6 +1,6 @@
-import { isPulley } from '../gear/traits.ts';
-import type { Role } from '../gear/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
+import type { Role } from '../gear/roles.ts';
+import { isPulley } from '../gear/traits.ts';
 import { invariant } from '../invariant.ts';
 import { riggingBy } from '../layouts/scene.ts';
 

@@ -1,4 +1,3 @@
-import { groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { describe, expect, it } from 'vitest';
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
 import { pullSlopeOf } from '../anchors/ground-anchors.ts';
@@ -12,6 +11,7 @@ import { vehicleHold } from '../hold/vehicle-hold.ts';
 import { truck } from '../layouts/scene.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { pieceLimit } from '../rating/piece-limit.ts';
+import { groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { vec3 } from '../statics/vec3.ts';
 import { burstPlan, heatAfter } from '../winch/burst-plan.ts';
 import { drumState, ratedPullOnLayer, reserveM, ropeOnLayerM } from '../winch/drum-layers.ts';

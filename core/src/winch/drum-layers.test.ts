@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Drum, drumState, isOverfull, layerDiameterM, ratedPullOnLayer, reserveM, ropeOnLayerM, wrapsPerLayer } from './drum-layers.ts';
+import {
+  type Drum,
+  drumState,
+  isOverfull,
+  layerDiameterM,
+  ratedPullOnLayer,
+  reserveM,
+  ropeOnLayerM,
+  wrapsPerLayer,
+} from './drum-layers.ts';
 
 const drum: Drum = { coreDiameterM: 0.064, widthM: 0.224, ropeDiameterM: 0.01, ropeLengthM: 28 };
 

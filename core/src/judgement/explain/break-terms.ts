@@ -1,11 +1,10 @@
-import type { Judged } from '../judged.ts';
-import type { Policy } from '../../policy/policy.ts';
-import { breakState } from '../../release/what-leaves.ts';
-import { ropeLawOf } from '../../gear/traits.ts';
 import type { Term } from '../../explanation/term.ts';
+import { ropeLawOf } from '../../gear/traits.ts';
 import { elongationAt } from '../../hazards/rope-energy.ts';
+import type { Policy } from '../../policy/policy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
-import { type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
+import { breakState, type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
+import type { Judged } from '../judged.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */

@@ -1,5 +1,14 @@
-import { scale } from '../../statics/vec3.ts';
 import type { Term } from '../../explanation/term.ts';
+import { breakingRatioAt, type LinePullLimit, linePullLimit, stopRatio, utilisationAt } from '../../moment/margins.ts';
+import type { Moment } from '../../moment/moment.ts';
+import { worstState } from '../../moment/places.ts';
+import { count, type Figure, force, percent, ratio } from '../../quantity/format.ts';
+import type { Place } from '../../resolved/place.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Case } from '../../rig/case.ts';
+import { judgedCase } from '../judge.ts';
+import { whereOf } from '../report/report-figures.ts';
+import { bracketed, ownerName } from '../speak.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { breakFigures } from './break-terms.ts';
 import { drawnFigures } from './drawn-terms.ts';
@@ -7,18 +16,8 @@ import { driveFiguresExplained } from './drive-terms.ts';
 import { explainPlaceOf, limitsOfPlace, loadTerm } from './explain-place.ts';
 import { holdFigures } from './hold-terms.ts';
 import { effortTermOf, greatestTerm, methodTerm, plannedEffortTerm, plannedLinePull, pullTerm } from './pull-terms.ts';
-import { type ReportFigure, explained } from './report-figure.ts';
+import { explained, type ReportFigure } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
-import { judgedCase } from '../judge.ts';
-import { whereOf } from '../report/report-figures.ts';
-import { bracketed, ownerName } from '../speak.ts';
-import { type LinePullLimit, breakingRatioAt, linePullLimit, stopRatio, utilisationAt } from '../../moment/margins.ts';
-import type { Moment } from '../../moment/moment.ts';
-import { worstState } from '../../moment/places.ts';
-import { type Figure, count, force, percent, ratio } from '../../quantity/format.ts';
-import type { Place } from '../../resolved/place.ts';
-import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
-import type { Case } from '../../rig/case.ts';
 
 /** Every figure of a case's report. Nothing is worked out until one is asked to explain itself. */
 export function figuresOf(subject: Case): readonly ReportFigure[] {
@@ -95,7 +94,10 @@ function lineLimitTerm(moment: Moment, { pullN, place }: LinePullLimit): Term {
     figure: force(pullN),
     how: {
       operation: 'quotient',
-      of: [limit ?? { label: 'Working limit', figure: force(moment.places.wllN[place.index] ?? 0) }, { ...per, figure: ratio(per.figure.si) }],
+      of: [
+        limit ?? { label: 'Working limit', figure: force(moment.places.wllN[place.index] ?? 0) },
+        { ...per, figure: ratio(per.figure.si) },
+      ],
     },
   };
 }

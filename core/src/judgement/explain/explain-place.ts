@@ -23,7 +23,7 @@ export interface PlaceExplanation {
 /** Explains one place of a case; undefined where the case has no such place. Built on request, never on a plain solve. */
 export function explainPlace(subject: Case, placeId: string): PlaceExplanation | undefined {
   const { rig, start } = judgedCase(subject);
-  const place = rig.byId.place.get(placeId);
+  const place = rig.byId.place(placeId);
   return place && start.places.present[place.index] === 1 ? explainPlaceOf(start, place) : undefined;
 }
 

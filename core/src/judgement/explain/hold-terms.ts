@@ -1,6 +1,6 @@
-import type { HoldState, Moment } from '../../moment/moment.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { HoldFigures } from '../../hold/vehicle-hold.ts';
+import type { HoldState, Moment } from '../../moment/moment.ts';
 import { force, length, ratio } from '../../quantity/format.ts';
 import { STANDARD_GRAVITY } from '../../quantity/units.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';

@@ -1,12 +1,9 @@
-import { methodWords } from '../../effort/estimate-pull.ts';
-import { scale, unit } from '../../statics/vec3.ts';
-
-
 import type { EffortTerm, MethodEstimate } from '../../effort/estimate-pull.ts';
+import { methodWords } from '../../effort/estimate-pull.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { DriveState, LoadState, Moment } from '../../moment/moment.ts';
-import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import { force, ratio } from '../../quantity/format.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import { layerDiameterM } from '../../winch/drum-layers.ts';
 import { advantageTerm } from './advantage-term.ts';
 

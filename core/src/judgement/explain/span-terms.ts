@@ -1,6 +1,3 @@
-import { scale } from '../../statics/vec3.ts';
-
-
 import type { Term } from '../../explanation/term.ts';
 import { wrapAtStop } from '../../moment/forces.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
@@ -66,7 +63,9 @@ function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name:
 export function spanTerm({ rig }: Moment, line: ResolvedLine, span: number, load: LoadState, linePull: Term): Term {
   const { balance, scale } = load;
   const label =
-    span === 0 && line.index === 0 ? 'First leg' : `Leg ${span + 1} of ${rig.lines.length === 1 ? 'the line' : line.line.id.replaceAll('-', ' ')}`;
+    span === 0 && line.index === 0
+      ? 'First leg'
+      : `Leg ${span + 1} of ${rig.lines.length === 1 ? 'the line' : line.line.id.replaceAll('-', ' ')}`;
   const figure = force(scale * (balance.forces.spans[line.firstSpan + span] ?? 0));
   const ref = line.spans[span];
   const rope = ref && rig.equations.ropes[ref.rope];

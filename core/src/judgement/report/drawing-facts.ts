@@ -11,8 +11,8 @@ export interface StrandAt {
   readonly from: Vec3;
   readonly to: Vec3;
   readonly lengthM: number;
-  readonly plannedN?: number;
-  readonly greatestN?: number;
+  readonly plannedN?: number | undefined;
+  readonly greatestN?: number | undefined;
 }
 
 /** A chain's free end as a drawing shows it; β is the angle between the two strands at a pulley. */
@@ -20,10 +20,10 @@ export interface PulleyAt {
   readonly chainId: string;
   readonly root: Vec3;
   readonly at: Vec3;
-  readonly strandAngleRad?: number;
+  readonly strandAngleRad?: number | undefined;
   /** Force on the chain at the planned pull, newtons; a zero vector where it hangs slack. */
-  readonly forceN?: Vec3;
-  readonly slack?: true;
+  readonly forceN?: Vec3 | undefined;
+  readonly slack?: true | undefined;
 }
 
 /** The force on a point of a body at the planned pull. */
@@ -61,8 +61,8 @@ export function strandsAt({ rig, shown, states }: Moment): readonly StrandAt[] {
         from: stopAt(line, span, balance),
         to: stopAt(line, span + 1, balance),
         lengthM: spanLengthM(line, span, balance),
-        ...(plannedN !== undefined && { plannedN }),
-        ...(greatestN !== undefined && { greatestN }),
+        plannedN,
+        greatestN,
       };
     }),
   );
@@ -84,9 +84,9 @@ export function pulleysAt({ rig, shown, states }: Moment): readonly PulleyAt[] {
       chainId: chain.id,
       root: positions[root] ?? ZERO,
       at: positions[tip] ?? ZERO,
-      ...(angle !== undefined && { strandAngleRad: angle }),
-      ...(states.planned.length > 0 && norm(force) > 0 && { forceN: scale(force, shown.scale * share) }),
-      ...(link >= 0 && slackLinks.includes(link) && ({ slack: true } as const)),
+      strandAngleRad: angle,
+      forceN: states.planned.length > 0 && norm(force) > 0 ? scale(force, shown.scale * share) : undefined,
+      slack: link >= 0 && slackLinks.includes(link) ? true : undefined,
     };
   });
 }

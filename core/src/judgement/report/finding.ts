@@ -11,10 +11,10 @@ export interface Finding {
   readonly undecided: boolean;
   readonly subject: Subject;
   /** Which place of the subject, where there may be several. */
-  readonly place?: string;
+  readonly place?: string | undefined;
   /** What the rule's words are made from. */
   readonly data: Data;
-  readonly questionId?: string;
+  readonly questionId?: string | undefined;
   readonly fixes: readonly Fix[];
 }
 

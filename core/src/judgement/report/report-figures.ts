@@ -9,21 +9,12 @@ import type { Judged } from '../judged.ts';
 import { ownerName, ownerSubject } from '../speak.ts';
 import type { DriveFigures, DrumFigures, FitReport, HoldReport, PlaceReport, WorkFigures } from './report.ts';
 
-/** A field that is left out where it has no value. */
-export function given<K extends string, V>(key: K, value: V | undefined): { readonly [P in K]?: V } {
-  return (value === undefined ? {} : { [key]: value }) as { readonly [P in K]?: V };
-}
-
 export function drumFigures(drum: DrumState | undefined): DrumFigures {
   if (drum === undefined || drum.kind === 'no-winch') return {};
-  const pulls = {
-    ratedN: drum.ratedN,
-    greatestN: drum.greatestN,
-    ...given('limitedBy', drum.limitedBy),
-    ...given('lineOutM', drum.lineOutM),
-  };
-  if (drum.kind !== 'known') return pulls;
-  return { ...pulls, layer: drum.layer, usableM: drum.usableM, wrapsLeft: drum.wrapsLeft, wrapsWanted: drum.wrapsWanted };
+  const { ratedN, greatestN, limitedBy, lineOutM } = drum;
+  if (drum.kind !== 'known') return { ratedN, greatestN, limitedBy, lineOutM };
+  const { layer, usableM, wrapsLeft, wrapsWanted } = drum;
+  return { ratedN, greatestN, limitedBy, lineOutM, layer, usableM, wrapsLeft, wrapsWanted };
 }
 
 /** Every drive with its share of the planned pull and of the line-pull limit. */
@@ -37,11 +28,11 @@ export function driveFigures({ start, work }: Judged, limitN: number | undefined
       lineId: drive.line.line.id,
       kind: drive.kind,
       share,
-      ...given('ratedN', ratedN),
-      ...given('greatestN', greatestN),
-      ...given('plannedN', plannedPullN === undefined ? undefined : plannedPullN * share),
-      ...given('linePullLimitN', limitN === undefined ? undefined : limitN * share),
-      ...given('work', done && 'plan' in done ? workFigures(done) : undefined),
+      ratedN,
+      greatestN,
+      plannedN: plannedPullN === undefined ? undefined : plannedPullN * share,
+      linePullLimitN: limitN === undefined ? undefined : limitN * share,
+      work: done && 'plan' in done ? workFigures(done) : undefined,
     };
   });
 }
@@ -49,7 +40,7 @@ export function driveFigures({ start, work }: Judged, limitN: number | undefined
 function workFigures({ ropeM, plan }: Extract<WinchWork, { plan: unknown }>): WorkFigures {
   if (plan.kind !== 'planned') return { ropeM, currentA: plan.currentA };
   const { bursts, minutes, firstBurstS, currentA, speedMPerS, hottestC, lowestChargeShare } = plan;
-  return { ropeM, currentA, bursts, minutes, firstBurstS, speedMPerS, hottestC, ...given('lowestChargeShare', lowestChargeShare) };
+  return { ropeM, currentA, bursts, minutes, firstBurstS, speedMPerS, hottestC, lowestChargeShare };
 }
 
 export function holdReports({ holds, greatestPullN }: Moment): readonly HoldReport[] {
@@ -58,14 +49,14 @@ export function holdReports({ holds, greatestPullN }: Moment): readonly HoldRepo
     bodyId: body.id,
     isLoad,
     backAnchored: ties.length > 0,
-    ...given('plannedDemandN', planned?.demandN),
-    ...given('plannedHoldN', planned?.holdN),
-    ...given('plannedSlidesByN', planned?.slidesByN),
-    ...given('greatestSlidesByN', greatest?.slidesByN),
-    ...given('slidesFromN', pullAt(slidesFrom)),
-    ...given('tipsFromN', pullAt(tipsFrom)),
-    ...given('plannedTipping', planned?.tipping),
-    ...given('greatestTipping', greatest?.tipping),
+    plannedDemandN: planned?.demandN,
+    plannedHoldN: planned?.holdN,
+    plannedSlidesByN: planned?.slidesByN,
+    greatestSlidesByN: greatest?.slidesByN,
+    slidesFromN: pullAt(slidesFrom),
+    tipsFromN: pullAt(tipsFrom),
+    plannedTipping: planned?.tipping,
+    greatestTipping: greatest?.tipping,
   }));
 }
 
@@ -132,4 +123,3 @@ function spansOf({ rig, balances }: Moment, { load, spans }: Place): readonly nu
       return spans;
   }
 }
-

@@ -34,14 +34,14 @@ export interface PlaceReport {
 }
 
 export interface DrumFigures {
-  readonly layer?: number;
-  readonly lineOutM?: number;
-  readonly usableM?: number;
-  readonly wrapsLeft?: number;
-  readonly wrapsWanted?: number;
-  readonly ratedN?: number;
-  readonly greatestN?: number;
-  readonly limitedBy?: string;
+  readonly layer?: number | undefined;
+  readonly lineOutM?: number | undefined;
+  readonly usableM?: number | undefined;
+  readonly wrapsLeft?: number | undefined;
+  readonly wrapsWanted?: number | undefined;
+  readonly ratedN?: number | undefined;
+  readonly greatestN?: number | undefined;
+  readonly limitedBy?: string | undefined;
 }
 
 /** What one drive is asked for and can do, newtons. */
@@ -50,36 +50,36 @@ export interface DriveFigures extends DrumFigures {
   readonly kind: 'winch' | 'hand' | 'tow';
   /** Its tension as a share of the first drive's. */
   readonly share: number;
-  readonly plannedN?: number;
-  readonly linePullLimitN?: number;
+  readonly plannedN?: number | undefined;
+  readonly linePullLimitN?: number | undefined;
   /** The pull itself: bursts, minutes, the first burst in s, motor temperature in °C, lowest charge of the battery, 0…1. */
-  readonly work?: WorkFigures;
+  readonly work?: WorkFigures | undefined;
 }
 
 export interface WorkFigures {
   readonly ropeM: number;
   readonly currentA: number;
-  readonly bursts?: number;
-  readonly minutes?: number;
-  readonly firstBurstS?: number;
-  readonly speedMPerS?: number;
-  readonly hottestC?: number;
-  readonly lowestChargeShare?: number;
+  readonly bursts?: number | undefined;
+  readonly minutes?: number | undefined;
+  readonly firstBurstS?: number | undefined;
+  readonly speedMPerS?: number | undefined;
+  readonly hottestC?: number | undefined;
+  readonly lowestChargeShare?: number | undefined;
 }
 
 /** How a vehicle stands; newtons. `slidesByN` below 0: it holds. */
 export interface HoldReport {
   readonly bodyId: string;
   readonly isLoad: boolean;
-  readonly plannedDemandN?: number;
-  readonly plannedHoldN?: number;
-  readonly plannedSlidesByN?: number;
-  readonly greatestSlidesByN?: number;
+  readonly plannedDemandN?: number | undefined;
+  readonly plannedHoldN?: number | undefined;
+  readonly plannedSlidesByN?: number | undefined;
+  readonly greatestSlidesByN?: number | undefined;
   /** Line pull of the first drive from which it slides, and from which it tips. */
-  readonly slidesFromN?: number;
-  readonly tipsFromN?: number;
-  readonly plannedTipping?: number;
-  readonly greatestTipping?: number;
+  readonly slidesFromN?: number | undefined;
+  readonly tipsFromN?: number | undefined;
+  readonly plannedTipping?: number | undefined;
+  readonly greatestTipping?: number | undefined;
   readonly backAnchored: boolean;
 }
 

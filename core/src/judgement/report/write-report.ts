@@ -1,7 +1,6 @@
-import { addMonths } from '../../quantity/calendar.ts';
 import { linePullLimit, weakestOf } from '../../moment/margins.ts';
 import { ropePerTravel } from '../../moment/winch-work.ts';
-import { ageLimitDay } from '../../rating/age-limit.ts';
+import { addMonths } from '../../quantity/calendar.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Judged } from '../judged.ts';
@@ -49,20 +48,27 @@ export function reportOf(judged: Judged): Report {
 
 /** Every rule asked in turn; what is not found leaves no trace. */
 function findingsOf(judged: Judged): readonly Finding[] {
-  return rules.flatMap((rule) => rule.ask(judged).map((told) => toFinding(rule, told, judged.rig)));
+  const findings: Finding[] = [];
+  for (const rule of rules) {
+    const told: Told[] = [];
+    rule.ask(judged, told);
+    for (const entry of told) findings.push(toFinding(rule, entry, judged.rig));
+  }
+  return findings;
 }
 
 function toFinding(rule: Rule, told: Told, { policy }: ResolvedRig): Finding {
+  const { subject, place, data, questionId, fixes } = told;
   return {
     id: findingId(rule.code, told),
     code: rule.code,
     severity: severityUnder(rule, policy.severities[rule.code]),
     undecided: told.kind === 'undecided',
-    subject: told.subject,
-    ...(told.place !== undefined && { place: told.place }),
-    data: told.data,
-    ...(told.kind === 'undecided' && told.questionId !== undefined && { questionId: told.questionId }),
-    fixes: told.fixes ?? [],
+    subject,
+    place,
+    data,
+    questionId,
+    fixes,
   };
 }
 
@@ -86,10 +92,11 @@ function goodUntil({ asOf, chosen, policy }: ResolvedRig): string | undefined {
   const take = (day: string | undefined) => {
     if (day !== undefined && day >= asOf && (first === undefined || day < first)) first = day;
   };
-  for (const { piece } of chosen) {
+  for (const { piece, comesOfAge } of chosen) {
     take(piece.inspection?.nextDue);
-    if (piece.inspection === undefined && piece.firstUsedOn !== undefined) take(addMonths(piece.firstUsedOn, policy.care.youngMonths.value));
-    take(ageLimitDay(piece, policy));
+    if (piece.inspection === undefined && piece.firstUsedOn !== undefined)
+      take(addMonths(piece.firstUsedOn, policy.care.youngMonths.value));
+    take(comesOfAge);
   }
   return first;
 }

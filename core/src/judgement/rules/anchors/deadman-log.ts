@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutBody, found } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const deadmanLog = rigRule({
   code: 'deadman-log',
@@ -12,6 +12,5 @@ export const deadmanLog = rigRule({
   about: aboutBody,
   answer: (_, { label }) => found({ label }),
   title: ({ label }) => rich`The log of ${label} is not checked`,
-  detail: () =>
-    rich`The figure is what the soil holds; a log that bends or rots holds less. Take sound timber, thicker than a thigh.`,
+  detail: () => rich`The figure is what the soil holds; a log that bends or rots holds less. Take sound timber, thicker than a thigh.`,
 });

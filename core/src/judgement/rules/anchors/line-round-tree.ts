@@ -1,9 +1,9 @@
 import { servesAs } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutStrap, atTrees } from './trees.ts';
-import { chooseAnother, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isChosen } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { chooseAnother, found } from '../../speak.ts';
+import { aboutStrap, atTrees } from './trees.ts';
 
 export const lineRoundTree = rigRule({
   code: 'line-round-tree',

@@ -1,8 +1,8 @@
-import { rigRule } from '../../rule.ts';
-import { atTrees } from './trees.ts';
-import { found } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
+import { rigRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { atTrees } from './trees.ts';
 
 export const strapHigh = rigRule({
   code: 'strap-high',

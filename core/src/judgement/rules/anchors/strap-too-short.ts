@@ -1,9 +1,9 @@
 import { lengthOf } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutStrap, atTrees } from './trees.ts';
-import { chooseAnother, found, openPiece, undecided } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { isChosen } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { chooseAnother, found, openPiece, undecided } from '../../speak.ts';
+import { aboutStrap, atTrees } from './trees.ts';
 
 export const strapTooShort = rigRule({
   code: 'strap-too-short',

@@ -1,8 +1,8 @@
-import { rigRule } from '../../rule.ts';
-import { aboutStrap, atTrees } from './trees.ts';
-import { ticked } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isChosen } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { ticked } from '../../speak.ts';
+import { aboutStrap, atTrees } from './trees.ts';
 
 export const strapTwisted = rigRule({
   code: 'strap-twisted',
@@ -13,8 +13,7 @@ export const strapTwisted = rigRule({
   asks: 'Does the strap lie flat, with both eyes joined?',
   subjects: (rig) => atTrees(rig).filter(({ use }) => isChosen(use)),
   about: aboutStrap,
-  answer: (rig, { use, tree }) =>
-    ticked(rig, `strap-twisted.${use.use.id}`, { tag: use.piece?.tag ?? 'the strap', tree: tree.label }),
+  answer: (rig, { use, tree }) => ticked(rig, `strap-twisted.${use.use.id}`, { tag: use.piece?.tag ?? 'the strap', tree: tree.label }),
   title: ({ tag }) => rich`${tag} is twisted`,
   detail: () => rich`Lay it flat before tensioning.`,
   question: ({ tag, tree }) => rich`Does ${tag} lie flat and untwisted round ${tree}, as low as it can?`,

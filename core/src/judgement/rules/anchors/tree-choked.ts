@@ -1,7 +1,7 @@
-import { rigRule } from '../../rule.ts';
-import { aboutStrap, atTrees } from './trees.ts';
-import { found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { aboutStrap, atTrees } from './trees.ts';
 
 export const treeChoked = rigRule({
   code: 'tree-choked',

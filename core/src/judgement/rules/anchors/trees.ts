@@ -1,11 +1,10 @@
-import { aboutBody } from '../../speak.ts';
-import { type About, type RuleHead, rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found } from '../../speak.ts';
 import type { Policy } from '../../../policy/policy.ts';
 import { angle, rich, smallLength } from '../../../quantity/format.ts';
 import { exceeds, fallsShort } from '../../../quantity/tolerance.ts';
-import { type ResolvedRig, type ResolvedUse, isChosen } from '../../../resolved/resolved-rig.ts';
+import { isChosen, type ResolvedRig, type ResolvedUse } from '../../../resolved/resolved-rig.ts';
 import type { RigPoint, TreeBody } from '../../../rig/rig.ts';
+import { type About, type RuleHead, rigRule } from '../../rule.ts';
+import { aboutBody, aboutUse, chooseAnother, found } from '../../speak.ts';
 
 /** The first piece of a chain or a back-anchor that starts at a tree. */
 export interface AtTree {
@@ -52,8 +51,7 @@ export const legsRule = ({ fromDeg, toDeg, ...head }: LegsRow) =>
       return found({ tag: use.piece.tag, legAngleRad, legShare }, chooseAnother(use, 'Choose a longer strap'));
     },
     title: ({ tag, legAngleRad }) => rich`The legs of ${tag} stand ${angle(legAngleRad)} apart`,
-    detail: ({ legShare }) =>
-      rich`Each leg carries ${legShare.toFixed(2)} of the load; keep them within 90°. Take a longer strap.`,
+    detail: ({ legShare }) => rich`Each leg carries ${legShare.toFixed(2)} of the load; keep them within 90°. Take a longer strap.`,
   });
 
 interface ThinRow extends Pick<RuleHead, 'code' | 'severity' | 'softenable'> {
@@ -76,6 +74,5 @@ export const thinTreeRule = ({ least, refused, ...head }: ThinRow) =>
       return fallsShort(trunkM, leastM) && !fallsShort(trunkM, refused(policy)) ? found({ label, trunkM, leastM }) : undefined;
     },
     title: ({ label, trunkM }) => rich`${label} is thin: ${smallLength(trunkM)}`,
-    detail: ({ leastM }) =>
-      rich`At least ${smallLength(leastM)} is asked for. Take a thicker tree, or share the load between two.`,
+    detail: ({ leastM }) => rich`At least ${smallLength(leastM)} is asked for. Take a thicker tree, or share the load between two.`,
   });

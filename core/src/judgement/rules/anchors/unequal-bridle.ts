@@ -1,10 +1,9 @@
-
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import type { ResolvedChain } from '../../../resolved/resolved-rig.ts';
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
 
 export const unequalBridle = momentRule({
   code: 'unequal-bridle',
@@ -23,8 +22,7 @@ export const unequalBridle = momentRule({
     const { mostN, leastN } = legLoads(moment, legs);
     return leftBelow(mostN, moment.rig.policy.sharing.unequalLegs.value * leastN);
   },
-  answer: (moment, { label, legs }) =>
-    found({ label, ...legLoads(moment, legs), most: moment.rig.policy.sharing.unequalLegs.value }),
+  answer: (moment, { label, legs }) => found({ label, ...legLoads(moment, legs), most: moment.rig.policy.sharing.unequalLegs.value }),
   title: ({ label }) => rich`The legs at ${label} share unevenly`,
   detail: ({ mostN, leastN, most }) =>
     rich`${force(mostN)} and ${force(leastN)}: ${ratio(mostN / leastN)} ×, at most ${ratio(most)} × is asked for. Even the legs out, or pull more in line.`,

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const inspectionOverdue = rigRule({
   code: 'inspection-overdue',

@@ -1,7 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
-import { ageLimitDay } from '../../../rating/age-limit.ts';
 
 export const softGoodTooOld = rigRule({
   code: 'soft-good-too-old',
@@ -12,7 +11,7 @@ export const softGoodTooOld = rigRule({
   subjects: chosenUses,
   about: aboutUse,
   answer: ({ policy, asOf }, use) => {
-    const limit = ageLimitDay(use.piece, policy);
+    const limit = use.comesOfAge;
     if (limit === undefined || limit >= asOf) return undefined;
     return found({ name: pieceName(use.piece), years: policy.care.softGoodsYears.value, limit }, chooseAnother(use));
   },

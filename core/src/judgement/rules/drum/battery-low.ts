@@ -1,14 +1,22 @@
-import { actRule } from '../../rule.ts';
-import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
 import { percent, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
+import { actRule } from '../../rule.ts';
+import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
 
 export const batteryLow = actRule({
   code: 'battery-low',
   severity: 'caution',
   softenable: true,
   why: 'A flat battery stops the winch with the line under load.',
-  needs: ['gear.noLoadCurrentA', 'gear.fullLoadCurrentA', 'gear.noLoadSpeedMPerMin', 'gear.fullLoadSpeedMPerMin', 'gear.alternatorA', 'gear.batteryAh', 'load.travel'],
+  needs: [
+    'gear.noLoadCurrentA',
+    'gear.fullLoadCurrentA',
+    'gear.noLoadSpeedMPerMin',
+    'gear.fullLoadSpeedMPerMin',
+    'gear.alternatorA',
+    'gear.batteryAh',
+    'load.travel',
+  ],
   asks: 'How much current does the winch draw, and what are battery and alternator?',
   subjects: winchDrives,
   about: aboutDrive,
@@ -25,7 +33,6 @@ export const batteryLow = actRule({
     return lowest !== undefined && fallsShort(lowest, least) ? found({ ...data, lowest }) : undefined;
   },
   title: ({ lowest }) => rich`The battery falls to ${percent(lowest)}`,
-  detail: ({ least }) =>
-    rich`At least ${percent(least)} is to stay. Keep the engine at a fast idle, rest longer, or lower the pull.`,
+  detail: ({ least }) => rich`At least ${percent(least)} is to stay. Keep the engine at a fast idle, rest longer, or lower the pull.`,
   question: ({ name, missing }) => rich`Will the battery last? Not on record for ${name}: ${missing.join(', ')}.`,
 });

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, found, openPiece, pieceName, undecided, usesOfClass } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const drumSpool = rigRule({
   code: 'drum-spool',

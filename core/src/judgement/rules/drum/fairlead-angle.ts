@@ -1,5 +1,3 @@
-import { momentRule } from '../../rule.ts';
-import { found, vehicleOf, winchDrives } from '../../speak.ts';
 import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { angle, rich } from '../../../quantity/format.ts';
@@ -7,6 +5,8 @@ import { leftBelow } from '../../../quantity/tolerance.ts';
 import type { ResolvedRig, WinchDrive } from '../../../resolved/resolved-rig.ts';
 import { ahead } from '../../../statics/ground.ts';
 import { angleBetween, vec3 } from '../../../statics/vec3.ts';
+import { momentRule } from '../../rule.ts';
+import { found, vehicleOf, winchDrives } from '../../speak.ts';
 
 export const fairleadAngle = momentRule({
   code: 'fairlead-angle',

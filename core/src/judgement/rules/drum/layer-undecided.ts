@@ -1,7 +1,7 @@
-import { momentRule } from '../../rule.ts';
-import { drumOf } from './drums.ts';
-import { aboutDrive, openPiece, undecided, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, openPiece, undecided, winchDrives } from '../../speak.ts';
+import { drumOf } from './drums.ts';
 
 export const layerUndecided = momentRule({
   code: 'layer-undecided',
@@ -18,7 +18,6 @@ export const layerUndecided = momentRule({
     if (drum.kind !== 'sizes-unknown' || !drive.winch) return undefined;
     return undecided({ missing: drum.missing }, openPiece(drive.winch, 'Enter the sizes'));
   },
-  title: ({ missing }) =>
-    rich`How many wraps stay on the drum, and on which layer does it work? Not on record: ${missing.join(', ')}.`,
+  title: ({ missing }) => rich`How many wraps stay on the drum, and on which layer does it work? Not on record: ${missing.join(', ')}.`,
   detail: () => rich``,
 });

@@ -1,7 +1,7 @@
-import { momentRule } from '../../rule.ts';
-import { drumOf } from './drums.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { drumOf } from './drums.ts';
 
 export const lineTooShort = momentRule({
   code: 'line-too-short',

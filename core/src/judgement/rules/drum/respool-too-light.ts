@@ -1,10 +1,10 @@
 import { respoolAdvice } from '../../../effort/respool.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
 import { angle, force, percent, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
 import { travelDirection } from '../../../rig/site-geometry.ts';
 import { slopeAlong } from '../../../statics/ground.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
 
 export const respoolTooLight = rigRule({
   code: 'respool-too-light',

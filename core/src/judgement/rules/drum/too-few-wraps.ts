@@ -1,12 +1,12 @@
 import type { DrumState } from '../../../moment/drum-state.ts';
-import { momentRule } from '../../rule.ts';
-import { drumOf } from './drums.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { drumState } from '../../../winch/drum-layers.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { drumOf } from './drums.ts';
 
 export const tooFewWraps = momentRule({
   code: 'too-few-wraps',

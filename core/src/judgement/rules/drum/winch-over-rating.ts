@@ -1,10 +1,10 @@
 import type { DrumState } from '../../../moment/drum-state.ts';
-import { momentRule } from '../../rule.ts';
-import { drumLoad, drumOf, plannedOf } from './drums.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { layerDiameterM } from '../../../winch/drum-layers.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { drumLoad, drumOf, plannedOf } from './drums.ts';
 
 export const winchOverRating = momentRule({
   code: 'winch-over-rating',

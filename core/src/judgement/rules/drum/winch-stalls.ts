@@ -1,8 +1,8 @@
-import { momentRule } from '../../rule.ts';
-import { drumOf, plannedOf } from './drums.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { drumOf, plannedOf } from './drums.ts';
 
 export const winchStalls = momentRule({
   code: 'winch-stalls',

@@ -1,8 +1,7 @@
-import { aboutUse } from '../../speak.ts';
 import type { FitKind } from '../../../gear/fit.ts';
-import { type RuleHead, rigRule } from '../../rule.ts';
-import { chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
+import { type RuleHead, rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 
 interface FitRow extends Pick<RuleHead, 'code' | 'why' | 'needs' | 'asks'> {
   readonly kind: FitKind;

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const lengthUnknown = rigRule({
   code: 'length-unknown',

@@ -1,8 +1,8 @@
 import { grooveFit } from '../../../gear/fit.ts';
-import { rigRule } from '../../rule.ts';
-import { ropesOnPulleys } from './ropes-on-pulleys.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
+import { ropesOnPulleys } from './ropes-on-pulleys.ts';
 
 export const narrowGroove = rigRule({
   code: 'narrow-groove',

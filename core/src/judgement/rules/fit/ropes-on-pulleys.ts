@@ -1,6 +1,5 @@
-
-import { type RunningRope, isPulley, isRope } from '../../../gear/traits.ts';
-import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
+import { isPulley, isRope, type RunningRope } from '../../../gear/traits.ts';
+import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
 
 /** A rope meeting a pulley. */
 export interface RopeOnPulley {

@@ -1,11 +1,11 @@
-import type { PlaceLoads } from '../../../moment/moment.ts';
 import type { GearOf } from '../../../gear/gear-facts.ts';
 import { isClass } from '../../../gear/traits.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
+import type { PlaceLoads } from '../../../moment/moment.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import { type Place, ownerPiece } from '../../../resolved/place.ts';
+import { ownerPiece, type Place } from '../../../resolved/place.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutPlace, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
 
 export const gripSlips = momentRule({
   code: 'grip-slips',

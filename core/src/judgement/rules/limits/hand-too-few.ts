@@ -1,8 +1,8 @@
-import { momentRule } from '../../rule.ts';
-import { plannedOf } from '../drum/drums.ts';
-import { found } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { plannedOf } from '../drum/drums.ts';
 
 export const handTooFew = momentRule({
   code: 'hand-too-few',

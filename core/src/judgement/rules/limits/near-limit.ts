@@ -1,9 +1,9 @@
-import { momentRule } from '../../rule.ts';
-import { loadedPlaces, plannedFigures } from './place-figures.ts';
-import { aboutPlace, bracketed, found, stronger } from '../../speak.ts';
 import { utilisationAt } from '../../../moment/margins.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutPlace, bracketed, found, stronger } from '../../speak.ts';
+import { loadedPlaces, plannedFigures } from './place-figures.ts';
 
 export const nearLimit = momentRule({
   code: 'near-limit',

@@ -1,9 +1,9 @@
-import { momentRule } from '../../rule.ts';
-import { greatestFigures } from './place-figures.ts';
-import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../speak.ts';
 import { breakingRatioAt, stopRatio } from '../../../moment/margins.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../speak.ts';
+import { greatestFigures } from './place-figures.ts';
 
 export const overBreakingMargin = momentRule({
   code: 'over-breaking-margin',

@@ -1,9 +1,8 @@
-import { found } from '../../speak.ts';
-import { momentRule } from '../../rule.ts';
-import { itself, ownerName, ownerSubject, wholeRig } from '../../speak.ts';
 import { linePullLimit } from '../../../moment/margins.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { found, itself, ownerName, ownerSubject, wholeRig } from '../../speak.ts';
 
 export const overLinePullLimit = momentRule({
   code: 'over-line-pull-limit',
@@ -21,6 +20,5 @@ export const overLinePullLimit = momentRule({
     return { ...found(data), subject: ownerSubject(limit.place) };
   },
   title: () => rich`The planned line pull is above the line-pull limit`,
-  detail: ({ plannedN, name, pullN }) =>
-    rich`Planned ${force(plannedN)}; ${name} keeps within its limit up to ${force(pullN)}.`,
+  detail: ({ plannedN, name, pullN }) => rich`Planned ${force(plannedN)}; ${name} keeps within its limit up to ${force(pullN)}.`,
 });

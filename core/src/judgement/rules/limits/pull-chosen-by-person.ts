@@ -1,6 +1,6 @@
+import { force, rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { found, itself, wholeRig } from '../../speak.ts';
-import { force, rich } from '../../../quantity/format.ts';
 
 export const pullChosenByPerson = rigRule({
   code: 'pull-chosen-by-person',
@@ -12,9 +12,7 @@ export const pullChosenByPerson = rigRule({
   about: itself,
   answer: ({ rig: { chosenPull } }) =>
     chosenPull &&
-    found({ ...chosenPull }, [
-      { kind: 'edits', label: 'Back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] },
-    ]),
+    found({ ...chosenPull }, [{ kind: 'edits', label: 'Back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] }]),
   title: ({ person, pullN }) => rich`${person} chose a pull of ${force(pullN)}`,
   detail: ({ reason }) => rich`Reason given: ${reason}`,
 });

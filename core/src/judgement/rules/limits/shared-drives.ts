@@ -1,7 +1,6 @@
-import { driveName } from '../../speak.ts';
-import { momentRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
 import { percent, rich } from '../../../quantity/format.ts';
+import { momentRule } from '../../rule.ts';
+import { driveName, found, itself, wholeRig } from '../../speak.ts';
 
 export const sharedDrives = momentRule({
   code: 'shared-drives',

@@ -1,8 +1,8 @@
-import { momentRule } from '../../rule.ts';
-import { plannedOf } from '../drum/drums.ts';
-import { aboutBody, found, undecided } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutBody, found, undecided } from '../../speak.ts';
+import { plannedOf } from '../drum/drums.ts';
 
 export const towHasNoGrip = momentRule({
   code: 'tow-has-no-grip',
@@ -11,8 +11,7 @@ export const towHasNoGrip = momentRule({
   why: 'The towing vehicle’s wheels spin before the load moves.',
   needs: ['body.mass', 'vehicle.stance', 'situation'],
   asks: 'What ground does the towing vehicle stand on?',
-  subjects: ({ drives }) =>
-    drives.flatMap((drive) => (drive.kind === 'tow' && drive.towing ? [{ ...drive, towing: drive.towing }] : [])),
+  subjects: ({ drives }) => drives.flatMap((drive) => (drive.kind === 'tow' && drive.towing ? [{ ...drive, towing: drive.towing }] : [])),
   about: ({ towing }) => aboutBody(towing),
   margin: (moment, { index, towing, ratedN }) =>
     towing.stance === undefined || ratedN === undefined ? undefined : leftBelow(plannedOf(moment, index), ratedN),

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { type Fix, momentRule } from '../../rule.ts';
 import { found, itself, wholeRig } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const wrongWay = momentRule({
   code: 'wrong-way',
@@ -10,8 +10,7 @@ export const wrongWay = momentRule({
   needs: ['load.travel', 'body.heading', 'line.way'],
   subjects: wholeRig,
   about: itself,
-  margin: ({ advantage, rig, plannedPullN }) =>
-    advantage === undefined || rig.pullN === undefined || plannedPullN !== undefined ? 1 : -1,
+  margin: ({ advantage, rig, plannedPullN }) => (advantage === undefined || rig.pullN === undefined || plannedPullN !== undefined ? 1 : -1),
   answer: ({ advantage, rig }) => {
     if (advantage === undefined) return undefined;
     const { load } = rig.rig;

@@ -1,7 +1,6 @@
-import { chooseAnother, openPiece } from '../../speak.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
 
 export const advertOnly = rigRule({
   code: 'advert-only',

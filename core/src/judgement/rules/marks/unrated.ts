@@ -1,8 +1,7 @@
-import { chooseAnother, openPiece } from '../../speak.ts';
 import { isWinch } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
 
 export const unrated = rigRule({
   code: 'unrated',
@@ -17,6 +16,5 @@ export const unrated = rigRule({
     return bare ? found({ name: pieceName(use.piece) }, [...chooseAnother(use), ...openPiece(use.piece, 'Enter its mark')]) : undefined;
   },
   title: ({ name }) => rich`${name} has no rating`,
-  detail: () =>
-    rich`No working load limit, breaking strength or rated pull is on record. Enter what is marked on it, or use another.`,
+  detail: () => rich`No working load limit, breaking strength or rated pull is on record. Enter what is marked on it, or use another.`,
 });

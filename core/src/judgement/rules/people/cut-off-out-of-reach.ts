@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const cutOffOutOfReach = rigRule({
   code: 'cut-off-out-of-reach',

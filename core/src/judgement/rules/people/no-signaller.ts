@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { found, itself, wholeRig } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const noSignaller = rigRule({
   code: 'no-signaller',

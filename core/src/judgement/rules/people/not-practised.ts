@@ -1,7 +1,7 @@
-import { rigRule } from '../../rule.ts';
-import { operators } from './operators.ts';
-import { aboutBody, found, undecided } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutBody, found, undecided } from '../../speak.ts';
+import { operators } from './operators.ts';
 
 export const notPractised = rigRule({
   code: 'not-practised',

@@ -1,12 +1,12 @@
 import { dangerZones, inZones } from '../../../hazards/danger-zones.ts';
-import { actRule } from '../../rule.ts';
-import { operators } from './operators.ts';
-import { aboutBody, found } from '../../speak.ts';
 import type { HoldState } from '../../../moment/moment.ts';
 import type { Policy } from '../../../policy/policy.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { PersonBody } from '../../../rig/bodies.ts';
 import { vec3 } from '../../../statics/vec3.ts';
+import { actRule } from '../../rule.ts';
+import { aboutBody, found } from '../../speak.ts';
+import { operators } from './operators.ts';
 
 /** How far a sliding vehicle is reckoned to go, metres. */
 const PATH_M = 12;

@@ -1,8 +1,8 @@
-import { actRule } from '../../rule.ts';
-import { operators } from './operators.ts';
-import { aboutBody, found, vehicleOf, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
+import { actRule } from '../../rule.ts';
+import { aboutBody, found, vehicleOf, winchDrives } from '../../speak.ts';
+import { operators } from './operators.ts';
 
 export const operatorInZone = actRule({
   code: 'operator-in-zone',

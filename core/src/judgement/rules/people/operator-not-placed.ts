@@ -1,7 +1,7 @@
-import { rigRule } from '../../rule.ts';
-import { operators } from './operators.ts';
-import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
+import { operators } from './operators.ts';
 
 const QUESTION = 'operator-not-placed.rig';
 

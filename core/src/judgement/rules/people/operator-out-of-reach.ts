@@ -1,10 +1,9 @@
-import { aboutBody } from '../../speak.ts';
 import { remoteReachM } from '../../../hazards/remote-reach.ts';
-import { rigRule } from '../../rule.ts';
-import { operators } from './operators.ts';
-import { found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutBody, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
+import { operators } from './operators.ts';
 
 export const operatorOutOfReach = rigRule({
   code: 'operator-out-of-reach',

@@ -1,7 +1,6 @@
-import { aboutUse } from '../../speak.ts';
+import { isChosen, type ResolvedLanyard } from '../../../resolved/resolved-rig.ts';
 import type { About } from '../../rule.ts';
-import { pieceName } from '../../speak.ts';
-import { type ResolvedLanyard, isChosen } from '../../../resolved/resolved-rig.ts';
+import { aboutUse, pieceName } from '../../speak.ts';
 
 /** A lanyard's finding is about the piece that it catches. */
 export const aboutLanyard = ({ use, lanyard }: ResolvedLanyard): About => ({ ...aboutUse(use), place: lanyard.id });

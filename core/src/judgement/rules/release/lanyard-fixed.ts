@@ -1,8 +1,8 @@
-import { rigRule } from '../../rule.ts';
-import { aboutLanyard, caughtName } from './about-lanyard.ts';
-import { found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isFixed, travelsWithLoad } from '../../../release/lanyards.ts';
+import { rigRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardFixed = rigRule({
   code: 'lanyard-fixed',
@@ -12,8 +12,7 @@ export const lanyardFixed = rigRule({
   needs: ['lanyard.tie', 'line.way'],
   subjects: ({ lanyards }) => lanyards,
   about: aboutLanyard,
-  answer: (rig, lanyard) =>
-    isFixed(lanyard, rig) && travelsWithLoad(lanyard, rig) ? found({ name: caughtName(lanyard) }) : undefined,
+  answer: (rig, lanyard) => (isFixed(lanyard, rig) && travelsWithLoad(lanyard, rig) ? found({ name: caughtName(lanyard) }) : undefined),
   title: ({ name }) => rich`${name} travels but its lanyard is tied to something fixed`,
   detail: () => rich`Tie it by a grip to a strand that moves along, or to the load itself.`,
 });

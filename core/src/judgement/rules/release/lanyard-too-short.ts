@@ -1,9 +1,9 @@
-import { momentRule } from '../../rule.ts';
-import { aboutLanyard, caughtName } from './about-lanyard.ts';
-import { found, undecided } from '../../speak.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { isFixed, lanyardLengthM, lanyardNeedsM, travelsWithLoad } from '../../../release/lanyards.ts';
+import { momentRule } from '../../rule.ts';
+import { found, undecided } from '../../speak.ts';
+import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardTooShort = momentRule({
   code: 'lanyard-too-short',
@@ -25,7 +25,6 @@ export const lanyardTooShort = momentRule({
     return lengthM === undefined ? undecided(data) : found(data);
   },
   title: ({ name }) => rich`The lanyard of ${name} comes tight`,
-  detail: ({ lengthM, needsM }) =>
-    rich`It is ${length(lengthM)} long and spans ${length(needsM)}. Take a longer one, or tie it nearer.`,
+  detail: ({ lengthM, needsM }) => rich`It is ${length(lengthM)} long and spans ${length(needsM)}. Take a longer one, or tie it nearer.`,
   question: ({ name }) => rich`How long is the lanyard of ${name}? It has to stay slack through the whole travel.`,
 });

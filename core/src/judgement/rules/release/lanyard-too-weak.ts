@@ -1,9 +1,9 @@
-import { actRule } from '../../rule.ts';
-import { aboutLanyard, caughtName } from './about-lanyard.ts';
-import { found, undecided } from '../../speak.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
 import { lanyardStrength } from '../../../release/lanyards.ts';
+import { actRule } from '../../rule.ts';
+import { found, undecided } from '../../speak.ts';
+import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardTooWeak = actRule({
   code: 'lanyard-too-weak',
@@ -23,6 +23,5 @@ export const lanyardTooWeak = actRule({
   title: ({ name }) => rich`The lanyard of ${name} would break`,
   detail: ({ arrestN, breaksN }) =>
     rich`Stopping what flies there would load it with ${force(arrestN)}; it breaks at ${force(breaksN)}. Take a stronger or a longer one, and keep clear all the same.`,
-  question: ({ name }) =>
-    rich`Would the lanyard of ${name} hold? Its strength, its length or the mass of what it holds is not on record.`,
+  question: ({ name }) => rich`Would the lanyard of ${name} hold? Its strength, its length or the mass of what it holds is not on record.`,
 });

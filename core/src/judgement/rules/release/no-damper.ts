@@ -1,9 +1,8 @@
-
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
 import { spanLengthM } from '../../../moment/forces.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
 
 export const noDamper = momentRule({
   code: 'no-damper',
@@ -11,8 +10,7 @@ export const noDamper = momentRule({
   softenable: true,
   why: 'A damper on every tensioned leg drags a breaking line to the ground.',
   needs: ['dampers', 'line.way', 'policy'],
-  subjects: ({ lines }) =>
-    lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [] : [{ line, span }]))),
+  subjects: ({ lines }) => lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [] : [{ line, span }]))),
   about: ({ line, span }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` } }),
   margin: ({ shown, rig }, { line, span }) => {
     if (shown === undefined) return Number.POSITIVE_INFINITY;

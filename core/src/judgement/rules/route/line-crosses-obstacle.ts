@@ -1,7 +1,7 @@
-import { momentRule } from '../../rule.ts';
-import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
-import { found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { momentRule } from '../../rule.ts';
+import { found } from '../../speak.ts';
+import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
 
 export const lineCrossesObstacle = momentRule({
   code: 'line-crosses-obstacle',

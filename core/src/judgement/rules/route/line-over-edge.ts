@@ -1,7 +1,6 @@
-
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { ticked } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const lineOverEdge = rigRule({
   code: 'line-over-edge',

@@ -1,7 +1,7 @@
-import { momentRule } from '../../rule.ts';
-import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
-import { ticked } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { momentRule } from '../../rule.ts';
+import { ticked } from '../../speak.ts';
+import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
 
 export const lineOverLip = momentRule({
   code: 'line-over-lip',

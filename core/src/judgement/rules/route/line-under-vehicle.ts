@@ -1,10 +1,9 @@
-
 import { passesOver } from '../../../hazards/danger-zones.ts';
-import { momentRule } from '../../rule.ts';
-import { ticked } from '../../speak.ts';
 import { stopAt } from '../../../moment/forces.ts';
 import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
+import { momentRule } from '../../rule.ts';
+import { ticked } from '../../speak.ts';
 
 /** Share of a vehicle's outline that counts: a line that starts or ends on its front or back crosses a corner without running under it. */
 const COUNTED_SHARE = 0.8;
@@ -22,7 +21,7 @@ export const lineUnderVehicle = momentRule({
         ? [{ body, outline: outlineOf({ ...body, lengthM: body.lengthM * COUNTED_SHARE, widthM: body.widthM * COUNTED_SHARE }) }]
         : [],
     );
-    return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map((vehicle) => ({ ...vehicle, line, span }))));
+    return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map(({ body, outline }) => ({ body, outline, line, span }))));
   },
   about: ({ line, span, body }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` }, place: body.id }),
   margin: ({ shown }, { line, span, outline }) => {

@@ -1,12 +1,11 @@
-import { holdsBack } from '../../../rig/site-geometry.ts';
-import { aboutBody, winchDrives } from '../../speak.ts';
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
 import type { ResolvedBody, ResolvedPoint, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { holdsBack } from '../../../rig/site-geometry.ts';
 import { dot, subtract, vec3 } from '../../../statics/vec3.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutBody, found, winchDrives } from '../../speak.ts';
 
 export const loadReachesAnchor = momentRule({
   code: 'load-reaches-anchor',

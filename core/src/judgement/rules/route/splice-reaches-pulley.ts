@@ -1,12 +1,11 @@
-
-import { momentRule } from '../../rule.ts';
-import { aboutUse, found } from '../../speak.ts';
 import { pathLengthM, toEndM } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import type { ResolvedLine, RopeReach } from '../../../resolved/resolved-rig.ts';
+import { momentRule } from '../../rule.ts';
+import { aboutUse, found } from '../../speak.ts';
 
 export const spliceReachesPulley = momentRule({
   code: 'splice-reaches-pulley',

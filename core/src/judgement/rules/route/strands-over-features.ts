@@ -1,9 +1,8 @@
-
-import type { About } from '../../rule.ts';
 import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import type { ResolvedLine, ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Feature } from '../../../rig/rig.ts';
+import type { About } from '../../rule.ts';
 
 export interface Crossing {
   readonly feature: Feature;

@@ -1,8 +1,8 @@
 import { roleWords } from '../../../gear/roles.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isJudgedPoint } from '../../../rig/judged-point.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found } from '../../speak.ts';
 
 export const pieceMissing = rigRule({
   code: 'piece-missing',

@@ -1,8 +1,8 @@
 import { isRope } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { ChosenUse, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 
 export const pieceUsedTwice = rigRule({
   code: 'piece-used-twice',

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, openPiece, pieceName, undecided, usesOfClass } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const pointUnknown = rigRule({
   code: 'point-unknown',
@@ -12,9 +12,7 @@ export const pointUnknown = rigRule({
   subjects: (rig) => usesOfClass(rig, 'recovery-point'),
   about: aboutUse,
   answer: (_, { piece }) =>
-    piece.attributes.pointKind === undefined
-      ? undecided({ name: pieceName(piece) }, openPiece(piece, 'Enter what it is'))
-      : undefined,
+    piece.attributes.pointKind === undefined ? undecided({ name: pieceName(piece) }, openPiece(piece, 'Enter what it is')) : undefined,
   title: ({ name }) => rich`What is ${name}: a rated recovery point, a factory hook, a tie-down?`,
   detail: () => rich``,
 });

@@ -1,8 +1,8 @@
 import { isClass, isWire } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { ropesOnPulleys } from '../fit/ropes-on-pulleys.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { ropesOnPulleys } from '../fit/ropes-on-pulleys.ts';
 
 export const ringWithSteelLine = rigRule({
   code: 'ring-with-steel-line',

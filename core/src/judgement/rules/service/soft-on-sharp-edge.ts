@@ -1,10 +1,10 @@
 import type { GearFacts } from '../../../gear/gear-facts.ts';
 import { isClass, numberAt, ropeDiameterOf, traitsOf } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, ticked, usesOfClass } from '../../speak.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
+import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, ticked, usesOfClass } from '../../speak.ts';
 
 export const softOnSharpEdge = rigRule({
   code: 'soft-on-sharp-edge',
@@ -26,9 +26,7 @@ export const softOnSharpEdge = rigRule({
       const asked = ticked(rig, questionId, data);
       return asked?.kind === 'undecided' ? { ...asked, fixes: openPiece(point, 'Enter the edge radius') } : asked;
     }
-    return fallsShort(radiusM, ropeM / 4)
-      ? found({ ...data, radiusM, ropeM }, chooseAnother(use, 'Choose a steel shackle'))
-      : undefined;
+    return fallsShort(radiusM, ropeM / 4) ? found({ ...data, radiusM, ropeM }, chooseAnother(use, 'Choose a steel shackle')) : undefined;
   },
   title: ({ name, over }) => rich`${name} lies on a sharp edge of ${over}`,
   detail: ({ rock, radiusM, ropeM }) => {

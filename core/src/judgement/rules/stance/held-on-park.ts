@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { itself, ticked, vehicleOf, wholeRig, winchDrives } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const heldOnPark = rigRule({
   code: 'held-on-park',

@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { itself, ticked, wholeRig } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const noChocks = rigRule({
   code: 'no-chocks',

@@ -1,9 +1,8 @@
-
 import { isClass, servesAs, traitsOf } from '../../../gear/traits.ts';
+import { rich } from '../../../quantity/format.ts';
+import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import { rigRule } from '../../rule.ts';
 import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
-import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
 
 export const metalBetweenStretch = rigRule({
   code: 'metal-between-stretch',
@@ -15,7 +14,9 @@ export const metalBetweenStretch = rigRule({
   about: aboutUse,
   answer: (_, use) => {
     const joins = servesAs(use.piece, 'connector') || servesAs(use.piece, 'line-end');
-    return joins && !traitsOf(use.piece).soft ? found({ name: pieceName(use.piece) }, chooseAnother(use, 'Choose a soft shackle')) : undefined;
+    return joins && !traitsOf(use.piece).soft
+      ? found({ name: pieceName(use.piece) }, chooseAnother(use, 'Choose a soft shackle'))
+      : undefined;
   },
   title: ({ name }) => rich`${name} joins two stretch ropes`,
   detail: () => rich`Use a soft shackle, or loop them through each other with a soft spacer.`,

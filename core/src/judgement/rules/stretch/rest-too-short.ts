@@ -1,6 +1,6 @@
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../rule.ts';
 import { itself, ticked, usesOfClass, wholeRig } from '../../speak.ts';
-import { rich } from '../../../quantity/format.ts';
 
 export const restTooShort = rigRule({
   code: 'rest-too-short',

@@ -1,8 +1,8 @@
 import { isClass } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { towRopes } from './tow-ropes.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { towRopes } from './tow-ropes.ts';
 
 export const staticWithRunUp = rigRule({
   code: 'static-with-run-up',
@@ -13,9 +13,7 @@ export const staticWithRunUp = rigRule({
   subjects: (rig) => towRopes(rig).filter(({ runUp }) => runUp),
   about: ({ rope }) => aboutUse(rope),
   answer: (_, { rope }) =>
-    isClass(rope.piece, 'stretch-rope')
-      ? undefined
-      : found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a stretch rope')),
+    isClass(rope.piece, 'stretch-rope') ? undefined : found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a stretch rope')),
   title: ({ name }) => rich`${name} does not stretch: no run-up`,
   detail: () => rich`Tow steadily from a tight strap, or take a stretch rope.`,
 });

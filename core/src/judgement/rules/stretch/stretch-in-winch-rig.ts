@@ -1,8 +1,8 @@
-import { rigRule } from '../../rule.ts';
-import { towRopes } from './tow-ropes.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { ChosenUse, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
+import { towRopes } from './tow-ropes.ts';
 
 export const stretchInWinchRig = rigRule({
   code: 'stretch-in-winch-rig',

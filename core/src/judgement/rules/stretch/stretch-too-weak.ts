@@ -1,8 +1,8 @@
-import { rigRule } from '../../rule.ts';
-import { stretchMatches } from './tow-ropes.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { stretchMatches } from './tow-ropes.ts';
 
 export const stretchTooWeak = rigRule({
   code: 'stretch-too-weak',

@@ -1,8 +1,7 @@
-
 import { isClass } from '../../../gear/traits.ts';
 import { STANDARD_GRAVITY } from '../../../quantity/units.ts';
 import { nominalStrengthN } from '../../../release/what-leaves.ts';
-import { type ChosenUse, type ResolvedRig, isChosen } from '../../../resolved/resolved-rig.ts';
+import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
 
 /** A rope by which a vehicle pulls another as it drives. */
 export interface TowRope {

@@ -1,8 +1,8 @@
 import { servesAs } from '../../../gear/traits.ts';
-import { rigRule } from '../../rule.ts';
-import { towRopes } from './tow-ropes.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
 import { rich } from '../../../quantity/format.ts';
+import { rigRule } from '../../rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { towRopes } from './tow-ropes.ts';
 
 export const winchLineAsTow = rigRule({
   code: 'winch-line-as-tow',
@@ -13,9 +13,7 @@ export const winchLineAsTow = rigRule({
   subjects: towRopes,
   about: ({ rope }) => aboutUse(rope),
   answer: (_, { rope }) =>
-    servesAs(rope.piece, 'winch-line')
-      ? found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a tow strap'))
-      : undefined,
+    servesAs(rope.piece, 'winch-line') ? found({ name: pieceName(rope.piece) }, chooseAnother(rope, 'Choose a tow strap')) : undefined,
   title: ({ name }) => rich`${name} must not be towed with`,
   detail: () => rich`Use a strap for a steady tow, or pull with the winch and the vehicle standing.`,
 });
