@@ -1,6 +1,7 @@
 // Throws a million damaged inputs at the reader of files and at the solver. Run: npm run fuzz [-- inputs]
 import { cpus } from 'node:os';
-import { judge, readRig, readRigFile } from '@wainrope/core';
+import { readRig, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import type { Network, NetworkNode } from '../core/src/statics/network.ts';
 import { solveNetwork } from '../core/src/statics/solve-network.ts';
 import { layouts } from '../core/src/testing/layouts.ts';

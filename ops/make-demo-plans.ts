@@ -6,7 +6,6 @@ import {
   type Case,
   type GearFacts,
   gearIdsOf,
-  judge,
   laySelfRecovery,
   RIG_FILE_FORMAT,
   RIG_FILE_VERSION,
@@ -16,6 +15,7 @@ import {
   teamStandard,
   type VehicleBody,
 } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { parse } from 'csv-parse/sync';
 import { rigKit } from '../core/src/testing/rig-kit.ts';
 import { type Scene, scenes } from './demo-scenes.ts';

@@ -2,18 +2,26 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { gearClasses, gearClassNames, policyCodec, policyPresets, rigFileCodec, rules } from '@wainrope/core';
+import { type Field, factWords, gearClasses, gearClassNames, policyCodec, policyPresets, rigFileCodec, rules } from '@wainrope/core';
 
 import { bundleCodec } from '../server/src/bundle/bundle-tables.ts';
 
 const docs = resolve(import.meta.dirname, '../docs');
 mkdirSync(resolve(docs, 'formats'), { recursive: true });
 
+/** What an attribute of gear is called, whichever class has it. */
+const labels = new Map(
+  gearClassNames.flatMap((kind) =>
+    Object.entries<Field>(gearClasses[kind].fields).map(([key, { label }]) => [key, label.toLowerCase()] as const),
+  ),
+);
+const factOf = (id: Parameters<typeof factWords>[0]) => factWords(id, (attribute) => labels.get(attribute) ?? attribute);
+
 const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
 const table = [...rules]
   .sort((a, b) => a.code.localeCompare(b.code))
   .map(({ code, severity, softenable, why, needs, asks }) =>
-    row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs, asks ?? '–']),
+    row([`\`${code}\``, severity, softenable ? 'yes' : 'no', why, needs.map(factOf).join('; '), asks ?? '–']),
   );
 writeFileSync(
   resolve(docs, 'rules.md'),

@@ -1,4 +1,5 @@
-import { judge } from '@wainrope/core';
+import { withWords } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { type Answer, asJson, CODES, done, notUnderstood, type Options } from './answer.ts';
 import { printReport } from './print-report.ts';
 import { readFileText } from './read-subject.ts';
@@ -9,5 +10,5 @@ export function check(text: string, options: Options): Answer {
   if (!file.ok) return notUnderstood(file.faults, options.json);
   const subject = file.value.case;
   const report = judge(subject);
-  return done(options.json ? asJson(report) : printReport(subject, report, options.units), CODES[report.verdict]);
+  return done(options.json ? asJson(withWords(report)) : printReport(subject, report, options.units), CODES[report.verdict]);
 }

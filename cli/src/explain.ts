@@ -1,4 +1,5 @@
-import { figuresOf, formatFigure, type ReaderUnits, type Rule, rules, type Term } from '@wainrope/core';
+import { formatFigure, type ReaderUnits, type Rule, rules, type Term } from '@wainrope/core';
+import { figuresOf } from '@wainrope/core/judging';
 import { type Answer, asJson, done, NOT_UNDERSTOOD, notUnderstood, type Options } from './answer.ts';
 import { readFileText } from './read-subject.ts';
 

@@ -4,13 +4,14 @@ import {
   force,
   formatFigure,
   length,
-  type PlaceFigures,
+  type PlaceReport,
   percent,
   type ReaderUnits,
   type Report,
   ratio,
   type Severity,
   strandSentence,
+  wordsOf,
   write,
 } from '@wainrope/core';
 
@@ -52,7 +53,7 @@ function head(subject: Case, report: Report, units: ReaderUnits): readonly strin
   ];
 }
 
-function label({ tag, name, where }: PlaceFigures): string {
+function label({ tag, name, where }: PlaceReport): string {
   return [tag, name, where && `(${where})`].filter(Boolean).join(' ');
 }
 
@@ -78,7 +79,8 @@ function findings(report: Report, units: ReaderUnits): readonly string[] {
   if (report.findings.length === 0) return ['No findings.'];
   return report.findings.flatMap((finding) => {
     const head = finding.undecided ? 'Question' : SEVERITIES[counted(finding)];
-    const detail = write(finding.detail, units);
-    return [`${head}: ${write(finding.title, units)} [${finding.code}]`, ...(detail ? [`    ${detail}`] : []), `    ${finding.why}`];
+    const words = wordsOf(finding);
+    const detail = write(words.detail, units);
+    return [`${head}: ${write(words.title, units)} [${finding.code}]`, ...(detail ? [`    ${detail}`] : []), `    ${words.why}`];
   });
 }

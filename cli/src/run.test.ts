@@ -1,7 +1,8 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { figuresOf, readRigFile, rules, teamStandard } from '@wainrope/core';
+import { readRigFile, rules, teamStandard } from '@wainrope/core';
+import { figuresOf } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import { run } from './run.ts';
 

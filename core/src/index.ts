@@ -70,10 +70,11 @@ export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts
 export { standardSheets } from './inspections/standard-sheets.ts';
 export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
-export { wordsOf } from './judgement/finding-words.ts';
+export { withWords, wordsOf } from './judgement/finding-words.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
-export { counted, type Finding, type FindingWords } from './judgement/report/finding.ts';
+export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredBy } from './judgement/report/finding.ts';
+export { type KeptReport, readKeptReport } from './judgement/report/kept-report.ts';
 export { CORE_VERSION, type DrumFigures, type PlaceReport, type Report, type Verdict } from './judgement/report/report.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
@@ -81,6 +82,7 @@ export { rules } from './judgement/rule-list.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
 export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';
 export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, type SceneBody, vehicleAt } from './layouts/lay-on-site.ts';
+export { firstRig, layPlan, type PlanVehicle, relayEdits, vehicleBody, winchOf } from './layouts/lay-plan.ts';
 export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
@@ -144,6 +146,7 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
+export { type FactId, factWords, rigFacts } from './rig/facts.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,
@@ -164,6 +167,9 @@ export { rigDifferences } from './rig/rig-differences.ts';
 export { bodyOfChain, bodyOfPoint, loadBody, pointOfChain, pointPosition, travelDirection } from './rig/site-geometry.ts';
 export { withoutPieces } from './rig/without-pieces.ts';
 export { addGrip } from './rigging/add-grip.ts';
+export { type BagPiece, bestFor, type Candidate, candidatesFor } from './rigging/candidates.ts';
+export { choosePieceEdits } from './rigging/choose-piece.ts';
+export { applied, fillEdits, vehicleIdOfUse, withPieces } from './rigging/fill-pieces.ts';
 export { goesIn } from './rigging/goes-in.ts';
 export {
   addBridle,

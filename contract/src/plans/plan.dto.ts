@@ -10,6 +10,8 @@ export type PlanState = (typeof planStates)[number];
 /** A fix that a named person answers for leaving as it is. */
 export class OverrideView {
   @IsString() findingId!: string;
+  /** Answers from before findings had ids of their own cover all that a rule says of a subject. */
+  @IsIn(['finding', 'rule-and-subject']) covers!: 'finding' | 'rule-and-subject';
   @IsString() finding!: string;
   @IsString() reason!: string;
   @IsString() by!: string;

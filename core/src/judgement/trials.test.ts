@@ -6,6 +6,7 @@ import { write } from '../quantity/format.ts';
 import type { Case } from '../rig/case.ts';
 import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
+import { wordsOf } from './finding-words.ts';
 import { judge } from './judge.ts';
 import { crosses } from './rules/route/strands-over-features.ts';
 
@@ -120,7 +121,7 @@ describe('what the line crosses', () => {
   const found = (rigged: Case) => judge(rigged).findings.filter(({ code }) => code === 'line-crosses-obstacle' || code === 'line-over-lip');
 
   it('an obstacle is to be led round, a lip is asked about, water is only drawn', () => {
-    expect(found(across('obstacle')).map(({ code, title }) => [code, write(title)])).toEqual([
+    expect(found(across('obstacle')).map((finding) => [finding.code, write(wordsOf(finding).title)])).toEqual([
       ['line-crosses-obstacle', 'The line crosses the wall'],
     ]);
     expect(found(across('edge')).map(({ code, undecided }) => [code, undecided])).toEqual([['line-over-lip', true]]);

@@ -3,8 +3,6 @@ import type { GearFacts } from '../gear/gear-facts.ts';
 import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
-import { linePullLimit, weakestOf } from './margins.ts';
-import { type PlaceCheck } from './place-check.ts';
 
 const changed = (id: string, change: (facts: GearFacts) => object): Case => {
   const plain = exampleCase();
@@ -79,40 +77,5 @@ describe('the drum in a rig', () => {
     expect(report.greatestPullN).toBeUndefined();
     expect(report.verdict).toBe('stop');
     expect(report.findings.map(({ code }) => code)).toContain('unrated');
-  });
-});
-
-describe('the weakest place and the line-pull limit', () => {
-  const check = (id: string, severity: number, wllN = 1, loadPerPull = 1): PlaceCheck => ({
-    place: {
-      id,
-      part: 'line',
-      kind: 'body',
-      owner: { kind: 'body', bodyId: id, label: id },
-      where: '',
-      load: { kind: 'span', line: 0, span: 0 },
-      locals: [],
-      capacity: { wllN, mbsN: 4 * wllN },
-      ownLine: false,
-      judged: false,
-      strands: [],
-    },
-    plannedN: 1,
-    greatestN: 1,
-    utilisation: severity,
-    breakingRatio: 1,
-    stopRatio: 1.25,
-    nearRatio: 1.5,
-    severity,
-    loadPerPull,
-  });
-  it('is set by what the largest load a newton of line pull leaves least', () => {
-    expect(linePullLimit([check('a', 1, 100, 1), check('b', 1, 150, 2)])).toMatchObject({ pullN: 75, place: { id: 'b' } });
-    expect(linePullLimit([])).toBeUndefined();
-  });
-  it('gives ties to the first in load-path order, whatever the last bits say', () => {
-    expect(weakestOf([check('a', 0.5), check('b', 0.8), check('c', 0.8 * (1 + 1e-12))])?.place.id).toBe('b');
-    expect(weakestOf([check('a', 0.5), check('b', Number.POSITIVE_INFINITY), check('c', Number.POSITIVE_INFINITY)])?.place.id).toBe('b');
-    expect(weakestOf([])).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { LIMIT_TOLERANCE } from '../quantity/tolerance.ts';
 import type { Place } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Moment } from './moment.ts';
@@ -28,19 +29,26 @@ export function strainAt(moment: Moment, place: Place): number {
   return Math.max(Number.isNaN(utilisation) ? 0 : utilisation, Number.isNaN(breaking) ? 0 : stopRatio(moment.rig, place) / breaking);
 }
 
-/** The place that stands worst; ties (within 1e-9) go to the first in load-path order. */
-export function weakestOf(moment: Moment): Place | undefined {
-  let worst: Place | undefined;
+/** The index of the greatest of some strains above 0; ties (within 1e-9) go to the first. */
+export function worstIndex(strains: ArrayLike<number>): number | undefined {
+  let worst: number | undefined;
   let most = 0;
-  for (const place of moment.rig.places) {
-    if (moment.places.present[place.index] === 0) continue;
-    const strain = strainAt(moment, place);
-    if (strain > 0 && (worst === undefined || strain > most * (1 + 1e-9))) {
-      worst = place;
+  for (let index = 0; index < strains.length; index++) {
+    const strain = strains[index] ?? 0;
+    if (strain > 0 && (worst === undefined || strain > most * (1 + LIMIT_TOLERANCE))) {
+      worst = index;
       most = strain;
     }
   }
   return worst;
+}
+
+/** The place that stands worst; ties go to the first in load-path order. */
+export function weakestOf(moment: Moment): Place | undefined {
+  const { places } = moment.rig;
+  const strains = Float64Array.from(places, (place) => (moment.places.present[place.index] === 1 ? strainAt(moment, place) : 0));
+  const worst = worstIndex(strains);
+  return worst === undefined ? undefined : places[worst];
 }
 
 export interface LinePullLimit {
@@ -49,14 +57,24 @@ export interface LinePullLimit {
   readonly place: Place;
 }
 
-/** The largest line pull that keeps every place within its WLL under both hauling friction and none, and the place that sets it. */
-export function linePullLimit({ rig, places }: Moment): LinePullLimit | undefined {
-  let least: LinePullLimit | undefined;
-  for (const place of rig.places) {
-    const [wllN = Number.NaN, perPullN = 0] = [places.wllN[place.index], places.perPullN[place.index]];
-    if (Number.isNaN(wllN) || !(perPullN > 0)) continue;
-    const pullN = wllN / perPullN;
-    if (least === undefined || pullN < least.pullN * (1 - 1e-9)) least = { pullN, place };
+/** The least of working limits ÷ loads per newton of line pull, and its index; where either is missing or no load there is none. */
+export function leastPull(
+  wllN: ArrayLike<number>,
+  perPullN: ArrayLike<number>,
+): { readonly pullN: number; readonly index: number } | undefined {
+  let least: { readonly pullN: number; readonly index: number } | undefined;
+  for (let index = 0; index < wllN.length; index++) {
+    const [limitN = Number.NaN, perN = Number.NaN] = [wllN[index], perPullN[index]];
+    if (Number.isNaN(limitN) || !(perN > 0)) continue;
+    const pullN = limitN / perN;
+    if (least === undefined || pullN < least.pullN * (1 - LIMIT_TOLERANCE)) least = { pullN, index };
   }
   return least;
+}
+
+/** The largest line pull that keeps every place within its WLL under both hauling friction and none, and the place that sets it. */
+export function linePullLimit({ rig, places }: Moment): LinePullLimit | undefined {
+  const least = leastPull(places.wllN, places.perPullN);
+  const place = least && rig.places[least.index];
+  return place && { pullN: least.pullN, place };
 }

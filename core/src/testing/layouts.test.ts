@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
-import { assess } from '../moment/assess.ts';
 import { drivenBy } from '../moment/balance.ts';
+import { momentAt } from '../moment/moment-at.ts';
+import { networkAt } from '../moment/poses.ts';
+import { resolveRig } from '../resolved/resolve-rig.ts';
 import { readRigFile } from '../rig/case.ts';
 import { layouts } from './layouts.ts';
 import { relaxationOracle } from './relaxation-oracle.ts';
@@ -67,17 +69,18 @@ describe('every layout', () => {
     expect(layouts.map(({ file }) => file).sort()).toEqual(Object.keys(EXPECTED).sort());
   });
   it.each(layouts.map((entry) => [entry.file, entry] as const))('%s: balances as worked independently', (file, { build }) => {
-    const { solved, network, drives } = assess(build());
-    if (!solved) throw new Error('no balance');
+    const rig = resolveRig(build());
+    const { balances, positions, drives } = momentAt(rig, 0);
+    if (!balances) throw new Error('no balance');
     const expected = EXPECTED[file] ?? [];
-    solved.hauling.strandTensions.forEach((strands, rope) => {
+    balances.hauling.equilibrium.strandTensions.forEach((strands, rope) => {
       strands.forEach((tension, strand) => {
         expect(tension).toBeCloseTo(expected[rope]?.[strand] ?? Number.NaN, 3);
       });
     });
-    const driven = drivenBy(network, drives, ({ share }) => share);
+    const driven = drivenBy(networkAt(rig, positions), drives, ({ share }) => share);
     for (const motion of ['hauling', 'frictionless', 'lowering'] as const) {
-      const state = solved[motion];
+      const state = balances[motion]?.equilibrium;
       if (!state) continue;
       const oracle = relaxationOracle(driven, motion);
       expect(oracle.residual).toBeLessThan(1e-7);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '../judgement/finding-words.ts';
 import { judge } from '../judgement/judge.ts';
 import { readRigFile } from '../rig/case.ts';
 import type { Network, NetworkNode } from '../statics/network.ts';
@@ -111,7 +112,8 @@ describe('a rig that cannot be worked out is named, with what is concerned', () 
     const report = judge(read.value.case);
     expect(report.verdict).toBe('stop');
     expect(JSON.parse(JSON.stringify(report))).toEqual(report);
-    return report.findings.find(({ code }) => code === 'not-solved')?.detail.join('');
+    const found = report.findings.find(({ code }) => code === 'not-solved');
+    return found && wordsOf(found).detail.join('');
   };
   it('two bodies on one spot', () => {
     expect(

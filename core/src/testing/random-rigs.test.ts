@@ -1,15 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
-import { assess } from '../moment/assess.ts';
-import type { Assessment } from '../moment/assessment.ts';
 import { drivenBy } from '../moment/balance.ts';
-import { pathLengthM } from '../moment/forces.ts';
+import { forcesOf, pathLengthM } from '../moment/forces.ts';
+import type { Balances, Moment } from '../moment/moment.ts';
+import { momentAt } from '../moment/moment-at.ts';
+import { networkAt } from '../moment/poses.ts';
 import { canonicalJson } from '../policy/canonical-json.ts';
-import { rigNetwork } from '../resolved/rig-network.ts';
+import { resolveRig } from '../resolved/resolve-rig.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit, type Edit } from '../rig/edits.ts';
 import type { Body, Rig } from '../rig/rig.ts';
+import { holdsBack } from '../rig/site-geometry.ts';
 import { solveNetwork } from '../statics/solve-network.ts';
 import { layouts } from './layouts.ts';
 
@@ -40,30 +43,38 @@ const randomCase: fc.Arbitrary<Case> = fc
     return { ...subject, rig: { ...rig, bodies, points, ground: { slopeRad: slope, uphillRad: uphill } } };
   });
 
-const solvable = (subject: Case): Assessment | undefined => {
-  const assessment = assess(subject);
-  return assessment.solved ? assessment : undefined;
+/** A rig in balance at its start. */
+interface Solvable extends Moment {
+  readonly balances: Balances;
+}
+const startOf = (subject: Case): Moment => momentAt(resolveRig(subject), 0);
+const isSolvable = (moment: Moment): moment is Solvable => moment.balances !== undefined;
+const solvable = (subject: Case): Solvable | undefined => {
+  const start = startOf(subject);
+  return isSolvable(start) ? start : undefined;
 };
 const moved = (rig: Rig, by: { readonly x: number; readonly y: number }): Rig => ({
   ...rig,
   bodies: rig.bodies.map((body) => (body.id === rig.load.bodyId ? { ...body, xM: body.xM + by.x, yM: body.yM + by.y } : body)),
 });
+const networkOf = (rig: ResolvedRig) => networkAt(rig, rig.start);
 
 /** Rope hauled for a metre of travel, each drive's by its share, measured by moving the load and solving again. */
-function hauledForTravel({ rig, travel, drives, gear, policy }: Assessment): number | undefined {
+function hauledForTravel({ rig, travel, drives }: Solvable): number | undefined {
   const step = 1e-4;
   const lengthAfter = (by: number): number | undefined => {
-    const network = rigNetwork(moved(rig, { x: by * travel.x, y: by * travel.y }), gear, policy);
+    const other = resolveRig({ ...rig.subject, rig: moved(rig.rig, { x: by * travel.x, y: by * travel.y }) });
     const state = solveNetwork(
-      drivenBy(network, drives, ({ share }) => share),
+      drivenBy(networkOf(other), drives, ({ share }) => share),
       'frictionless',
     );
     if (state.kind !== 'solved') return undefined;
-    return drives.reduce((sum, { walk, share }) => sum + share * pathLengthM(network.lines[walk.index] ?? walk, state), 0);
+    const forces = forcesOf(other, state);
+    return drives.reduce((sum, { drive, share }) => sum + share * pathLengthM(drive.line, forces), 0);
   };
   const [further, nearer] = [lengthAfter(step), lengthAfter(-step)];
   if (further === undefined || nearer === undefined) return undefined;
-  const backwards = rig.purpose === 'lower' || rig.purpose === 'hold' ? -1 : 1;
+  const backwards = holdsBack(rig.rig) ? -1 : 1;
   return (backwards * (nearer - further)) / (2 * step);
 }
 
@@ -72,10 +83,10 @@ describe('random rigs of every layout', () => {
     let solved = 0;
     fc.assert(
       fc.property(randomCase, (subject) => {
-        const { solved: state, failure } = assess(subject);
-        if (state) solved++;
-        return state
-          ? Math.max(state.hauling.residual, state.frictionless.residual) < 1e-9
+        const { balances, failure } = startOf(subject);
+        if (balances) solved++;
+        return balances
+          ? Math.max(balances.hauling.equilibrium.residual, balances.frictionless.equilibrium.residual) < 1e-9
           : failure !== undefined && failure.nodes.length > 0;
       }),
       { seed: 301, numRuns: 400 },
@@ -86,13 +97,13 @@ describe('random rigs of every layout', () => {
     let compared = 0;
     fc.assert(
       fc.property(randomCase, (subject) => {
-        const assessment = solvable(subject);
+        const start = solvable(subject);
         // A ramp of its own leaves the ground, and a bridle that goes slack kinks the path.
-        if (subject.rig.load.task?.kind === 'deck' || (assessment?.solved?.frictionless.slackLinks.length ?? 1) > 0) return true;
-        const hauled = assessment && hauledForTravel(assessment);
+        if (subject.rig.load.task?.kind === 'deck' || (start?.balances.frictionless.equilibrium.slackLinks.length ?? 1) > 0) return true;
+        const hauled = start && hauledForTravel(start);
         if (hauled === undefined) return true;
         compared++;
-        return Math.abs(hauled - (assessment?.advantage?.frictionless ?? Number.NaN)) < 1e-6 * Math.max(1, Math.abs(hauled));
+        return Math.abs(hauled - (start?.advantage?.frictionless ?? Number.NaN)) < 1e-6 * Math.max(1, Math.abs(hauled));
       }),
       { seed: 302, numRuns: 150 },
     );
@@ -101,15 +112,16 @@ describe('random rigs of every layout', () => {
   it('carry twice as much everywhere when driven twice as hard', () => {
     fc.assert(
       fc.property(randomCase, fc.double({ min: 0.1, max: 50_000, noNaN: true }), (subject, factor) => {
-        const assessment = solvable(subject);
-        if (!assessment?.solved) return true;
-        const { network, drives, solved } = assessment;
+        const start = solvable(subject);
+        if (!start) return true;
+        const { rig, drives, balances } = start;
+        const network = networkOf(rig);
         const harder = solveNetwork(
           drivenBy(network, drives, ({ share }) => share * factor),
           'hauling',
         );
         if (harder.kind !== 'solved') return false;
-        return solved.hauling.linkTensions.every(
+        return balances.hauling.equilibrium.linkTensions.every(
           (tension, link) => Math.abs((harder.linkTensions[link] as number) / factor - tension) < 1e-7 * Math.max(1, tension),
         );
       }),
@@ -173,16 +185,17 @@ describe('random rigs of every layout', () => {
   it('never gain by friction: no strand carries more than its drive while hauling, none less while lowering', () => {
     fc.assert(
       fc.property(randomCase, (subject) => {
-        const assessment = solvable(subject);
-        if (!assessment?.solved) return true;
-        const { network, drives, solved } = assessment;
+        const start = solvable(subject);
+        if (!start) return true;
+        const { rig, drives, balances } = start;
+        const network = networkOf(rig);
         const lowering = solveNetwork(
           drivenBy(network, drives, ({ share }) => share),
           'lowering',
-          solved.hauling,
+          balances.hauling.equilibrium,
         );
-        return network.network.ropes.every((_, rope) => {
-          const [first = 0, ...rest] = solved.hauling.strandTensions[rope] ?? [];
+        return network.ropes.every((_, rope) => {
+          const [first = 0, ...rest] = balances.hauling.equilibrium.strandTensions[rope] ?? [];
           const [own = 0, ...others] = lowering.kind === 'solved' ? (lowering.strandTensions[rope] ?? []) : [];
           return rest.every((tension) => tension <= first * (1 + 1e-9)) && others.every((tension) => tension >= own * (1 - 1e-9));
         });

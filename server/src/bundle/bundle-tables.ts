@@ -352,6 +352,7 @@ export const bundleTables: readonly BundleTable[] = [
       plan_id: uuid,
       version_no: count,
       finding_id: words,
+      covers: optional(choice(['finding', 'rule-and-subject'])),
       finding_words: words,
       reason: words,
       stated_by: uuid,

@@ -5,7 +5,6 @@ import {
   type Fault,
   type GearClass,
   inspectionAnswersCodec,
-  judge,
   markCodec,
   type Policy,
   read,
@@ -13,6 +12,7 @@ import {
   readPolicy,
   readRig,
 } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { pictureOnly } from '../inspections/photo-bytes.ts';
 import { policyHash } from '../team/team.service.ts';
 

@@ -301,6 +301,8 @@ export interface PlanOverrideTable {
   plan_id: string;
   version_no: number;
   finding_id: string;
+  /** Answers from before findings had ids of their own go by rule and subject. */
+  covers: 'finding' | 'rule-and-subject';
   finding_words: string;
   reason: string;
   stated_by: string;

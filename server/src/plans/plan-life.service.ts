@@ -3,20 +3,29 @@ import type {
   CommentCreate,
   CommentList,
   OverrideCreate,
-  OverrideView,
   PlanState,
   PlanStateChange,
   PlanVersionList,
   PlanVersionRig,
   PlanView,
 } from '@wainrope/contract';
-import { type Finding, type Report, type Rig, readCase, rigDifferences, write } from '@wainrope/core';
+import {
+  type AnsweredFor,
+  type Finding,
+  isAnsweredBy,
+  type Report,
+  type Rig,
+  readCase,
+  rigDifferences,
+  wordsOf,
+  write,
+} from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
-import { PlanRepository, type StoredPlan } from './plan.repository.ts';
+import { keptReport, PlanRepository, type StoredPlan } from './plan.repository.ts';
 import { PlanService } from './plan.service.ts';
 
 /** Where a plan may go from where it is. */
@@ -81,9 +90,9 @@ export class PlanLifeService {
       if (!finding) throw invalid([{ path: 'findingId', message: 'This plan has no such finding any more.' }]);
       if (finding.severity !== 'fix')
         throw invalid([
-          { path: 'findingId', message: `“${write(finding.title)}” is a ${finding.severity}; only a fix can be answered for.` },
+          { path: 'findingId', message: `“${write(wordsOf(finding).title)}” is a ${finding.severity}; only a fix can be answered for.` },
         ]);
-      const words = write(finding.title);
+      const words = write(wordsOf(finding).title);
       await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
       await this.audit.note(trx, actor, {
         action: 'answers for leaving a fix',
@@ -127,7 +136,7 @@ export class PlanLifeService {
             name: row.name,
             savedAt: row.saved_at.toISOString(),
             savedBy: row.saved_by_name,
-            verdict: (row.report as Report).verdict,
+            verdict: keptReport(row.report).verdict,
             changes: earlier
               ? [
                   ...(earlier.name === row.name ? [] : [`Called ${row.name}`]),
@@ -167,13 +176,11 @@ function rigOf(judgedCase: unknown): Rig {
 }
 
 /** What keeps a plan from being ready. */
-export function unreadyFaults(
-  { findings }: Pick<Report, 'findings'>,
-  overrides: readonly Pick<OverrideView, 'findingId'>[],
-): readonly FieldFault[] {
-  const answered = new Set(overrides.map(({ findingId }) => findingId));
-  const blocks = ({ id, severity, undecided }: Finding) => severity === 'stop' || (severity === 'fix' && !undecided && !answered.has(id));
-  return findings.filter(blocks).map((finding) => ({ path: finding.code, message: `${write(finding.title)} ${wayOut(finding)}` }));
+export function unreadyFaults({ findings }: Pick<Report, 'findings'>, overrides: readonly AnsweredFor[]): readonly FieldFault[] {
+  const answered = (finding: Finding) => overrides.some((override) => isAnsweredBy(finding, override));
+  const blocks = (finding: Finding) =>
+    finding.severity === 'stop' || (finding.severity === 'fix' && !finding.undecided && !answered(finding));
+  return findings.filter(blocks).map((finding) => ({ path: finding.code, message: `${write(wordsOf(finding).title)} ${wayOut(finding)}` }));
 }
 
 function wayOut({ severity, undecided }: Finding): string {

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
-import type { Case, Report } from '@wainrope/core';
+import { type Case, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { given } from '../database/rows.ts';
@@ -12,7 +12,7 @@ export interface StoredPlan {
   readonly name: string;
   readonly version: number;
   readonly judgedCase: unknown;
-  readonly report: Report;
+  readonly report: KeptReport;
   readonly policyHash: string;
   readonly coreVersion: string;
   readonly asOf: string;
@@ -128,13 +128,14 @@ export class PlanRepository {
     const rows = await trx
       .selectFrom('plan_override as o')
       .innerJoin('person as p', 'p.person_id', 'o.stated_by')
-      .select(['o.finding_id', 'o.finding_words', 'o.reason', 'p.name', 'o.stated_at'])
+      .select(['o.finding_id', 'o.covers', 'o.finding_words', 'o.reason', 'p.name', 'o.stated_at'])
       .where('o.plan_id', '=', planId)
       .where('o.version_no', '=', version)
       .orderBy('o.stated_at')
       .execute();
-    return rows.map(({ finding_id, finding_words, reason, name, stated_at }) => ({
+    return rows.map(({ finding_id, covers, finding_words, reason, name, stated_at }) => ({
       findingId: finding_id,
+      covers,
       finding: finding_words,
       reason,
       by: name,
@@ -162,6 +163,7 @@ export class PlanRepository {
         plan_id: row.planId,
         version_no: row.version,
         finding_id: row.findingId,
+        covers: 'finding',
         finding_words: row.words,
         reason: row.reason,
         stated_by: actor.personId,
@@ -242,14 +244,20 @@ interface JoinedRow {
   readonly state_by_name: string | null;
 }
 
-/** The report was written by this server from core’s own data, never from a browser. */
+/** A report was written by this server from core’s own data, never from a browser; an earlier core wrote it otherwise than today’s. */
+export function keptReport(report: unknown): KeptReport {
+  const result = readKeptReport(report);
+  if (!result.ok) throw new Error(`A kept report is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
+  return result.value;
+}
+
 function stored(row: JoinedRow): StoredPlan {
   return {
     planId: row.plan_id,
     name: row.name,
     version: row.version_no,
     judgedCase: row.judged_case,
-    report: row.report as Report,
+    report: keptReport(row.report),
     policyHash: row.policy_hash,
     coreVersion: row.core_version,
     asOf: row.as_of,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { judge, type Report, readRigFile } from '@wainrope/core';
+import { type Report, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 

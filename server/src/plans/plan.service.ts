@@ -11,7 +11,6 @@ import {
 import {
   type Case,
   gearIdsOf,
-  judge,
   type Policy,
   type Report,
   RIG_FILE_FORMAT,
@@ -20,6 +19,7 @@ import {
   readCase,
   readRig,
 } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';

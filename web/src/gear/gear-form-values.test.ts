@@ -51,6 +51,6 @@ describe('the form of a piece', () => {
       const outcome = inputOf(formOf(gear), '.');
       expect(outcome.ok && outcome.input.attributes).toEqual({ pinDiameterM: value });
     }
-    expect(writeAttribute({ type: 'length', label: '', max: 9 }, 1e-7)).toBe('0.0000001 m');
+    expect(writeAttribute({ type: 'length', label: '', readBy: 'record-only', max: 9 }, 1e-7)).toBe('0.0000001 m');
   });
 });

@@ -9,6 +9,8 @@ export interface RegisterPiece {
   readonly facts: GearFacts;
   /** The limit for its usual use, dry. */
   readonly limit: PieceLimit;
+  /** The vehicle of the register that it belongs to. */
+  readonly vehicleId: string | undefined;
   readonly kit: string;
   readonly vehicle: string;
 }
@@ -42,6 +44,7 @@ export function useRegister() {
         gear,
         facts,
         limit: pieceLimit(facts, usualUse(facts.kind), context),
+        vehicleId: gear.vehicleId,
         kit: kits.get(gear.kitId ?? '') ?? '',
         vehicle: vehicles.get(gear.vehicleId ?? '') ?? '',
       };

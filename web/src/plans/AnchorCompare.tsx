@@ -1,8 +1,18 @@
-import { type AnchorOption, type AnchorWay, type Case, type Edit, force, length, type Rig, routeEdits } from '@wainrope/core';
+import {
+  type AnchorOption,
+  type AnchorWay,
+  type Case,
+  type Edit,
+  force,
+  length,
+  type Rig,
+  routeEdits,
+  withPieces,
+  wordsOf,
+} from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../shell/VerdictMark.tsx';
-import { withPieces } from './fill-pieces.ts';
 import { useAnchorOptions } from './use-judgement.ts';
 
 interface AnchorCompareProps {
@@ -70,7 +80,7 @@ function Option({ option, use }: { readonly option: AnchorOption; readonly use: 
       </p>
       {worst && (
         <p className="text-[15px] text-rust">
-          {text(worst)}
+          {text(wordsOf(worst).title)}
           {more.length > 0 && <span className="text-quiet"> and {more.length} more</span>}
         </p>
       )}

@@ -1,4 +1,4 @@
-import { counted, type Edit, type Finding, type Fix, type PlaceFigures, type Report } from '@wainrope/core';
+import { counted, type Edit, type Finding, type Fix, type PlaceReport, type Report, wordsOf } from '@wainrope/core';
 import { Link } from 'react-router';
 import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -8,7 +8,7 @@ import { findingsAbout } from './findings-at.ts';
 interface FindingsPanelProps extends FindingActions {
   readonly report: Report;
   /** The place that somebody touched: what is said of its piece goes first. */
-  readonly here?: PlaceFigures | undefined;
+  readonly here?: PlaceReport | undefined;
   readonly leave?: () => void;
 }
 
@@ -75,13 +75,14 @@ function FindingLists({ findings, ...actions }: FindingActions & { readonly find
 /** A question that only somebody on the spot can answer: one line, two answers, and what else would settle it. */
 function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
+  const { title, why } = wordsOf(finding);
   const answer = (given: 'yes' | 'no') => () => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: given }]);
   return (
     <li className="flex gap-3 border-b border-rule py-1.5" data-finding={finding.code}>
       <div className="min-w-0 flex-1">
-        <button type="button" className="text-left hover:underline" title={finding.why} onClick={() => show(finding)}>
+        <button type="button" className="text-left hover:underline" title={why} onClick={() => show(finding)}>
           <span className="sr-only">Question: </span>
-          {text(finding.title)}
+          {text(title)}
         </button>
         <div className="flex flex-wrap gap-2 empty:hidden">
           {finding.fixes.map((fix) => (
@@ -104,16 +105,17 @@ function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingA
 function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
   const severity = counted(finding);
+  const { title, detail, why } = wordsOf(finding);
   return (
     <li className="stitched flex gap-3 py-2.5" data-finding={finding.code}>
       <SeverityShape severity={severity} undecided={finding.undecided} className="mt-0.5 shrink-0" />
       <div className="min-w-0 flex-1">
         <button type="button" className="text-left font-semibold hover:underline" onClick={() => show(finding)}>
           <span className="sr-only">{finding.undecided ? 'Question' : severityWords[severity]}: </span>
-          {text(finding.title)}
+          {text(title)}
         </button>
-        {finding.detail.length > 0 && <p className="text-[15px]">{text(finding.detail)}</p>}
-        <p className="text-[15px] text-quiet">{finding.why}</p>
+        {detail.length > 0 && <p className="text-[15px]">{text(detail)}</p>}
+        <p className="text-[15px] text-quiet">{why}</p>
         <div className="flex flex-wrap gap-2 pt-1.5 empty:hidden">
           {finding.fixes.map((fix) => (
             <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />

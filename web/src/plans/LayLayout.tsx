@@ -1,9 +1,18 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { type Assignment, assignBodies, bodiesOfLayout, type Edit, layOnSite, mayStandFor, type Rig } from '@wainrope/core';
+import {
+  type Assignment,
+  applied,
+  assignBodies,
+  bodiesOfLayout,
+  type Edit,
+  fillEdits,
+  layOnSite,
+  mayStandFor,
+  type Rig,
+} from '@wainrope/core';
 import { useState } from 'react';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Choice } from './fields.tsx';
-import { applied, fillEdits } from './fill-pieces.ts';
 import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
 import { useOwnLayouts } from './use-own-layouts.ts';
 

@@ -1,4 +1,4 @@
-import { type Depth, depths, layouts, type Rig, type Surface, surfaces } from '@wainrope/core';
+import { type Depth, depths, firstRig, layouts, type PlanVehicle, type Rig, type Surface, surfaces, winchOf } from '@wainrope/core';
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
@@ -6,7 +6,6 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Choice } from './fields.tsx';
 import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
-import { firstRig, type PlanVehicle, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './rig-of-layout.ts';
 import { depthWords, surfaceWords } from './situation-words.ts';

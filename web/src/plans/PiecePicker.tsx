@@ -1,13 +1,24 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
-import { type Case, type Edit, isLastResortPoint, type PieceUse, type Rig, roleWords, type Trial } from '@wainrope/core';
+import {
+  type Candidate,
+  type Case,
+  candidatesFor,
+  type Edit,
+  isLastResortPoint,
+  type PieceUse,
+  type Rig,
+  roleWords,
+  type Trial,
+  vehicleIdOfUse,
+  wordsOf,
+} from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { limitWords, whereWords } from '../gear/gear-words.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { BookPoints } from './BookPoints.tsx';
-import { type Candidate, candidatesFor, keptKits, ranked } from './candidates.ts';
-import { vehicleIdOfUse } from './fill-pieces.ts';
+import { keptKits, ranked } from './candidates.ts';
 import { UnregisteredPoint } from './UnregisteredPoint.tsx';
 import { useTrials } from './use-judgement.ts';
 
@@ -44,7 +55,8 @@ export function PiecePicker({ rig, subject, use, pieces, today, choose, apply, c
   const trials = useTrials(subject, use.id, tried);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const kits = [...new Set(pieces.map(({ kit }) => kit).filter(Boolean))].sort();
-  const inBag = ({ piece }: Candidate) => bags.length === 0 || bags.includes(piece.kit) || piece.gear.vehicleId !== undefined;
+  const inBag = ({ piece }: Candidate<RegisterPiece>) =>
+    bags.length === 0 || bags.includes(piece.kit) || piece.gear.vehicleId !== undefined;
   const shown = ranked(all, trials).filter(
     (candidate) =>
       inBag(candidate) &&
@@ -134,7 +146,7 @@ function Bags({
 }
 
 interface RowProps {
-  readonly candidate: Candidate;
+  readonly candidate: Candidate<RegisterPiece>;
   readonly trial: Trial | undefined;
   readonly current: boolean;
   readonly choose: (piece: RegisterPiece, consent?: string) => void;
@@ -143,7 +155,7 @@ interface RowProps {
 function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: RowProps) {
   const { figure, text } = useFigures();
   const found = trial?.findings[0];
-  const against = whyNot ?? (found && text(found.title));
+  const against = whyNot ?? (found && text(wordsOf(found).title));
   const bad = whyNot !== undefined || trial?.worst === 'stop' || trial?.fits === false;
   const [asking, setAsking] = useState(false);
   const lastResort = isLastResortPoint(piece.facts);
@@ -195,7 +207,7 @@ function Consent({ agree }: { readonly agree: (consent: string) => void }) {
 }
 
 interface NothingProps {
-  readonly all: readonly Candidate[];
+  readonly all: readonly Candidate<RegisterPiece>[];
   readonly role: string;
   readonly bags: readonly string[];
   readonly everywhere: () => void;

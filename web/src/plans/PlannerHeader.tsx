@@ -1,4 +1,4 @@
-import { force, length, type PlaceFigures, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
+import { force, length, type PlaceReport, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -102,13 +102,13 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
   );
 }
 
-function weakestWords({ tag, name, where, kind }: PlaceFigures): string {
+function weakestWords({ tag, name, where, kind }: PlaceReport): string {
   return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
 }
 
 /** By how much a place is the weakest: over its limit as planned, else by whichever of the two checks decides. */
 function howWeak(
-  { utilisation = 0, breakingRatio, stopRatio, wllN, plannedN }: PlaceFigures,
+  { utilisation = 0, breakingRatio, stopRatio, wllN, plannedN }: PlaceReport,
   figure: ReturnType<typeof useFigures>['figure'],
 ): string {
   if (wllN === 0) return 'no strength';

@@ -1,5 +1,16 @@
 import type { PlanView } from '@wainrope/contract';
-import { type Case, type Edit, type GearFacts, gearIdsOf, type Report, type Rig, usesOf } from '@wainrope/core';
+import {
+  applied,
+  type Case,
+  choosePieceEdits,
+  type Edit,
+  type GearFacts,
+  gearIdsOf,
+  type Report,
+  type Rig,
+  usesOf,
+  withPieces,
+} from '@wainrope/core';
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
@@ -7,8 +18,6 @@ import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { consentEdits } from './book-points.ts';
-import { applied, withPieces } from './fill-pieces.ts';
-import { choosePieceEdits } from './lay-plan.ts';
 import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './live-plan.ts';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerBody } from './PlannerBody.tsx';
@@ -164,7 +173,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
   };
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
   const choose = (piece: RegisterPiece, consent?: string) => {
-    const edits = use ? choosePieceEdits(rig, use, piece) : [];
+    const edits = use ? choosePieceEdits(rig, use, piece.facts) : [];
     apply(use && consent ? [...edits, ...consentEdits(applied(rig, edits), use, consent)] : edits);
     setChoosing(undefined);
   };

@@ -1,5 +1,5 @@
 import type { PlanState, PlanView } from '@wainrope/contract';
-import { type Edit, type Report, type Rig, withoutPieces } from '@wainrope/core';
+import { type Edit, isAnsweredBy, type Report, type Rig, withoutPieces, wordsOf } from '@wainrope/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -64,7 +64,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
   const may = useMay();
   const [setState, setting] = useSetPlanStateMutation();
   const fixes = report.findings.filter(
-    ({ severity, undecided, id }) => severity === 'fix' && !undecided && !plan.overrides.some(({ findingId }) => findingId === id),
+    (finding) => finding.severity === 'fix' && !finding.undecided && !plan.overrides.some((override) => isAnsweredBy(finding, override)),
   );
   return (
     <section aria-label="State">
@@ -94,7 +94,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
       )}
       <ProblemNote error={setting.error} />
       {problemOf(setting.error).status === 422 &&
-        fixes.map(({ id, title }) => <Answer key={id} plan={plan} findingId={id} words={text(title)} />)}
+        fixes.map((finding) => <Answer key={finding.id} plan={plan} findingId={finding.id} words={text(wordsOf(finding).title)} />)}
       {plan.overrides.length > 0 && (
         <ul className="pt-1">
           {plan.overrides.map(({ findingId, finding, reason, by }) => (

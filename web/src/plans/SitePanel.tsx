@@ -11,18 +11,19 @@ import {
   type Policy,
   type Report,
   type Rig,
+  relayEdits,
   type SelfRecoveryLayout,
   slopeAlong,
   soils,
   surfaces,
   type TreeBody,
   travelDirection,
+  winchOf,
 } from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { Check, Choice, Group } from './fields.tsx';
 import { HookUpNotes } from './HookUpNotes.tsx';
-import { relayEdits, winchOf } from './lay-plan.ts';
 import { NumberField } from './NumberField.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
 import { OriginFields } from './OriginFields.tsx';

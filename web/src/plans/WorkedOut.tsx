@@ -1,4 +1,4 @@
-import { type Case, type PlaceFigures, percent, type Report, ratio } from '@wainrope/core';
+import { type Case, type PlaceReport, percent, type Report, ratio } from '@wainrope/core';
 import { Link } from 'react-router';
 import { Explained } from '../shell/Explained.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -8,7 +8,7 @@ import { useExplanation } from './use-judgement.ts';
 interface WorkedOutProps {
   readonly subject: Case;
   readonly report: Report;
-  readonly place: PlaceFigures;
+  readonly place: PlaceReport;
   readonly select: (placeId: string) => void;
   readonly choosePiece: (useId: string) => void;
 }

@@ -1,5 +1,4 @@
-import { type Body, type Edit, type Feature, freeIdIn, type Rig, removeBody, type VehicleBody } from '@wainrope/core';
-import type { PlanVehicle } from './lay-plan.ts';
+import { type Body, type Edit, type Feature, freeIdIn, type PlanVehicle, type Rig, removeBody, type VehicleBody } from '@wainrope/core';
 
 export const bodyKindWords: { readonly [K in Body['kind']]: string } = {
   vehicle: 'vehicle',

@@ -1,8 +1,7 @@
 import type { HookUpView } from '@wainrope/contract';
-import { layOnSite, layouts, type Rig } from '@wainrope/core';
+import { applied, layOnSite, layouts, type Rig } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { bookEdits, consentEdits, entriesFor } from './book-points.ts';
-import { applied } from './fill-pieces.ts';
 
 const layout = layouts.find(({ id }) => id === 'single-line-to-a-vehicle');
 if (!layout) throw new Error('no layout');

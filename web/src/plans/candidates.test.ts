@@ -1,9 +1,18 @@
-import { type GearFacts, pieceLimit, teamStandard, usesOf, usualUse } from '@wainrope/core';
+import {
+  bestFor,
+  candidatesFor,
+  type GearFacts,
+  layPlan,
+  pieceLimit,
+  relayEdits,
+  teamStandard,
+  usesOf,
+  usualUse,
+  vehicleBody,
+} from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { filterPieces } from '../gear/gear-filter.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
-import { bestFor, candidatesFor } from './candidates.ts';
-import { layPlan, relayEdits, vehicleBody } from './lay-plan.ts';
 
 function piece(
   gearId: string,
@@ -45,6 +54,7 @@ function piece(
     gear,
     facts,
     limit: pieceLimit(facts, usualUse(kind), { policy: teamStandard, asOf: '2026-06-01', wet: false }),
+    vehicleId: extra.vehicleId,
     kit: 'Bag',
     vehicle: '',
   };

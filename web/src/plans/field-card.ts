@@ -1,4 +1,4 @@
-import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig } from '@wainrope/core';
+import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig, wordsOf } from '@wainrope/core';
 import { verdictWords } from '../shell/VerdictMark.tsx';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
@@ -169,7 +169,7 @@ function openWarnings({ report, text }: CardInput): readonly object[] {
   if (open.length === 0) return [];
   return [
     { text: 'Still open', style: 'head' },
-    { ul: open.slice(0, 12).map(({ title }) => text(title)), fontSize: 11 },
+    { ul: open.slice(0, 12).map((finding) => text(wordsOf(finding).title)), fontSize: 11 },
   ];
 }
 

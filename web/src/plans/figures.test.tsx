@@ -1,4 +1,5 @@
-import { type Edit, judge, readRigFile } from '@wainrope/core';
+import { type Edit, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { act } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import beck from '../../../demo/plans/beck-crossing.json' with { type: 'json' };

@@ -1,9 +1,8 @@
-import { type Case, judge, readRigFile, teamStandard } from '@wainrope/core';
+import { applied, type Case, choosePieceEdits, readRigFile, teamStandard } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../demo/plans/beck-crossing.json' with { type: 'json' };
-import { applied } from './fill-pieces.ts';
 import { judgedPointEdits, markedOn, markedPoint } from './judged-point-edits.ts';
-import { choosePieceEdits } from './lay-plan.ts';
 
 const file = readRigFile(tiedBack);
 if (!file.ok) throw new Error(JSON.stringify(file.faults));

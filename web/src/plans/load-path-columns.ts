@@ -1,11 +1,11 @@
-import type { PlaceFigures, Report } from '@wainrope/core';
+import type { PlaceReport, Report } from '@wainrope/core';
 import { findingsAbout, gravest, type Mark } from './findings-at.ts';
 
 /** One piece of the load path, shown by its worst place. */
 export interface PathColumn {
   readonly subjectId: string;
-  readonly worst: PlaceFigures;
-  readonly places: readonly PlaceFigures[];
+  readonly worst: PlaceReport;
+  readonly places: readonly PlaceReport[];
   /** Where another line or a back-anchor begins. */
   readonly begins: boolean;
   readonly weakest: boolean;
@@ -18,7 +18,7 @@ export interface PathColumn {
 }
 
 /** How badly a place stands: nothing to hold a load is worst of all. */
-function standing({ utilisation = 0, breakingRatio, stopRatio, wllN }: PlaceFigures): number {
+function standing({ utilisation = 0, breakingRatio, stopRatio, wllN }: PlaceReport): number {
   if (wllN === 0) return Number.POSITIVE_INFINITY;
   return Math.max(utilisation, breakingRatio === undefined ? 0 : stopRatio / breakingRatio);
 }

@@ -1,4 +1,5 @@
-import { type Edit, explainPlace, judge, readRigFile } from '@wainrope/core';
+import { type Edit, readRigFile } from '@wainrope/core';
+import { explainPlace, judge } from '@wainrope/core/judging';
 import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };

@@ -1,4 +1,5 @@
-import { type Case, judge, readRigFile } from '@wainrope/core';
+import { type Case, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { beforeEach, describe, expect, it } from 'vitest';
 import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };
 import { dropDraft, keepDraft, newestDraft } from './drafts.ts';

@@ -1,4 +1,5 @@
-import { type Case, formatFigure, judge, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
+import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import { cardPieces } from './card-pieces.ts';

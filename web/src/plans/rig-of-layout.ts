@@ -1,8 +1,18 @@
-import { bodiesOfLayout, clearLines, type Depth, layOnSite, type Rig, type Surface, type VehicleBody, vehicleAt } from '@wainrope/core';
+import {
+  applied,
+  bodiesOfLayout,
+  clearLines,
+  type Depth,
+  fillEdits,
+  layOnSite,
+  type PlanVehicle,
+  type Rig,
+  type Surface,
+  type VehicleBody,
+  vehicleAt,
+} from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
-import { applied, fillEdits } from './fill-pieces.ts';
 import type { OfferedLayout } from './LayoutGallery.tsx';
-import type { PlanVehicle } from './lay-plan.ts';
 
 /** A place of a layout that a vehicle of the register takes. */
 export interface VehiclePlace {

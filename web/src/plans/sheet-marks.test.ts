@@ -1,4 +1,5 @@
-import { type Case, formatFigure, judge, readRigFile } from '@wainrope/core';
+import { type Case, formatFigure, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBackFile from '../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };

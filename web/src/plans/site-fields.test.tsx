@@ -1,4 +1,5 @@
-import { applyEdit, type Edit, type GearFacts, judge, type Rig, readRigFile, teamStandard } from '@wainrope/core';
+import { applyEdit, type Edit, type GearFacts, type Rig, readRigFile, teamStandard } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { act } from 'react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import tiedBackFile from '../../../demo/plans/beck-crossing.json' with { type: 'json' };

@@ -1,24 +1,17 @@
 import {
   type AdvantageAt,
   type AnchorOption,
-  advantageAt,
   type Case,
-  compareAnchors,
-  explainPlace,
   type Figure,
-  figuresOf,
   type GearFacts,
-  judge,
   type PlaceExplanation,
   type Report,
   type SparedRig,
-  sparedRigs,
   type TagReading,
   type Term,
   type Trial,
-  tagReadings,
-  tryPieces,
 } from '@wainrope/core';
+import { advantageAt, compareAnchors, explainPlace, figuresOf, judge, sparedRigs, tagReadings, tryPieces } from '@wainrope/core/judging';
 import { expose } from 'comlink';
 
 /** A figure of a report with its explanation, as it crosses to the page. */

@@ -1,9 +1,9 @@
-import { type Case, formatFigure, judge, layOnSite, layouts, type Rig, readRigFile, teamStandard, write } from '@wainrope/core';
+import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, teamStandard, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import { drawingSvg } from './drawing-svg.ts';
 import { type CardSetting, fieldCard, zoneRadius } from './field-card.ts';
-import { applied } from './fill-pieces.ts';
 import { schematicOf } from './layout-schematic.ts';
 import { overlaps } from './place-labels.ts';
 import { fitView } from './plan-sheet-layout.ts';

@@ -37,3 +37,13 @@ export function counted({ severity, undecided }: Pick<Finding, 'severity' | 'und
 export function worstFirst(findings: readonly Finding[]): readonly Finding[] {
   return [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
 }
+
+/** What a named person answers for leaving as it is: one finding, or, as was said before findings had ids of their own, all that a rule said of a subject. */
+export interface AnsweredFor {
+  readonly findingId: string;
+  readonly covers: 'finding' | 'rule-and-subject';
+}
+
+export function isAnsweredBy(finding: Pick<Finding, 'id' | 'code' | 'subject'>, { findingId: answered, covers }: AnsweredFor): boolean {
+  return covers === 'finding' ? finding.id === answered : findingId(finding.code, { subject: finding.subject }) === answered;
+}

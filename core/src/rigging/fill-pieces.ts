@@ -1,7 +1,9 @@
-import { applyEdit, bodyOfUse, type Edit, type Rig, usesOf } from '@wainrope/core';
-import type { RegisterPiece } from '../gear/use-register.ts';
-import { bestFor } from './candidates.ts';
-import { choosePieceEdits } from './lay-plan.ts';
+import { bodyOfUse } from '../rig/body-of-use.ts';
+import { applyEdit, type Edit } from '../rig/edits.ts';
+import { usesOf } from '../rig/references.ts';
+import type { Rig } from '../rig/rig.ts';
+import { type BagPiece, bestFor } from './candidates.ts';
+import { choosePieceEdits } from './choose-piece.ts';
 
 /** The register's vehicle on which a place of the rig is, where it is on one. */
 export function vehicleIdOfUse(rig: Rig, useId: string): string | undefined {
@@ -9,8 +11,9 @@ export function vehicleIdOfUse(rig: Rig, useId: string): string | undefined {
   return body?.kind === 'vehicle' ? body.vehicleId : undefined;
 }
 
-interface Bag {
-  readonly pieces: readonly RegisterPiece[];
+/** The pieces to choose from, and the day. */
+export interface Bag {
+  readonly pieces: readonly BagPiece[];
   readonly today: string;
 }
 
@@ -27,9 +30,9 @@ export function fillEdits(rig: Rig, { pieces, today }: Bag, leave: ReadonlySet<s
   for (const { use } of usesOf(rig)) {
     if (use.gearId !== undefined || leave.has(use.id)) continue;
     const gearId = bestFor(pieces, { rig: now, use, today, vehicleId: vehicleIdOfUse(now, use.id) });
-    const piece = pieces.find(({ gear }) => gear.gearId === gearId);
+    const piece = pieces.find(({ facts }) => facts.id === gearId);
     if (!piece) continue;
-    const chosen = choosePieceEdits(now, use, piece);
+    const chosen = choosePieceEdits(now, use, piece.facts);
     now = chosen.reduce((state, edit) => applyEdit(state, edit).rig, now);
     edits.push(...chosen);
   }

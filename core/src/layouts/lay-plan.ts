@@ -1,22 +1,13 @@
-import {
-  type Depth,
-  type Edit,
-  type GearOf,
-  type LaidLines,
-  layoutOf,
-  laySelfRecovery,
-  type PieceUse,
-  pointOfChain,
-  type Rig,
-  type SelfRecoveryLayout,
-  type Surface,
-  type TreeBody,
-  usesOf,
-  type VehicleBody,
-} from '@wainrope/core';
-import type { RegisterPiece } from '../gear/use-register.ts';
-import { bestFor } from './candidates.ts';
+import type { GearOf } from '../gear/gear-facts.ts';
+import { isWinch } from '../gear/traits.ts';
+import type { Depth, Surface } from '../policy/policy.ts';
+import type { Edit } from '../rig/edits.ts';
+import { usesOf } from '../rig/references.ts';
+import type { Rig, TreeBody, VehicleBody } from '../rig/rig.ts';
+import { type BagPiece, bestFor } from '../rigging/candidates.ts';
+import { type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './winch-self-recovery.ts';
 
+/** A vehicle of the register, as a plan begins with it. */
 export interface PlanVehicle {
   readonly vehicleId: string;
   readonly name: string;
@@ -26,9 +17,8 @@ export interface PlanVehicle {
 }
 
 /** The winch on a vehicle, usable or not. */
-export function winchOf(pieces: readonly RegisterPiece[], vehicleId: string): GearOf<'winch'> | undefined {
-  const facts = pieces.find(({ gear }) => gear.kind === 'winch' && gear.vehicleId === vehicleId)?.facts;
-  return facts?.kind === 'winch' ? facts : undefined;
+export function winchOf(pieces: readonly BagPiece[], vehicleId: string): GearOf<'winch'> | undefined {
+  return pieces.flatMap(({ facts, vehicleId: on }) => (isWinch(facts) && on === vehicleId ? [facts] : []))[0];
 }
 
 export function vehicleBody({ vehicleId, name, massKg, lengthM, widthM }: PlanVehicle, headingRad: number): VehicleBody {
@@ -37,7 +27,7 @@ export function vehicleBody({ vehicleId, name, massKg, lengthM, widthM }: PlanVe
 
 interface LayInput {
   readonly base: Omit<Rig, 'points' | 'chains' | 'lines'>;
-  readonly pieces: readonly RegisterPiece[];
+  readonly pieces: readonly BagPiece[];
   readonly today: string;
   readonly layout: SelfRecoveryLayout;
   readonly vehicle: VehicleBody;
@@ -50,7 +40,7 @@ interface LayInput {
 /** Lays a line and fills every place that has no piece yet with the best one the register offers. */
 export function layPlan({ base, pieces, today, layout, vehicle, tree, winch, strapHeightM, chosen }: LayInput): LaidLines {
   const lay = (picked: LayInput['chosen']) => {
-    const returnPoint = pieces.find(({ gear }) => gear.gearId === picked['return-point-piece'])?.facts;
+    const returnPoint = pieces.find(({ facts }) => facts.id === picked['return-point-piece'])?.facts;
     return laySelfRecovery({ layout, vehicle, tree, winch, returnPoint, strapHeightM, chosen: picked });
   };
   const picked: Record<string, string | undefined> = { ...chosen };
@@ -63,7 +53,7 @@ export function layPlan({ base, pieces, today, layout, vehicle, tree, winch, str
 }
 
 interface FirstRigInput {
-  readonly pieces: readonly RegisterPiece[];
+  readonly pieces: readonly BagPiece[];
   readonly today: string;
   readonly vehicle: PlanVehicle;
   readonly layout: SelfRecoveryLayout;
@@ -121,7 +111,7 @@ export function chosenPieces(rig: Rig): { readonly [useId: string]: string | und
 
 interface RelayInput {
   readonly rig: Rig;
-  readonly pieces: readonly RegisterPiece[];
+  readonly pieces: readonly BagPiece[];
   readonly today: string;
   readonly layout?: SelfRecoveryLayout;
   readonly vehicle?: PlanVehicle;
@@ -155,32 +145,5 @@ export function relayEdits({ rig, pieces, today, layout = layoutOf(rig), vehicle
     { kind: 'change-body', body },
     { kind: 'lay-lines', ...laid },
     { kind: 'place-dampers', dampers: rig.dampers.filter(({ strand }) => strand < strands) },
-  ];
-}
-
-/** A winch brings its fairlead's place on the vehicle along. */
-function fairleadEdits(rig: Rig, use: PieceUse, { attributes }: GearOf<'winch'>): readonly Edit[] {
-  const line = rig.lines.find(({ drive }) => drive.kind === 'winch' && drive.use.id === use.id);
-  const pointId = line?.drive.kind === 'winch' ? line.drive.pointId : undefined;
-  const point = rig.points.find(({ id }) => id === pointId);
-  if (point?.place.kind !== 'on-vehicle') return [];
-  const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = attributes;
-  return [{ kind: 'change-point', point: { ...point, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } }];
-}
-
-/** Edits that choose a piece for a place; a winch's fairlead and a recovery point go to where they sit on the vehicle. */
-export function choosePieceEdits(rig: Rig, use: PieceUse, piece: RegisterPiece): readonly Edit[] {
-  // What somebody judged was the point that was there before.
-  const { judged: _before, ...bare } = use;
-  if (use.judged) return [{ kind: 'change-use', useId: use.id, use: bare }, ...choosePieceEdits(rig, bare, piece)];
-  const choose: Edit = { kind: 'choose-piece', useId: use.id, gearId: piece.gear.gearId };
-  if (piece.facts.kind === 'winch') return [choose, ...fairleadEdits(rig, use, piece.facts)];
-  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-  const point = chain && pointOfChain(rig, chain);
-  if (piece.facts.kind !== 'recovery-point' || point?.place.kind !== 'on-vehicle') return [choose];
-  const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = piece.facts.attributes;
-  return [
-    choose,
-    { kind: 'change-point', point: { ...point, label: piece.gear.name, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } },
   ];
 }

@@ -1,0 +1,97 @@
+import type { GearFacts } from '../gear/gear-facts.ts';
+import type { Role } from '../gear/roles.ts';
+import { lengthOf, offeredAs, servesAs } from '../gear/traits.ts';
+import { isLastResortPoint, refusedPoint } from '../gear/vehicle-points.ts';
+import type { PieceLimit } from '../rating/piece-limit.ts';
+import { usesOf } from '../rig/references.ts';
+import type { PieceUse, Rig } from '../rig/rig.ts';
+import { goesIn } from './goes-in.ts';
+
+/** A piece of the register as it is chosen from: its facts, its limit for its usual use, and the vehicle it belongs to. */
+export interface BagPiece {
+  readonly facts: GearFacts;
+  readonly limit: PieceLimit;
+  readonly vehicleId: string | undefined;
+}
+
+export interface Candidate<P extends BagPiece = BagPiece> {
+  readonly piece: P;
+  /** Why it is not offered; undefined where it is. */
+  readonly whyNot: string | undefined;
+  /** Offered, but somebody should know. */
+  readonly remark: string | undefined;
+}
+
+export interface ChoiceContext {
+  readonly rig: Rig;
+  readonly use: PieceUse;
+  readonly today: string;
+  readonly vehicleId: string | undefined;
+}
+
+/** Every piece whose class may serve in a place, usable ones first, by the role's order of classes and then the strongest on top; the others say why not. */
+export function candidatesFor<P extends BagPiece>(
+  pieces: readonly P[],
+  { rig, use, today, vehicleId }: ChoiceContext,
+): readonly Candidate<P>[] {
+  const preference = ({ piece }: Candidate) => offeredAs(piece.facts, use.role) ?? Number.POSITIVE_INFINITY;
+  const taken = new Map(
+    usesOf(rig).flatMap(({ use: other }) => (other.gearId !== undefined && other.id !== use.id ? [[other.gearId, other]] : [])),
+  );
+  return pieces
+    .filter(({ facts }) => servesAs(facts, use.role))
+    .filter((piece) => onThisVehicle(use.role, piece.vehicleId, vehicleId))
+    .map((piece): Candidate<P> => ({ piece, whyNot: whyNot(piece, taken.has(piece.facts.id)), remark: remark(piece, today) }))
+    .sort(
+      (a, b) =>
+        Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) ||
+        preference(a) - preference(b) ||
+        strength(b.piece) - strength(a.piece),
+    );
+}
+
+/** Winches and points belong to the vehicle they are bolted to; a line on another vehicle's drum stays there. */
+function onThisVehicle(role: Role, pieceVehicleId: string | undefined, vehicleId: string | undefined): boolean {
+  if (role === 'winch') return pieceVehicleId === vehicleId;
+  if (role === 'point') return pieceVehicleId === vehicleId || pieceVehicleId === undefined;
+  return pieceVehicleId === undefined || pieceVehicleId === vehicleId;
+}
+
+function whyNot({ facts, limit }: BagPiece, taken: boolean): string | undefined {
+  const refused = refusedPoint(facts);
+  if (refused !== undefined) return `never: ${refused}`;
+  if (facts.state !== 'in-use') return `${facts.state}: must not be planned with`;
+  if (facts.inspection?.grade === 'D') return 'graded D: out of use';
+  if (limit.kind === 'unrated') return 'no rating on record';
+  return taken ? 'already in this rig' : undefined;
+}
+
+function remark({ facts: { inspection } }: BagPiece, today: string): string | undefined {
+  if (!inspection) return 'never inspected';
+  return inspection.nextDue !== undefined && inspection.nextDue < today ? `inspection overdue since ${inspection.nextDue}` : undefined;
+}
+
+function strength({ limit }: BagPiece): number {
+  return limit.kind === 'rated' ? limit.wllN : 0;
+}
+
+/** An extension that sets a pulley off from its anchor wants to be short. */
+const inAChain = ({ rig, use }: ChoiceContext): boolean =>
+  use.role === 'extension' && rig.chains.some((chain) => chain.pieces.some(({ id }) => id === use.id));
+
+const reachOf = ({ piece: { facts } }: Candidate): number => lengthOf(facts) ?? Number.POSITIVE_INFINITY;
+
+/** The best piece for a place: what goes into its neighbours first, of those on this vehicle for lines and winches, then the strongest without a remark. */
+export function bestFor(pieces: readonly BagPiece[], context: ChoiceContext): string | undefined {
+  // Where somebody else's vehicle may be hooked up at is seen on it, not guessed.
+  if (context.use.role === 'point' && context.vehicleId === undefined) return undefined;
+  const byId = (gearId: string | undefined) => pieces.find(({ facts }) => facts.id === gearId)?.facts;
+  // A last resort takes somebody's consent, so it is never chosen by itself.
+  const open = candidatesFor(pieces, context).filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
+  const fitting = open.filter(({ piece }) => goesIn(piece.facts, context.rig, context.use, byId));
+  const offered = fitting.length > 0 ? fitting : open;
+  const usable = inAChain(context) ? [...offered].sort((a, b) => reachOf(a) - reachOf(b)) : offered;
+  const own = usable.find(({ piece }) => piece.vehicleId !== undefined && piece.vehicleId === context.vehicleId);
+  const clean = usable.find((candidate) => candidate.remark === undefined);
+  return (own ?? clean ?? usable[0])?.piece.facts.id;
+}
