@@ -13,7 +13,7 @@ const modulesOf = (name: string): readonly string[] => {
   if (!existsSync(file)) throw new Error('The pages are not built: run npm run build');
   return (JSON.parse(readFileSync(file, 'utf8')) as readonly Chunk[]).flatMap(({ modules }) => modules);
 };
-const SOLVER = ['core/src/statics/solve-network.ts', 'core/src/judgement/assess.ts', 'core/src/judgement/rule-list.ts'];
+const SOLVER = ['core/src/statics/solve-network.ts', 'core/src/moment/moment-at.ts', 'core/src/judgement/judge.ts'];
 
 describe('what the browser is sent', () => {
   it('keeps the solver out of the page’s own bundle', () => {

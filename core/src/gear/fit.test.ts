@@ -3,7 +3,7 @@ import { unmarkedPoint } from '../anchors/unmarked-point.ts';
 import { remoteReachM } from '../hazards/remote-reach.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { piece } from '../testing/example-case.ts';
-import { pairFits } from './fit.ts';
+import { goTogether } from './fit.ts';
 import type { GearFacts } from './gear-facts.ts';
 import { isLastResortPoint, refusedPoint } from './vehicle-points.ts';
 
@@ -14,13 +14,13 @@ const link = (boreDiameterM?: number) =>
 describe('two pieces that meet', () => {
   it('go into each other up to the very size, whichever is named first', () => {
     // A soft shackle passes a hole as two strands.
-    expect(pairFits(soft(0.012), link(0.024))).toBe(true);
-    expect(pairFits(soft(0.013), link(0.024))).toBe(false);
-    expect(pairFits(link(0.024), soft(0.013))).toBe(false);
+    expect(goTogether(soft(0.012), link(0.024))).toBe(true);
+    expect(goTogether(soft(0.013), link(0.024))).toBe(false);
+    expect(goTogether(link(0.024), soft(0.013))).toBe(false);
   });
   it('are not called misfits for what is not on record, nor where nothing goes into anything', () => {
-    expect(pairFits(soft(0.03), link())).toBe(true);
-    expect(pairFits(soft(0.03), soft(0.01))).toBe(true);
+    expect(goTogether(soft(0.03), link())).toBe(true);
+    expect(goTogether(soft(0.03), soft(0.01))).toBe(true);
   });
 });
 

@@ -29,8 +29,7 @@ describe('a point that is in no register', () => {
     const standing = rig.chains.flatMap(({ pieces }) => pieces).find(({ id }) => id === use.id);
     const facts = subject.gear.find(({ id }) => id === use.gearId);
     if (!standing || !facts) throw new Error('no piece');
-    const piece = { gear: { gearId: facts.id, name: facts.name }, facts } as unknown as Parameters<typeof choosePieceEdits>[2];
-    const back = applied(rig, choosePieceEdits(rig, standing, piece));
+    const back = applied(rig, choosePieceEdits(rig, standing, facts));
     const again = back.chains.flatMap(({ pieces }) => pieces).find(({ id }) => id === use.id);
     expect(again).toEqual({ id: use.id, role: 'point', gearId: facts.id });
   });

@@ -1664,6 +1664,7 @@ export type PlanList = {
 };
 export type OverrideView = {
   findingId: string;
+  covers: "finding" | "rule-and-subject";
   finding: string;
   reason: string;
   by: string;
