@@ -21,11 +21,14 @@ function runProgram(program, adminUrl, args, what) {
   if (done.status !== 0) throw new Problem(`${what} failed:\n${`${done.stderr}`.trim().slice(-2000)}`);
 }
 
-/** Writes the whole database to a file; a file that was cut short never takes the wanted name. @param {string} adminUrl @param {string} file */
-export function backupDatabase(adminUrl, file) {
+/**
+ * Writes the whole database to a file; a file that was cut short never takes the wanted name.
+ * @param {string} adminUrl @param {string} file @param {string} [name]
+ */
+export function backupDatabase(adminUrl, file, name = 'wainrope') {
   mkdirSync(dirname(file), { recursive: true });
   const half = `${file}.part`;
-  runProgram('pg_dump', adminUrl, ['--format=custom', `--file=${half}`, 'wainrope'], 'The backup');
+  runProgram('pg_dump', adminUrl, ['--format=custom', `--file=${half}`, name], 'The backup');
   renameSync(half, file);
 }
 

@@ -204,3 +204,25 @@ async function makeRoles(port, secrets) {
     await admin.end();
   }
 }
+
+/** @typedef {{ ownerUrl: string, appUrl: string, adminUrl: string }} DatabaseUrls */
+
+/**
+ * A database of its own for one file of tests, copied from one that nobody is connected to, with that one's data and rights.
+ * @param {DatabaseUrls} template @param {string} name @returns {Promise<DatabaseUrls>}
+ */
+export async function cloneDatabase(template, name) {
+  const { default: pg } = await import('pg');
+  const from = new URL(template.ownerUrl).pathname.slice(1);
+  const admin = new pg.Client({ connectionString: template.adminUrl });
+  await admin.connect();
+  try {
+    await admin.query(`create database ${pg.escapeIdentifier(name)} template ${pg.escapeIdentifier(from)} owner wainrope_owner`);
+    await admin.query(`revoke connect on database ${pg.escapeIdentifier(name)} from public`);
+    await admin.query(`grant connect on database ${pg.escapeIdentifier(name)} to wainrope_app`);
+  } finally {
+    await admin.end();
+  }
+  const renamed = (/** @type {string} */ address) => Object.assign(new URL(address), { pathname: `/${name}` }).href;
+  return { ownerUrl: renamed(template.ownerUrl), appUrl: renamed(template.appUrl), adminUrl: template.adminUrl };
+}

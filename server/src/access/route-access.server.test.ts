@@ -22,7 +22,7 @@ beforeAll(async () => {
   server = await startTestServer();
   routes = routesOf(server);
   ids = await demoIds(server);
-}, 120_000);
+});
 afterAll(() => server.stop());
 
 /** The framework's own list: every handler of every controller, with its method, path and access. */

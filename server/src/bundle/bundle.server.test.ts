@@ -1,12 +1,9 @@
-import { mkdtempSync } from 'node:fs';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import supertest from 'supertest';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { startPostgres } from '../../../ops/postgres.mjs';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { AccessService } from '../access/access.service.ts';
 import { createApplication } from '../application.ts';
-import { migrate } from '../database/migrate.ts';
-import { newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
+import { newPiece, ownDatabase, startTestServer, type TestServer } from '../testing/test-server.ts';
 
 type Rows = { readonly [column: string]: unknown }[];
 interface BundleFile {
@@ -15,23 +12,19 @@ interface BundleFile {
 }
 
 let server: TestServer;
-let fresh: Awaited<ReturnType<typeof startPostgres>>;
 let other: NestExpressApplication;
 let bundle: BundleFile;
 
 beforeAll(async () => {
   server = await startTestServer();
-  fresh = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-bundle-'), throwAway: true });
-  await migrate(fresh.ownerUrl);
-  process.env.WAINROPE_DATABASE_URL = fresh.appUrl;
+  process.env.WAINROPE_DATABASE_URL = (await ownDatabase('empty')).appUrl;
   other = await createApplication('');
-  process.env.WAINROPE_DATABASE_URL = inject('appUrl');
+  process.env.WAINROPE_DATABASE_URL = server.urls.appUrl;
   await other.listen(0, '127.0.0.1');
   bundle = (await server.http.get('/api/v1/bundle').expect(200)).body as BundleFile;
-}, 120_000);
+});
 afterAll(async () => {
   await other.close();
-  await fresh.stop();
   await server.stop();
 });
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { GearService } from '../gear/gear.service.ts';
 import { TeamService } from '../team/team.service.ts';
 import { demoActor, startTestServer, type TestServer } from '../testing/test-server.ts';
@@ -11,7 +11,7 @@ let server: TestServer;
 let app: pg.Client;
 beforeAll(async () => {
   server = await startTestServer();
-  app = new pg.Client({ connectionString: inject('appUrl') });
+  app = new pg.Client({ connectionString: server.urls.appUrl });
   await app.connect();
 });
 afterAll(async () => {

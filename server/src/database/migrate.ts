@@ -7,9 +7,10 @@ import * as kitsAndOutings from './migrations/0004-kits-and-outings.ts';
 import * as vehicles from './migrations/0005-vehicles.ts';
 import * as moments from './migrations/0006-moments.ts';
 import * as planLife from './migrations/0007-plan-life.ts';
+import * as findingsOfTheirOwn from './migrations/0008-findings-of-their-own.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
-const migrations = {
+export const migrations = {
   '0001-register-and-plans': registerAndPlans,
   '0002-people': people,
   '0003-inspections': inspections,
@@ -17,6 +18,7 @@ const migrations = {
   '0005-vehicles': vehicles,
   '0006-moments': moments,
   '0007-plan-life': planLife,
+  '0008-findings-of-their-own': findingsOfTheirOwn,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

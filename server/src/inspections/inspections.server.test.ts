@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { type InspectionSheet, standardSheets } from '@wainrope/core';
 import type supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { base64, newPiece, startTestServer, type TestServer, TODAY } from '../testing/test-server.ts';
+import { base64, newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
+import { TODAY } from '../testing/today.ts';
 
 let server: TestServer;
 let keeper: supertest.Agent;

@@ -1,16 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { resolve } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { PersonRole, SessionView } from '@wainrope/contract';
 import pg from 'pg';
 import supertest from 'supertest';
 import { inject } from 'vitest';
+import { cloneDatabase, type DatabaseUrls } from '../../../ops/postgres.mjs';
 import type { Actor } from '../actor/actor.ts';
 import { createApplication } from '../application.ts';
-import { seedDemoTeam } from '../seed/demo-team.ts';
-
-/** The day on which the server's tests stand: the demo's own base date. */
-export const TODAY = '2026-01-15';
+import { TODAY } from './today.ts';
 
 export interface TestServer {
   readonly app: NestExpressApplication;
@@ -19,20 +16,23 @@ export interface TestServer {
   /** A fresh agent, signed in as the demo's first person of a role; signed out without one. */
   readonly as: (role?: PersonRole) => Promise<supertest.Agent>;
   readonly owner: pg.Client;
+  readonly urls: DatabaseUrls;
   readonly stop: () => Promise<void>;
 }
 
-/** The real server on the suite's database, with the demo team loaded once. */
+/** A database of the file's own: a copy of the empty one, or of the one with the demo team. */
+export const ownDatabase = (template: 'empty' | 'demo') => cloneDatabase(inject(template), `test_${randomUUID().replaceAll('-', '')}`);
+
+/** The real server with the demo team on a database of its own, so that no file of tests sees what another has changed. */
 export async function startTestServer(): Promise<TestServer> {
-  process.env.WAINROPE_DATABASE_URL = inject('appUrl');
+  const urls = await ownDatabase('demo');
+  process.env.WAINROPE_DATABASE_URL = urls.appUrl;
   process.env.WAINROPE_TODAY = TODAY;
   process.env.WAINROPE_SESSION_SECRET = 'test'.repeat(10);
   process.env.WAINROPE_LOG_LEVEL = 'silent';
   const app = await createApplication('');
-  const owner = new pg.Client({ connectionString: inject('ownerUrl') });
+  const owner = new pg.Client({ connectionString: urls.ownerUrl });
   await owner.connect();
-  const { rowCount } = await owner.query('select 1 from membership');
-  if (rowCount === 0) await seedDemoTeam(app, resolve(import.meta.dirname, '../../../demo'));
   await app.listen(0, '127.0.0.1');
   const as = async (role?: PersonRole) => {
     const agent = supertest.agent(app.getHttpServer());
@@ -44,6 +44,7 @@ export async function startTestServer(): Promise<TestServer> {
     as,
     http: await as('coordinator'),
     owner,
+    urls,
     stop: async () => {
       await owner.end();
       await app.close();
