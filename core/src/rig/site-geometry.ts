@@ -39,7 +39,7 @@ export function bodyOfChain(rig: Rig, { from }: Chain): Body | undefined {
 }
 
 /** Whether a line is a running bridle: no drive, both ends on one body, free to run over what pulls it. */
-export function isRunningBridle(rig: Rig, { drive, via, to }: Line): boolean {
+function isRunningBridle(rig: Rig, { drive, via, to }: Line): boolean {
   if (drive.kind !== 'held' || via.length === 0) return false;
   const bodies = [drive.end, to].map((end) => {
     const chain = end.kind === 'chain' ? rig.chains.find(({ id }) => id === end.chainId) : undefined;

@@ -1,11 +1,13 @@
 import { Dialog, DialogPanel } from '@headlessui/react';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
 import { useOutbox } from '../inspections/use-outbox.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useLiveEvents } from '../shell/use-live-events.ts';
-import { SignInForm } from './SignInForm.tsx';
+
+/** Who is signed in already has no use for the form. */
+const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx')).SignInForm }));
 
 /** Pages for those who are signed in. A session that ends later is taken up over the page, which keeps what was entered. */
 export function SignedIn() {
@@ -25,7 +27,9 @@ export function SignedIn() {
       <Dialog open={!signedIn} onClose={() => undefined} className="relative z-50">
         <div className="fixed inset-0 overflow-y-auto bg-paper/95">
           <DialogPanel>
-            <SignInForm session={data} again />
+            <Suspense fallback={<p className="p-6">Loading…</p>}>
+              <SignInForm session={data} again />
+            </Suspense>
           </DialogPanel>
         </div>
       </Dialog>
