@@ -57,7 +57,7 @@ test('from a list of gear to a verdict that changes with the strap', async ({ pa
   await expect(async () => {
     if ((await steps.count()) > 0) await steps.first().click({ timeout: 1000 });
     await expect(clear).toBeVisible({ timeout: 500 });
-  }).toPass({ timeout: 30_000 });
+  }).toPass();
   await expect(page.locator('[data-verdict="clear"], [data-verdict="clear-judged"]')).toBeVisible();
 
   // Undo brings the missing damper back; redo hangs it again. Then save, reload, and it is there.

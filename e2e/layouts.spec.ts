@@ -2,7 +2,16 @@ import { expect, type Page } from '@playwright/test';
 import { layouts } from '@wainrope/core';
 import { test } from './signed-in.ts';
 
-const PARTS = 2;
+/** `npm test` takes a sample; `npm run test:long` every layout at every size. */
+const LONG = process.env.WAINROPE_LONG === 'yes';
+const SIZES = LONG
+  ? [
+      { width: 1280, height: 800 },
+      { width: 1024, height: 768 },
+      { width: 1920, height: 1080 },
+    ]
+  : [{ width: 1280, height: 800 }];
+const chosen = layouts.filter((_, index) => LONG || index % 3 === 0);
 
 /** Labels of the sheet that cover each other, by their boxes in the browser. */
 async function covering(page: Page): Promise<readonly string[]> {
@@ -18,17 +27,17 @@ async function covering(page: Page): Promise<readonly string[]> {
   );
 }
 
-for (let part = 0; part < PARTS; part++) {
-  test(`layouts are laid on a site, solve, and draw with their labels clear of each other, part ${part + 1} of ${PARTS}`, async ({
+for (const size of SIZES) {
+  test(`${chosen.length} layouts are laid on a site, solve, and draw with their labels clear of each other at ${size.width} × ${size.height}`, async ({
     page,
   }) => {
-    test.setTimeout(180_000);
+    await page.setViewportSize(size);
     await page.goto('/plans/new');
     await page.getByRole('button', { name: /Only the place/ }).click();
-    await page.getByLabel('Name of the plan').fill(`Every layout ${part + 1}`);
+    await page.getByLabel('Name of the plan').fill(`Every layout at ${size.width}`);
     await page.getByRole('button', { name: 'Lay it out' }).click();
     const strands = page.locator('[data-strand]');
-    for (const layout of layouts.filter((_, index) => index % PARTS === part)) {
+    for (const layout of chosen) {
       await page.getByRole('button', { name: 'Lay a layout…' }).first().click();
       await page.locator(`[data-layout="${layout.id}"]`).click();
       await page.getByRole('button', { name: 'Lay it', exact: true }).click();

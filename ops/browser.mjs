@@ -1,101 +1,126 @@
 // @ts-check
-// Runs the browser tests (or takes the pictures with --shots) against the built application on a database of its own.
+// Runs the browser tests (or takes the pictures with --shots, or times a drag with --drag) against the built application.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { freePort, installDebian, Problem, ROOT, startPostgres } from './postgres.mjs';
+import { cloneDatabase, freePort, installDebian, Problem, ROOT, startPostgres } from './postgres.mjs';
 import { prepareDatabase, startServer } from './serve.mjs';
 
 /** The demo's own base date, so that pictures and tests see the same days for ever. */
 const TODAY = '2026-01-15';
+const extra = { WAINROPE_TODAY: TODAY };
 
 export function ensureChromium() {
   if (!existsSync('/usr/bin/chromium')) installDebian(['chromium']);
 }
 
 /** @typedef {{ passed: number, failed: number, skipped: number }} Counts */
+/** @typedef {{ project: string, file: string, args: readonly string[], extra?: Record<string, string> }} Wanted */
+
+/** Files that run side by side; much of their time is waiting. */
+const AT_ONCE = 2;
+
+const FOLDER = join(ROOT, 'e2e');
+
+/** Files of browser tests, the longest first so that none is left to run alone. @param {readonly string[]} names Parts of names; all without. */
+const specFiles = (names) =>
+  readdirSync(FOLDER)
+    .filter((file) => file.endsWith('.spec.ts') && (names.length === 0 || names.some((name) => file.includes(name))))
+    .sort((a, b) => statSync(join(FOLDER, b)).size - statSync(join(FOLDER, a)).size);
 
 /**
- * The tests run in two halves side by side, each against a server and a database of its own, so that what one changes is never
- * seen by the other; much of their time is waiting.
+ * Each file has a server and a database of its own, copied from one with the demo team, so that no file sees what another changes.
+ * @param {{ project?: 'tests' | 'shots' | 'drag', args?: readonly string[], extra?: Record<string, string> }} options @returns {Promise<Counts>}
  */
-const HALVES = 2;
-
-/** @param {{ project?: 'tests' | 'shots' | 'drag', args?: readonly string[] }} options @returns {Promise<Counts>} */
-export async function runBrowser({ project = 'tests', args = [] }) {
-  const whole = project !== 'tests' || args.length > 0;
-  /** @type {readonly (string | undefined)[]} */
-  const shards = whole ? [undefined] : Array.from({ length: HALVES }, (_, index) => `${index + 1}/${HALVES}`);
-  const stands = [];
+export async function runBrowser({ project = 'tests', args = [], extra: more = {} }) {
+  const files =
+    project === 'tests' ? specFiles(args.filter((arg) => !arg.startsWith('-'))) : [`${project}${project === 'drag' ? '.bench' : ''}.ts`];
+  const flags = args.filter((arg) => arg.startsWith('-'));
+  const { stop, ...template } = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-browser-'), throwAway: true });
+  const totals = { passed: 0, failed: 0, skipped: 0 };
   try {
-    for (const shard of shards) stands.push({ shard, ...(await stand()) });
-    const counts = await Promise.all(stands.map(({ shard, address }) => runProjects({ project, args, shard, address })));
-    return counts.reduce(added, { passed: 0, failed: 0, skipped: 0 });
-  } finally {
-    for (const { stop } of stands) await stop();
-  }
-}
-
-/** @param {Counts} a @param {Counts} b @returns {Counts} */
-const added = (a, b) => ({ passed: a.passed + b.passed, failed: a.failed + b.failed, skipped: a.skipped + b.skipped });
-
-/** A database with the demo in it, and a server on it. */
-async function stand() {
-  const database = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-browser-'), throwAway: true });
-  try {
-    const extra = { WAINROPE_TODAY: TODAY };
-    prepareDatabase(database, extra);
-    const server = await startServer(database, { host: '127.0.0.1', port: await freePort(), extra });
-    const stop = async () => {
-      await server.stop();
-      await database.stop();
+    prepareDatabase(template, extra);
+    const waiting = [...files];
+    const worker = async () => {
+      for (let file = waiting.shift(); file !== undefined; file = waiting.shift()) {
+        const { passed, failed, skipped } = await runFile(template, { project, file, args: flags, extra: more });
+        totals.passed += passed;
+        totals.failed += failed;
+        totals.skipped += skipped;
+      }
     };
-    return { address: server.address, stop };
-  } catch (error) {
-    await database.stop();
-    throw error;
+    await Promise.all(Array.from({ length: AT_ONCE }, worker));
+    return totals;
+  } finally {
+    await stop();
   }
 }
 
-/** @typedef {{ project: string, args: readonly string[], shard: string | undefined, address: string }} Wanted */
-
-/** What changes nothing goes first: views, then the tests. @param {Wanted} wanted @returns {Promise<Counts>} */
-async function runProjects(wanted) {
-  let totals = { passed: 0, failed: 0, skipped: 0 };
-  for (const project of wanted.project === 'tests' ? ['views', 'tests'] : [wanted.project])
-    totals = added(totals, await runProject({ ...wanted, project }));
-  return totals;
+/** @param {import('./postgres.mjs').DatabaseUrls} template @param {Wanted} wanted @returns {Promise<Counts>} */
+async function runFile(template, wanted) {
+  const urls = await cloneDatabase(template, `browser_${wanted.file.replace(/\W/g, '_')}`);
+  const server = await startServer(urls, { host: '127.0.0.1', port: await freePort(), extra });
+  try {
+    return await runPlaywright(wanted, server.address);
+  } finally {
+    await server.stop();
+  }
 }
 
-/** @param {Wanted} wanted @returns {Promise<Counts>} */
-function runProject({ project, args, shard, address }) {
-  const name = `${project}${shard ? `-${shard.replace('/', '-of-')}` : ''}`;
-  const results = join(ROOT, `.cache/browser-${name}.json`);
+/** @param {Wanted} wanted @param {string} address @returns {Promise<Counts>} */
+function runPlaywright({ project, file, args, extra: more = {} }, address) {
+  const results = join(ROOT, `.cache/browser-${file}.json`);
   rmSync(results, { force: true });
-  const env = { ...process.env, WAINROPE_URL: address, PLAYWRIGHT_JSON_OUTPUT_NAME: results };
+  const env = { ...process.env, ...more, WAINROPE_URL: address, PLAYWRIGHT_JSON_OUTPUT_NAME: results };
   const cli = join(ROOT, 'node_modules/@playwright/test/cli.js');
-  const words = ['test', '--config', 'e2e/playwright.config.ts', '--pass-with-no-tests', `--project=${project}`];
-  const own = shard ? [`--shard=${shard}`, `--output=${join(ROOT, 'test-results', name)}`] : [];
+  const words = ['test', '--config', 'e2e/playwright.config.ts', `--project=${project}`];
+  const own = [`--output=${join(ROOT, 'test-results', file)}`, ...args, `e2e/${file}`];
   return new Promise((done, fail) => {
-    const child = spawn(process.execPath, [cli, ...words, ...own, ...args], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
-    // Halves that run side by side speak one after the other.
+    const child = spawn(process.execPath, [cli, ...words, ...own], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
+    // Files that run side by side speak one after the other.
     const said = /** @type {Buffer[]} */ ([]);
-    const hear = (/** @type {Buffer} */ part) => (shard ? said.push(part) : process.stdout.write(part));
+    const hear = (/** @type {Buffer} */ part) => said.push(part);
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
     child.once('error', fail);
     child.once('close', (code) => {
       process.stdout.write(Buffer.concat(said));
-      if (!existsSync(results)) return fail(new Problem(`The browser tests did not run (exit code ${code}).`));
-      const { stats } = JSON.parse(readFileSync(results, 'utf8'));
-      done({
-        passed: stats.expected + stats.flaky,
-        failed: stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0),
-        skipped: stats.skipped,
-      });
+      if (!existsSync(results)) return fail(new Problem(`The browser tests of ${file} did not run (exit code ${code}).`));
+      done(countsOf(JSON.parse(readFileSync(results, 'utf8')), code));
     });
   });
+}
+
+/**
+ * @typedef {{ readonly status: string, readonly annotations: readonly { type: string, description?: string }[] }} Result
+ * @typedef {{ readonly specs?: readonly { readonly title: string, readonly tests: readonly Result[] }[], readonly suites?: readonly Suite[] }} Suite
+ */
+
+/** Every test of a suite with its title. @param {Suite} suite @returns {readonly (Result & { title: string })[]} */
+const resultsOf = ({ specs = [], suites = [] }) => [
+  ...specs.flatMap(({ title, tests }) => tests.map((test) => ({ ...test, title }))),
+  ...suites.flatMap(resultsOf),
+];
+
+/** A test that is skipped says why; one that has no result did not run, and that is a failure. @param {Result} result @returns {keyof Counts} */
+function outcomeOf({ status, annotations }) {
+  if (status === 'expected' || status === 'flaky') return 'passed';
+  return status === 'skipped' && annotations.some(({ type, description }) => type === 'skip' && description) ? 'skipped' : 'failed';
+}
+
+/** @param {Suite} results @param {number | null} code @returns {Counts} */
+function countsOf(results, code) {
+  const counts = { passed: 0, failed: 0, skipped: 0 };
+  for (const result of resultsOf(results)) {
+    const outcome = outcomeOf(result);
+    counts[outcome]++;
+    if (outcome === 'skipped')
+      console.log(`skipped: ${result.title}: ${result.annotations.map(({ description }) => description).join(' ')}`);
+    if (outcome === 'failed' && result.status === 'skipped') console.log(`FAIL ${result.title}: it did not run`);
+  }
+  if (code !== 0 && counts.failed === 0) counts.failed++;
+  return counts;
 }
 
 if (process.argv[1] === resolve(import.meta.filename)) {
@@ -104,6 +129,7 @@ if (process.argv[1] === resolve(import.meta.filename)) {
   ensurePackages();
   ensureChromium();
   ensureBuild();
-  const { failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
-  process.exitCode = failed > 0 ? 1 : 0;
+  const { passed, failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
+  console.log(`${passed} passed, ${failed} failed`);
+  process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
 }

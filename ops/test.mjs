@@ -1,5 +1,6 @@
 // @ts-check
 // npm test: format and lint, types, imports, unused code, unit, server and browser tests. The last line counts them.
+// npm run test:long: what takes too long for every time: every layout at every size, more random rigs, damaged input, large loads, kills.
 import { execFile } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -16,11 +17,17 @@ function count({ passed, failed, skipped }) {
   total.skipped += skipped;
 }
 
-/** Runs a program to its end and keeps what it says. @param {readonly string[]} args @returns {Promise<{ failed: boolean, said: string, seconds: string }>} */
-function run(args) {
+/** Tests that are long ask for this. */
+const LONG = { WAINROPE_LONG: 'yes' };
+
+/**
+ * Runs a program to its end and keeps what it says.
+ * @param {readonly string[]} args @param {Record<string, string>} [extra] @returns {Promise<{ failed: boolean, said: string, seconds: string }>}
+ */
+function run(args, extra) {
   const began = Date.now();
   return new Promise((done) => {
-    execFile(process.execPath, args, { cwd: ROOT, maxBuffer: 256e6 }, (error, stdout, stderr) =>
+    execFile(process.execPath, args, { cwd: ROOT, maxBuffer: 256e6, env: { ...process.env, ...extra } }, (error, stdout, stderr) =>
       done({ failed: error !== null, said: `${stdout}\n${stderr}`, seconds: ((Date.now() - began) / 1000).toFixed(1) }),
     );
   });
@@ -34,25 +41,45 @@ async function check(name, args) {
   count({ passed: failed ? 0 : 1, failed: failed ? 1 : 0, skipped: 0 });
 }
 
-/** Tests of some projects of Vitest. @param {string} name @param {readonly string[]} projects */
-async function vitest(name, projects) {
+/**
+ * Tests of some projects of Vitest. What has no result did not run, and that is a failure.
+ * @param {string} name @param {readonly string[]} projects @param {{ files?: readonly string[], extra?: Record<string, string> }} [options]
+ */
+async function vitest(name, projects, { files = [], extra } = {}) {
   const file = join(ROOT, `.cache/unit-${projects.join('-')}.json`);
   mkdirSync(join(ROOT, '.cache'), { recursive: true });
   rmSync(file, { force: true });
-  const { failed, said, seconds } = await run([
-    'node_modules/vitest/vitest.mjs',
-    'run',
-    ...projects.map((project) => `--project=${project}`),
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${file}`,
-  ]);
+  const { failed, said, seconds } = await run(
+    [
+      'node_modules/vitest/vitest.mjs',
+      'run',
+      ...files,
+      ...projects.map((project) => `--project=${project}`),
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${file}`,
+    ],
+    extra,
+  );
   console.log(said.slice(-60_000));
   console.log(`${failed ? 'FAIL' : 'ok  '} ${name} (${seconds} s)`);
   if (!existsSync(file)) return count({ passed: 0, failed: 1, skipped: 0 });
   const { numPassedTests, numFailedTests, numPendingTests, numTodoTests } = JSON.parse(readFileSync(file, 'utf8'));
-  const silent = failed && numFailedTests === 0 ? 1 : 0;
-  count({ passed: numPassedTests, failed: numFailedTests + silent, skipped: numPendingTests + numTodoTests });
+  const notRun = numPendingTests + numTodoTests;
+  if (notRun > 0) console.log(`FAIL ${notRun} tests did not run`);
+  const silent = failed && numFailedTests === 0 && notRun === 0 ? 1 : 0;
+  count({ passed: numPassedTests, failed: numFailedTests + notRun + silent, skipped: 0 });
+}
+
+/** Files of tests that take more where they are asked to. */
+const LONG_FILES = ['long.test', 'random-rigs.test', 'nonsense.test'];
+
+async function long() {
+  await vitest('long tests of core and pages', ['core', 'web'], { files: LONG_FILES, extra: LONG });
+  await vitest('large loads of the server', ['server'], { files: ['large-load'], extra: LONG });
+  count(await runBrowser({ args: ['layouts'], extra: LONG }));
+  await check('kills at random instants', ['ops/kill-test.mjs']);
+  await check('damaged input', ['--import', 'tsx', '--conditions=source', 'ops/fuzz.ts', '200000']);
 }
 
 async function main() {
@@ -61,6 +88,7 @@ async function main() {
   ensureChromium();
   // The bench reads the built core, so the build comes before the types.
   ensureBuild();
+  if (process.argv.includes('--long')) return long();
   const bin = (/** @type {string} */ path) => join('node_modules', path);
   const sources = ['core/src', 'contract/src', 'server/src', 'web/src', 'cli/src'];
   // Side by side: the tests of the server, which mostly wait for the database, and all that only reckons.

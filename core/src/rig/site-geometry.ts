@@ -1,7 +1,7 @@
 import { invariant } from '../invariant.ts';
 import { ahead, groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
-import type { Body, Chain, Line, LoadBody, Rig, RigPoint } from './rig.ts';
+import type { Body, Chain, LoadBody, Rig, RigPoint } from './rig.ts';
 
 /** The way the load is to go: along its heading or the bearing of its task, lying in the ground or on the ramp. */
 export function travelDirection(rig: Rig): Vec3 {
@@ -36,16 +36,6 @@ export function pointOfChain(rig: Rig, { from }: Chain): RigPoint | undefined {
 /** The body that a chain starts from; undefined where it starts in the air. */
 export function bodyOfChain(rig: Rig, { from }: Chain): Body | undefined {
   return from.kind === 'point' ? bodyOfPoint(rig, from.pointId) : undefined;
-}
-
-/** Whether a line is a running bridle: no drive, both ends on one body, free to run over what pulls it. */
-function isRunningBridle(rig: Rig, { drive, via, to }: Line): boolean {
-  if (drive.kind !== 'held' || via.length === 0) return false;
-  const bodies = [drive.end, to].map((end) => {
-    const chain = end.kind === 'chain' ? rig.chains.find(({ id }) => id === end.chainId) : undefined;
-    return chain && bodyOfChain(rig, chain)?.id;
-  });
-  return bodies[0] !== undefined && bodies[0] === bodies[1];
 }
 
 /** Diameter of what a strap goes round, metres; undefined where the body has none on record. */
