@@ -76,7 +76,10 @@ export interface RigRule<S, D extends Data> extends RuleHead, Spoken<D> {
 export interface MomentRule<S, D extends Data> extends RuleHead, Spoken<D> {
   readonly subjects: (rig: ResolvedRig) => readonly S[];
   readonly about: (subject: S) => About;
-  /** Above 0 in order, 0 just so, below 0 found; undefined where a fact is missing. No words, no objects. */
+  /**
+   * Above 0 in order, 0 just so, below 0 found; undefined where a fact is missing. NaN where there is nothing to compare, such as no
+   * load or no limit, of which other rules speak. No words, no objects.
+   */
   readonly margin: (moment: Moment, subject: S) => number | undefined;
   readonly answer: (moment: Moment, subject: S) => Reply<D> | undefined;
 }

@@ -65,8 +65,9 @@ interface Start {
   readonly tensionOf: Float64Array;
 }
 
+/** What is held stands where the network has it; only what is free begins where it came to rest before. */
 function fromEquilibrium(layout: Layout, { positions, strandTensions, linkTensions }: Equilibrium): Start {
-  const places = flat(positions);
+  const places = flat(layout.network.nodes.map(({ at, held }, node) => (held ? at : (positions[node] ?? at))));
   const tensionOf = Float64Array.from(layout.members, (_, index) =>
     index < strandTensions.length ? (strandTensions[index]?.[0] ?? 0) : (linkTensions[index - strandTensions.length] ?? 0),
   );

@@ -1,10 +1,13 @@
 import { randomUUID } from 'node:crypto';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { sql } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { GearService } from '../gear/gear.service.ts';
 import { TeamService } from '../team/team.service.ts';
 import { demoActor, startTestServer, type TestServer } from '../testing/test-server.ts';
+import { migrations } from './migrate.ts';
 import { TeamDatabase } from './team-database.ts';
 
 let server: TestServer;
@@ -17,6 +20,11 @@ beforeAll(async () => {
 afterAll(async () => {
   await app.end();
   await server.stop();
+});
+
+it('runs every migration that there is, in order', () => {
+  const files = readdirSync(join(import.meta.dirname, 'migrations')).filter((file) => /^\d/.test(file));
+  expect(Object.keys(migrations)).toEqual(files.map((file) => file.replace('.ts', '')).sort());
 });
 
 describe('the database keeps its own rules', () => {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { clearLines, withoutPieces } from '@wainrope/core';
+import { clearLines, type Report, withoutPieces } from '@wainrope/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { migrate } from '../database/migrate.ts';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;
@@ -75,6 +76,49 @@ describe('a plan’s states', () => {
     await answer(stop.id, '').expect(422);
   });
 });
+
+describe('what was answered for before findings had ids of their own', () => {
+  it('goes on covering all that its rule says of its subject, and nothing else', async () => {
+    const { planId, fresh } = await copyOf('Otter at the ford');
+    const [fix] = (fresh.report as Report).findings.filter(({ severity, undecided }) => severity === 'fix' && !undecided);
+    if (!fix) throw new Error('the demo plan has no fix');
+    await asBefore('0008-findings-of-their-own', async (run) => {
+      await run('alter table plan_override drop column covers');
+      await run(
+        `insert into plan_override (team_id, override_id, plan_id, version_no, finding_id, finding_words, reason, stated_by)
+         select team_id, $1, $2, 1, $3, 'As it was worded then', 'Padded on the spot', person_id from membership limit 1`,
+        [randomUUID(), planId, `${fix.code}@${fix.subject.id}`],
+      );
+    });
+    const { body } = await server.http.get(`/api/v1/plans/${planId}`).expect(200);
+    expect(body.overrides).toMatchObject([{ covers: 'rule-and-subject', reason: 'Padded on the spot' }]);
+    const standing = (fresh.report as Report).findings.filter(
+      ({ severity, undecided, code, subject }) =>
+        (severity === 'stop' || (severity === 'fix' && !undecided)) && !(code === fix.code && subject.id === fix.subject.id),
+    );
+    const { status, body: answer } = await state(planId, 'ready');
+    expect(status).toBe(standing.length > 0 ? 422 : 200);
+    expect(answer.faults ?? []).toHaveLength(standing.length);
+  });
+  it('is told apart from what is answered now, which covers one finding', async () => {
+    const { planId, fresh } = await copyOf('Otter at the ford');
+    const [fix] = (fresh.report as Report).findings.filter(({ severity, undecided }) => severity === 'fix' && !undecided);
+    const answer = { overrideId: randomUUID(), version: 1, findingId: fix?.id, reason: 'Looked at on the spot' };
+    const { body } = await server.http.post(`/api/v1/plans/${planId}/overrides`).send(answer).expect(201);
+    expect(body.overrides).toMatchObject([{ covers: 'finding', findingId: fix?.id }]);
+  });
+});
+
+/** Brings this file's database to where it stood before a migration, does something there, and lets the migration run. */
+async function asBefore(migration: string, deed: (run: (command: string, values?: unknown[]) => Promise<unknown>) => Promise<void>) {
+  const { owner, urls } = server;
+  await owner.query("select set_config('wainrope.team_id', team_id::text, false) from membership limit 1");
+  await owner.query('alter table plan_override disable trigger user');
+  await deed((command, values) => owner.query(command, values));
+  await owner.query('alter table plan_override enable trigger user');
+  await owner.query('delete from kysely_migration where name = $1', [migration]);
+  expect(await migrate(urls.ownerUrl)).toEqual([migration]);
+}
 
 describe('versions and comments', () => {
   it('tell what each version changed, and give an earlier one back', async () => {
