@@ -13,59 +13,132 @@ export const gearFacts = {
 } as const;
 
 /** What of a rig's document a fact is, for people; `paths` are the leaves that hold it, lists without numbers. */
-interface FactRow {
+export interface FactRow {
   readonly words: string;
+  /** Whose it is. */
+  readonly of: 'body' | 'point' | 'use' | 'rig';
+  /** How the difference between two versions tells that it changed; after the name of whose it is. */
+  readonly told: string;
   readonly paths: readonly string[];
 }
 
 /** Every fact that somebody states of a rig. Together their paths are all that the document holds. */
 export const rigFacts = {
-  'ground.slope': { words: 'slope of the ground', paths: ['ground'] },
-  'body.mass': { words: 'mass of the vehicle or load', paths: ['bodies.massKg'] },
-  'body.size': { words: 'length and width', paths: ['bodies.lengthM', 'bodies.widthM'] },
-  'body.stands': { words: 'where it stands', paths: ['bodies.xM', 'bodies.yM'] },
-  'body.heading': { words: 'heading', paths: ['bodies.headingRad'] },
-  'body.name': { words: 'what it is called', paths: ['bodies.id', 'bodies.kind', 'bodies.label', 'bodies.vehicleId'] },
+  'ground.slope': { words: 'slope of the ground', of: 'rig', told: 'The slope of the ground changed', paths: ['ground'] },
+  'body.mass': { words: 'mass of the vehicle or load', of: 'body', told: 'mass changed', paths: ['bodies.massKg'] },
+  'body.size': { words: 'length and width', of: 'body', told: 'length or width changed', paths: ['bodies.lengthM', 'bodies.widthM'] },
+  'body.stands': { words: 'where it stands', of: 'body', told: 'stands elsewhere', paths: ['bodies.xM', 'bodies.yM'] },
+  'body.heading': { words: 'heading', of: 'body', told: 'heading changed', paths: ['bodies.headingRad'] },
+  'body.name': {
+    words: 'what it is called',
+    of: 'body',
+    told: 'name or kind changed',
+    paths: ['bodies.id', 'bodies.kind', 'bodies.label', 'bodies.vehicleId'],
+  },
   'vehicle.axles': {
     words: 'wheelbase, track, load on the front axle',
+    of: 'body',
+    told: 'wheelbase, track or load on the front axle changed',
     paths: ['bodies.wheelbaseM', 'bodies.trackM', 'bodies.frontShare'],
   },
-  'vehicle.stance': { words: 'ground under a vehicle, brakes, chocks', paths: ['bodies.stance'] },
-  'tree.trunk': { words: 'trunk diameter', paths: ['bodies.trunkDiameterM', 'bodies.diameterM'] },
+  'vehicle.stance': {
+    words: 'ground under a vehicle, brakes, chocks',
+    of: 'body',
+    told: 'ground under it, brakes or chocks changed',
+    paths: ['bodies.stance'],
+  },
+  'tree.trunk': { words: 'trunk diameter', of: 'body', told: 'diameter changed', paths: ['bodies.trunkDiameterM', 'bodies.diameterM'] },
   'tree.stands': {
     words: 'wood, footing, state and lean of a tree',
+    of: 'body',
+    told: 'wood, footing, state or lean changed',
     paths: ['bodies.wood', 'bodies.footing', 'bodies.state', 'bodies.leanRad'],
   },
-  'anchor.judged': { words: 'working and failing number that somebody judged', paths: ['bodies.judged'] },
-  'anchor.ground': { words: 'soil, pattern and number of pickets', paths: ['bodies.soil', 'bodies.pattern', 'bodies.lines'] },
-  'anchor.log': { words: 'face and depth of a buried log', paths: ['bodies.faceHeightM', 'bodies.depthM'] },
-  'person.duty': { words: 'what somebody does', paths: ['bodies.duty'] },
-  'person.shelter': { words: 'cab or shelter', paths: ['bodies.inVehicleId', 'bodies.shelter'] },
-  'person.practised': { words: 'whether the layout was practised', paths: ['bodies.practised'] },
-  'crew.people': { words: 'people at the rope', paths: ['bodies.people'] },
-  'point.mount': { words: 'where a point sits', paths: ['points'] },
-  'use.piece': { words: 'the piece chosen for a place', paths: ['uses.gearId'] },
-  'use.role': { words: 'what a place asks of its piece', paths: ['uses.id', 'uses.role'] },
-  'use.hitch': { words: 'how a strap is laid', paths: ['uses.hitch'] },
-  'use.bow-angle': { words: 'angle of the load off the bow’s axis', paths: ['uses.bowAngleRad'] },
-  'use.axis': { words: 'axis on which a carabiner is loaded', paths: ['uses.axis'] },
-  'use.judged': { words: 'what somebody judges a vehicle’s own point to hold', paths: ['uses.judged'] },
-  'line.way': { words: 'the way of the line: chains, bends, ends', paths: ['chains', 'joints', 'lines'] },
-  'grip.place': { words: 'where a grip sits', paths: ['grips'] },
-  'lanyard.tie': { words: 'lanyards: what they catch, where they are tied', paths: ['lanyards'] },
-  'tie.back': { words: 'what ties a vehicle back', paths: ['backAnchors'] },
-  dampers: { words: 'dampers', paths: ['dampers'] },
-  tools: { words: 'tools at hand', paths: ['tools'] },
-  features: { words: 'what is drawn on the ground', paths: ['features'] },
-  origin: { words: 'where the site lies', paths: ['origin'] },
-  purpose: { words: 'what the rig is for', paths: ['purpose'] },
-  'load.travel': { words: 'what is to move, which way and how far', paths: ['load.bodyId', 'load.travel', 'load.travelM'] },
-  'load.task': { words: 'what the load asks for', paths: ['load.task'] },
-  sharing: { words: 'how several drives share the pull', paths: ['sharing'] },
-  situation: { words: 'how the vehicle is stuck', paths: ['situation'] },
-  'pull.chosen': { words: 'a pull that somebody chose', paths: ['chosenPull'] },
-  limiter: { words: 'a line pull that a load cell or limiter holds', paths: ['limiter'] },
-  answers: { words: 'a look on the spot', paths: ['answers'] },
+  'anchor.judged': {
+    words: 'working and failing number that somebody judged',
+    of: 'body',
+    told: 'what somebody judges it to hold changed',
+    paths: ['bodies.judged'],
+  },
+  'anchor.ground': {
+    words: 'soil, pattern and number of pickets',
+    of: 'body',
+    told: 'soil, pattern or number of pickets changed',
+    paths: ['bodies.soil', 'bodies.pattern', 'bodies.lines'],
+  },
+  'anchor.log': {
+    words: 'face and depth of a buried log',
+    of: 'body',
+    told: 'face or depth of the log changed',
+    paths: ['bodies.faceHeightM', 'bodies.depthM'],
+  },
+  'person.duty': { words: 'what somebody does', of: 'body', told: 'what they do changed', paths: ['bodies.duty'] },
+  'person.shelter': {
+    words: 'cab or shelter',
+    of: 'body',
+    told: 'cab or shelter changed',
+    paths: ['bodies.inVehicleId', 'bodies.shelter'],
+  },
+  'person.practised': {
+    words: 'whether the layout was practised',
+    of: 'body',
+    told: 'whether they have practised the layout changed',
+    paths: ['bodies.practised'],
+  },
+  'crew.people': { words: 'people at the rope', of: 'body', told: 'number of people at the rope changed', paths: ['bodies.people'] },
+  'point.mount': { words: 'where a point sits', of: 'point', told: 'sits elsewhere or is called otherwise', paths: ['points'] },
+  'use.piece': { words: 'the piece chosen for a place', of: 'use', told: 'another piece is chosen', paths: ['uses.gearId'] },
+  'use.role': {
+    words: 'what a place asks of its piece',
+    of: 'use',
+    told: 'what the place asks of its piece changed',
+    paths: ['uses.id', 'uses.role'],
+  },
+  'use.hitch': { words: 'how a strap is laid', of: 'use', told: 'laid otherwise', paths: ['uses.hitch'] },
+  'use.bow-angle': {
+    words: 'angle of the load off the bow’s axis',
+    of: 'use',
+    told: 'angle of the load off the bow’s axis changed',
+    paths: ['uses.bowAngleRad'],
+  },
+  'use.axis': { words: 'axis on which a carabiner is loaded', of: 'use', told: 'loaded on another axis', paths: ['uses.axis'] },
+  'use.judged': {
+    words: 'what somebody judges a vehicle’s own point to hold',
+    of: 'use',
+    told: 'what somebody judges the point to hold changed',
+    paths: ['uses.judged'],
+  },
+  'line.way': {
+    words: 'the way of the line: chains, bends, ends',
+    of: 'rig',
+    told: 'The chains, bends or ends of the lines changed',
+    paths: ['chains', 'joints', 'lines'],
+  },
+  'grip.place': { words: 'where a grip sits', of: 'rig', told: 'The grips changed', paths: ['grips'] },
+  'lanyard.tie': { words: 'lanyards: what they catch, where they are tied', of: 'rig', told: 'The lanyards changed', paths: ['lanyards'] },
+  'tie.back': { words: 'what ties a vehicle back', of: 'rig', told: 'What ties a vehicle back changed', paths: ['backAnchors'] },
+  dampers: { words: 'dampers', of: 'rig', told: 'The dampers changed', paths: ['dampers'] },
+  tools: { words: 'tools at hand', of: 'rig', told: 'The tools at hand changed', paths: ['tools'] },
+  features: { words: 'what is drawn on the ground', of: 'rig', told: 'What is drawn on the ground changed', paths: ['features'] },
+  origin: { words: 'where the site lies', of: 'rig', told: 'Where the site lies on the earth changed', paths: ['origin'] },
+  purpose: { words: 'what the rig is for', of: 'rig', told: 'The purpose changed', paths: ['purpose'] },
+  'load.travel': {
+    words: 'what is to move, which way and how far',
+    of: 'rig',
+    told: 'What is to move, which way or how far, changed',
+    paths: ['load.bodyId', 'load.travel', 'load.travelM'],
+  },
+  'load.task': { words: 'what the load asks for', of: 'rig', told: 'What the load asks for changed', paths: ['load.task'] },
+  sharing: { words: 'how several drives share the pull', of: 'rig', told: 'How the drives share the pull changed', paths: ['sharing'] },
+  situation: { words: 'how the vehicle is stuck', of: 'rig', told: 'How the load sits changed', paths: ['situation'] },
+  'pull.chosen': { words: 'a pull that somebody chose', of: 'rig', told: 'The chosen pull changed', paths: ['chosenPull'] },
+  limiter: {
+    words: 'a line pull that a load cell or limiter holds',
+    of: 'rig',
+    told: 'The line-pull limit that somebody states changed',
+    paths: ['limiter'],
+  },
+  answers: { words: 'a look on the spot', of: 'rig', told: 'Answers given on the spot changed', paths: ['answers'] },
 } as const satisfies { readonly [id: string]: FactRow };
 
 /** What a case has beside its rig and gear. */
@@ -76,6 +149,15 @@ export const caseFacts = {
 
 export type RigFactId = keyof typeof rigFacts;
 export type FactId = RigFactId | keyof typeof gearFacts | keyof typeof caseFacts | `gear.${AttributeName}`;
+
+/** Longest first, so that a leaf belongs to the fact that names it most closely. */
+const byPath = Object.entries<FactRow>(rigFacts)
+  .flatMap(([id, { paths }]) => paths.map((path) => ({ path, id: id as RigFactId })))
+  .sort((a, b) => b.path.length - a.path.length);
+
+/** The fact that a leaf of the document holds, by its path without numbers; undefined for what is no fact of ours, such as extensions. */
+export const factAt = (path: string): RigFactId | undefined =>
+  byPath.find((entry) => path === entry.path || path.startsWith(`${entry.path}.`))?.id;
 
 /** A fact in words; an attribute by its label. */
 export function factWords(id: FactId, labelOf: (attribute: string) => string): string {

@@ -1,61 +1,115 @@
 import { roleWords } from '../gear/roles.ts';
-import { canonicalJson } from '../policy/canonical-json.ts';
-import { length, type RichText, rich } from '../quantity/format.ts';
+import { length, type RichText, rich, smallLength } from '../quantity/format.ts';
+import { type FactRow, factAt, type RigFactId, rigFacts } from './facts.ts';
 import { usesOf } from './references.ts';
 import type { Body, PieceUse, Rig } from './rig.ts';
+import { type Leaf, leavesOf } from './rig-leaves.ts';
 
-/** Less than this is no move that a person would speak of, metres. */
-const MOVED_M = 0.05;
+/** Moves below this are told in millimetres, metres. */
+const SMALL_M = 0.05;
 
-/** What changed from one version of a rig to the next, in sentences that a person can read. `tagOf` names pieces. */
+/**
+ * What changed from one version of a rig to the next, in sentences that a person can read: every fact that the document holds.
+ * `tagOf` names pieces.
+ */
 export function rigDifferences(before: Rig, after: Rig, tagOf: (gearId: string) => string): readonly RichText[] {
+  const changes = changesBetween(before, after);
+  const told = changes.flatMap((change) => sentence(change, { before, after, tagOf }));
+  return [...comings(before, after), ...told];
+}
+
+/** One fact of one thing that changed. */
+interface Change {
+  /** Undefined for what other programs keep with a rig. */
+  readonly fact: RigFactId | undefined;
+  /** Of a body, a point or a use by id; empty where it is the rig's own. */
+  readonly of: string;
+}
+
+interface Versions {
+  readonly before: Rig;
+  readonly after: Rig;
+  readonly tagOf: (gearId: string) => string;
+}
+
+/** Facts of which a value came, went or is another, each once, in the order of the newer document. */
+function changesBetween(before: Rig, after: Rig): readonly Change[] {
+  const [was, is] = [leavesOf(before), leavesOf(after)];
+  const changed = [...is].filter(([key, { value }]) => was.get(key)?.value !== value).map(([, leaf]) => leaf);
+  const gone = [...was].filter(([key]) => !is.has(key)).map(([, leaf]) => leaf);
+  const found = new Map<string, Change>();
+  for (const { path, of } of [...changed, ...gone]) found.set(`${of} ${factAt(path)}`, { fact: factAt(path), of });
+  const whole = cameOrWent(was, is);
+  return [...found.values()].filter(({ of }) => !whole.has(of));
+}
+
+/** Bodies, points and uses that only one of two versions has: told as a whole, or by the way of the lines. */
+function cameOrWent(was: ReadonlyMap<string, Leaf>, is: ReadonlyMap<string, Leaf>): ReadonlySet<string> {
+  const things = (leaves: ReadonlyMap<string, Leaf>) => new Set([...leaves.values()].map(({ of }) => of));
+  const [old, now] = [things(was), things(is)];
+  return new Set([...old, ...now].filter((of) => of !== '' && !(old.has(of) && now.has(of))));
+}
+
+/** Bodies that came and went, and points that did so while the lines run as before. */
+function comings(before: Rig, after: Rig): readonly RichText[] {
+  const missing = <T extends { readonly id: string }>(from: readonly T[], others: readonly T[]) =>
+    from.filter(({ id }) => others.every((other) => other.id !== id));
   return [
-    ...bodyDifferences(before, after),
-    ...pieceDifferences(before, after, tagOf),
-    ...lineDifferences(before, after),
-    ...partDifferences(before, after),
+    ...missing(before.bodies, after.bodies).map(({ label }) => rich`${label} is gone`),
+    ...missing(after.bodies, before.bodies).map(({ label }) => rich`${label} was added`),
+    ...(pathWords(before) === pathWords(after)
+      ? [
+          ...missing(before.points, after.points).map(({ label }) => rich`The point “${label}” is gone`),
+          ...missing(after.points, before.points).map(({ label }) => rich`The point “${label}” was added`),
+        ]
+      : []),
   ];
 }
 
-function bodyDifferences(before: Rig, after: Rig): readonly RichText[] {
-  const old = new Map(before.bodies.map((body) => [body.id, body]));
-  const now = new Set(after.bodies.map(({ id }) => id));
-  return [
-    ...before.bodies.filter(({ id }) => !now.has(id)).map(({ label }) => rich`${label} is gone`),
-    ...after.bodies.flatMap((body) => {
-      const was = old.get(body.id);
-      return was ? changesOf(was, body) : [rich`${body.label} was added`];
-    }),
-  ];
+function sentence({ fact, of }: Change, versions: Versions): readonly RichText[] {
+  if (fact === undefined) return [rich`What other programs keep with this rig changed`];
+  const row: FactRow = rigFacts[fact];
+  const { before, after } = versions;
+  switch (row.of) {
+    case 'body':
+      return bodySentence(
+        fact,
+        row,
+        before.bodies.find(({ id }) => id === of),
+        after.bodies.find(({ id }) => id === of),
+      );
+    case 'point':
+      return [rich`The point “${after.points.find(({ id }) => id === of)?.label ?? of}” ${row.told}`];
+    case 'use':
+      return useSentence(fact, row, of, versions);
+    case 'rig':
+      return [
+        fact === 'line.way' && pathWords(before) !== pathWords(after)
+          ? rich`The lines run otherwise: ${pathWords(after)}`
+          : rich`${row.told}`,
+      ];
+    default: {
+      const never: never = row.of;
+      return never;
+    }
+  }
 }
 
-function changesOf(was: Body, is: Body): readonly RichText[] {
+function bodySentence(fact: RigFactId, { told }: FactRow, was: Body | undefined, is: Body | undefined): readonly RichText[] {
+  if (was === undefined || is === undefined) return [];
+  if (fact !== 'body.stands') return [rich`${is.label}: ${told}`];
   const moved = Math.hypot(is.xM - was.xM, is.yM - was.yM);
-  const { xM: _ax, yM: _ay, ...rest } = was;
-  const { xM: _bx, yM: _by, ...now } = is;
-  const fields = Object.keys({ ...rest, ...now }).filter(
-    (key) => canonicalJson(rest[key as keyof typeof rest] ?? null) !== canonicalJson(now[key as keyof typeof now] ?? null),
-  );
-  return [
-    ...(moved > MOVED_M ? [rich`${is.label} moved ${length(moved)}`] : []),
-    ...(fields.length > 0 ? [rich`${is.label}: ${fields.map(wordsOf).join(', ')} changed`] : []),
-  ];
+  return [rich`${is.label} moved ${moved < SMALL_M ? smallLength(moved) : length(moved)}`];
 }
 
-/** `trunkDiameterM` as `trunk diameter`. */
-function wordsOf(field: string): string {
-  return field
-    .replace(/(Rad|Kg|M)$/, '')
-    .replace(/([a-z])([A-Z])/g, '$1 $2')
-    .toLowerCase();
-}
-
-function pieceDifferences(before: Rig, after: Rig, tagOf: (gearId: string) => string): readonly RichText[] {
-  const old = new Map(usesOf(before).map(({ use }) => [use.id, use]));
-  return usesOf(after).flatMap(({ use }) => {
-    const was = old.get(use.id);
-    return was === undefined || was.gearId === use.gearId ? [] : [pieceWords(was, use, tagOf)];
-  });
+function useSentence(fact: RigFactId, { told }: FactRow, useId: string, { before, after, tagOf }: Versions): readonly RichText[] {
+  const useIn = (rig: Rig) => usesOf(rig).find(({ use }) => use.id === useId)?.use;
+  const [was, use] = [useIn(before), useIn(after)];
+  if (was === undefined || use === undefined) return [];
+  if (fact === 'use.piece') return [pieceWords(was, use, tagOf)];
+  const name = use.gearId === undefined ? '' : `${tagOf(use.gearId)} `;
+  const other = fact === 'use.hitch' ? rich`${use.hitch ?? 'in no stated way'} in place of ${was.hitch ?? 'no stated way'}` : undefined;
+  return [rich`${name}as ${roleWords[use.role]}: ${told}${other ? rich`, ${other}` : ''}`];
 }
 
 function pieceWords(was: PieceUse, use: PieceUse, tagOf: (gearId: string) => string): RichText {
@@ -63,13 +117,6 @@ function pieceWords(was: PieceUse, use: PieceUse, tagOf: (gearId: string) => str
   if (was.gearId === undefined) return rich`${tagOf(use.gearId ?? '')} chosen as ${role}`;
   if (use.gearId === undefined) return rich`${tagOf(was.gearId)} taken out as ${role}`;
   return rich`${tagOf(use.gearId)} in place of ${tagOf(was.gearId)} as ${role}`;
-}
-
-function lineDifferences(before: Rig, after: Rig): readonly RichText[] {
-  const shape = (rig: Rig) =>
-    rig.lines.map(({ id, drive, ropes, via, to }) => ({ id, drive: { ...drive, use: undefined }, ropes: ropes.length, via, to }));
-  if (canonicalJson(shape(before)) === canonicalJson(shape(after))) return [];
-  return [rich`The lines run otherwise: ${pathWords(after)}`];
 }
 
 function pathWords(rig: Rig): string {
@@ -89,32 +136,4 @@ function pathWords(rig: Rig): string {
       return [...bends.map((label) => `over ${label}`), `to ${end}`].join(', ');
     })
     .join('; ');
-}
-
-/** Parts that are told of as a whole. */
-const PARTS: readonly (readonly [key: keyof Rig, words: string])[] = [
-  ['ground', 'The slope of the ground changed'],
-  ['situation', 'How the load sits changed'],
-  ['load', 'What is to move, or how far, changed'],
-  ['purpose', 'The purpose changed'],
-  ['chosenPull', 'The chosen pull changed'],
-  ['limiter', 'The line-pull limit that somebody states changed'],
-  ['sharing', 'How the drives share the pull changed'],
-  ['backAnchors', 'What ties a vehicle back changed'],
-  ['dampers', 'The dampers changed'],
-  ['lanyards', 'The lanyards changed'],
-  ['features', 'What is drawn on the ground changed'],
-  ['tools', 'The tools at hand changed'],
-  ['answers', 'Answers given on the spot changed'],
-];
-
-function partDifferences(before: Rig, after: Rig): readonly RichText[] {
-  return PARTS.filter(([key]) => canonicalJson(withoutPieces(before[key])) !== canonicalJson(withoutPieces(after[key]))).map(
-    ([, words]) => rich`${words}`,
-  );
-}
-
-/** A piece chosen inside a part is told of on its own. */
-function withoutPieces(part: unknown): unknown {
-  return JSON.parse(JSON.stringify(part ?? null, (key, value) => (key === 'gearId' ? undefined : value)));
 }
