@@ -146,7 +146,7 @@ export {
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
-export { type FactId, factWords, rigFacts } from './rig/facts.ts';
+export { type FactId, factWords, type RigFactId, rigFacts } from './rig/facts.ts';
 export { gearIdsOf, usesOf } from './rig/references.ts';
 export {
   type Body,

@@ -35,11 +35,12 @@ export const rigFacts = {
     told: 'name or kind changed',
     paths: ['bodies.id', 'bodies.kind', 'bodies.label', 'bodies.vehicleId'],
   },
+  'vehicle.track': { words: 'track', of: 'body', told: 'track changed', paths: ['bodies.trackM'] },
   'vehicle.axles': {
-    words: 'wheelbase, track, load on the front axle',
+    words: 'wheelbase and load on the front axle',
     of: 'body',
-    told: 'wheelbase, track or load on the front axle changed',
-    paths: ['bodies.wheelbaseM', 'bodies.trackM', 'bodies.frontShare'],
+    told: 'wheelbase or load on the front axle changed',
+    paths: ['bodies.wheelbaseM', 'bodies.frontShare'],
   },
   'vehicle.stance': {
     words: 'ground under a vehicle, brakes, chocks',

@@ -15,7 +15,7 @@ export const tippingRule = ({ above, upTo, ...head }: TippingRow) =>
   momentRule({
     ...head,
     softenable: false,
-    needs: ['vehicle.axles', 'body.mass', 'body.size', 'point.mount', 'line.way'],
+    needs: ['vehicle.track', 'body.mass', 'body.size', 'point.mount', 'line.way'],
     subjects: ({ vehicles }) => vehicles,
     about: ({ body }) => aboutBody(body),
     margin: ({ holds, rig }, { index }) => {

@@ -8,7 +8,7 @@ export const tipsAtGreatest = momentRule({
   severity: 'note',
   softenable: false,
   why: 'At its greatest pull the winch could turn the vehicle over.',
-  needs: ['vehicle.axles', 'body.mass', 'body.size', 'point.mount', 'line.way'],
+  needs: ['vehicle.track', 'body.mass', 'body.size', 'point.mount', 'line.way'],
   subjects: ({ vehicles }) => vehicles,
   about: ({ body }) => aboutBody(body),
   margin: ({ holds, greatestPullN, rig }, { index }) => {
