@@ -41,7 +41,7 @@ test('a plan is declared ready, used and put away; versions say what changed; an
   await expect(page.getByRole('heading', { name: /^Used/ })).toBeVisible();
   await page.getByLabel('Say something about this plan').fill('The drain is deeper than it looks.');
   await page.getByRole('button', { name: 'Say it' }).click();
-  await expect(page.getByText('The drain is deeper than it looks.', { exact: true })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Comments' }).getByRole('listitem')).toContainText('The drain is deeper than it looks.');
   await page.getByRole('tab', { name: 'Outline' }).click();
   await page.locator('[data-outline-body]').last().focus();
   await page.keyboard.press('Shift+ArrowUp');
