@@ -16,8 +16,9 @@ export { type Effort, type EffortOutcome, estimatePull, type MethodId, methodWor
 export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/respool.ts';
 export type { Situation } from './effort/situation.ts';
 export { evaluate, type Term } from './explanation/term.ts';
+export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
-export type { Field } from './gear/fields.ts';
+export { type Role, roleWords } from './gear/classes/roles.ts';
 export {
   type GearFacts,
   type GearOf,
@@ -42,7 +43,6 @@ export {
   tonUnits,
 } from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
-export { type Role, roleWords } from './gear/roles.ts';
 export { inLineLengthM, isClass, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
@@ -68,6 +68,7 @@ export {
 } from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
+export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/ask/rule.ts';
 export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
 export type { ReportFigure } from './judgement/explain/report-figure.ts';
 export { withWords, wordsOf } from './judgement/finding-words.ts';
@@ -77,13 +78,13 @@ export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredB
 export { type KeptReport, readKeptReport } from './judgement/report/kept-report.ts';
 export { CORE_VERSION, type DrumFigures, type PlaceReport, type Report, type Verdict } from './judgement/report/report.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
-export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/rule.ts';
-export { rules } from './judgement/rule-list.ts';
+export { rules } from './judgement/rules/rule-list.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
 export { type Terrain, terrainLists, terrains, type Wanted } from './kits/terrain-lists.ts';
 export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, type SceneBody, vehicleAt } from './layouts/lay-on-site.ts';
 export { firstRig, layPlan, type PlanVehicle, relayEdits, vehicleBody, winchOf } from './layouts/lay-plan.ts';
-export { type Layout, type LayoutGroup, layoutGroups, layouts } from './layouts/layouts.ts';
+export { type Layout, type LayoutGroup, layoutGroups } from './layouts/layout.ts';
+export { layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';

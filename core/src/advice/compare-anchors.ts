@@ -1,7 +1,7 @@
+import { severities } from '../judgement/ask/rule.ts';
 import { judge } from '../judgement/judge.ts';
 import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
-import { severities } from '../judgement/rule.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';
 import type { Body, Line, Rig } from '../rig/rig.ts';

@@ -1,8 +1,8 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
+import { type Severity, severities } from '../judgement/ask/rule.ts';
 import { judge } from '../judgement/judge.ts';
 import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
-import { type Severity, severities } from '../judgement/rule.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';
 

@@ -4,17 +4,9 @@ import type { Policy } from '../policy/policy.ts';
 import { force, length, ratio, rich, write } from '../quantity/format.ts';
 import type { JudgedStrength } from '../rating/judged-strength.ts';
 import type { AnchorBody, GroundAnchor } from './anchor-body.ts';
+import type { AnchorCapacity } from './capacity.ts';
 import { deadmanFailingN, picketsFailingN, pullSlopeOf } from './ground-anchors.ts';
 import { explainTree, treeCapacity } from './tree-capacity.ts';
-
-/** What an anchor is trusted with: a working number and a failing one, newtons. */
-export interface AnchorCapacity {
-  readonly workingN: number;
-  readonly failingN: number;
-  readonly judgedBy?: string;
-  /** Why it counts for nothing, where it does. */
-  readonly refusedFor?: string;
-}
 
 /** What is asked of an anchor body at one of its points. */
 export interface AnchorQuestion {

@@ -2,7 +2,7 @@ import type { Term } from '../explanation/term.ts';
 import type { Policy } from '../policy/policy.ts';
 import { force, length, rich, write } from '../quantity/format.ts';
 import type { Tree } from './anchor-body.ts';
-import type { AnchorCapacity } from './anchor-capacity.ts';
+import type { AnchorCapacity } from './capacity.ts';
 
 /**
  * F = min(k·σ·π·d³/(32·h)/SF, cap₄₀₀·(d/0.4 m)², cap): bending of the trunk at the strap, the root plate, and a ceiling.

@@ -1,8 +1,8 @@
 import type { Codec, TypeOf } from '../codec/codec.ts';
 import { choice, day, id, numeric, text } from '../codec/scalars.ts';
 import { list, optional, record, tagged } from '../codec/structures.ts';
+import { type AttributesOf, attributesCodec } from './classes/fields.ts';
 import { type GearClass, gearClasses, gearClassNames } from './classes/gear-classes.ts';
-import { type AttributesOf, attributesCodec } from './fields.ts';
 import { markCodec } from './mark.ts';
 
 /** Whether a piece may be used. Only `in-use` may be planned with. */

@@ -1,8 +1,8 @@
 import type { ClassTraits } from './classes/gear-class.ts';
 import { type GearClass, gearClasses } from './classes/gear-classes.ts';
+import type { PulleyKind, RopeLawKind } from './classes/materials.ts';
+import type { Role } from './classes/roles.ts';
 import type { GearFacts, GearOf } from './gear-facts.ts';
-import type { PulleyKind, RopeLawKind } from './materials.ts';
-import type { Role } from './roles.ts';
 
 /** What is on record of a piece of any class. */
 interface OnRecord {

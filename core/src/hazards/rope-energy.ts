@@ -1,4 +1,4 @@
-import type { RopeLawKind } from '../gear/materials.ts';
+import type { RopeLawKind } from '../gear/classes/materials.ts';
 import type { Policy } from '../policy/policy.ts';
 
 export type RopeLaw = Policy['stretch']['laws'][RopeLawKind];

@@ -1,7 +1,7 @@
 import type { TypeOf } from '../codec/codec.ts';
 import { choice, numeric, text } from '../codec/scalars.ts';
 import { dictionary, optional, record } from '../codec/structures.ts';
-import { invariant } from '../invariant.ts';
+import { invariant } from '../quantity/invariant.ts';
 import type { InspectionSheet, SheetMeasure } from './inspection-sheet.ts';
 
 /** What the inspector says of one point. `worn`: to be watched; `fails`: out of use. */

@@ -1,7 +1,7 @@
-import { invariant } from '../invariant.ts';
+import { invariant } from '../quantity/invariant.ts';
 import type { Finding, FindingWords } from './report/finding.ts';
 import type { Report } from './report/report.ts';
-import { rules } from './rule-list.ts';
+import { rules } from './rules/rule-list.ts';
 
 const byCode = new Map(rules.map((rule) => [rule.code, rule]));
 

@@ -2,7 +2,7 @@ import { type Act, runAct } from '../moment/act.ts';
 import { releaseOf } from '../release/release.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import type { Case } from '../rig/case.ts';
-import type { Judged } from './judged.ts';
+import type { Judged } from './ask/judged.ts';
 import type { Report } from './report/report.ts';
 import { reportOf } from './report/write-report.ts';
 

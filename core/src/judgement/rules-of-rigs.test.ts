@@ -10,7 +10,7 @@ import { kitGear } from '../testing/kit-gear.ts';
 import { layouts } from '../testing/layouts.ts';
 import { judge } from './judge.ts';
 import { counted } from './report/finding.ts';
-import { rules } from './rule-list.ts';
+import { rules } from './rules/rule-list.ts';
 
 type Change = (subject: Case) => Case;
 

@@ -7,7 +7,7 @@ import type { Rig, TreeBody } from '../rig/rig.ts';
 import { exampleCase, mark, piece } from '../testing/example-case.ts';
 import { judge } from './judge.ts';
 import { counted } from './report/finding.ts';
-import { rules } from './rule-list.ts';
+import { rules } from './rules/rule-list.ts';
 
 type Change = (subject: Case) => Case;
 

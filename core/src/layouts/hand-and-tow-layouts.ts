@@ -1,5 +1,5 @@
 import type { Body, Line } from '../rig/rig.ts';
-import type { Layout } from './layouts.ts';
+import type { Layout } from './layout.ts';
 import { atHeight, chainOf, held, lineOf, onFrame, onTrunk, type Scene, sceneOf, treeAt, truck, winchAt } from './scene.ts';
 
 const crew = (xM: number, yM: number, people = 6): Body => ({ id: 'crew', kind: 'crew', label: 'Crew', xM, yM, people });

@@ -1,7 +1,7 @@
 import type { Body, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
 import { pointOfChain, pointPosition } from '../rig/site-geometry.ts';
 import { withoutPieces } from '../rig/without-pieces.ts';
-import type { Layout } from './layouts.ts';
+import type { Layout } from './layout.ts';
 
 /** A body of a layout's scene and the kind of thing on a site that can take its place. */
 export interface SceneBody {

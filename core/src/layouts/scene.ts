@@ -1,6 +1,6 @@
 import type { Situation } from '../effort/situation.ts';
-import type { Role } from '../gear/roles.ts';
-import { invariant } from '../invariant.ts';
+import type { Role } from '../gear/classes/roles.ts';
+import { invariant } from '../quantity/invariant.ts';
 import type { Body, Chain, Line, PieceUse, Rig, RigPoint, VehicleBody } from '../rig/rig.ts';
 
 /**

@@ -1,4 +1,4 @@
-import type { Layout } from './layouts.ts';
+import type { Layout } from './layout.ts';
 import { atHeight, chainOf, held, lineOf, onFrame, onTrunk, type Scene, sceneOf, toJoint, treeAt, truck, useOf, winchAt } from './scene.ts';
 
 const ahead = (bodyId: string, travelM = 4) => ({ bodyId, travel: 'ahead' as const, travelM });

@@ -1,5 +1,5 @@
+import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import type { Role } from '../gear/roles.ts';
 import type { Chain, Line, PieceUse, Rig, RigPoint, TreeBody, VehicleBody } from '../rig/rig.ts';
 
 /** Where the line of a self-recovery ends: at the tree, or back on the vehicle after a pulley at the tree. */

@@ -1,4 +1,5 @@
-import type { ResolvedLine, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { ResolvedLine } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Rig } from '../rig/rig.ts';
 import { otherWay } from '../statics/bend-tension.ts';
 import type { Equilibrium, Motion, Network, StaticsFailure, StaticsOutcome } from '../statics/network.ts';

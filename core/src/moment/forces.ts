@@ -1,4 +1,5 @@
-import type { ResolvedLine, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { ResolvedLine } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Equilibrium } from '../statics/network.ts';
 import { angleBetween, subtract, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
 import type { Balance, Forces, LoadState } from './moment.ts';

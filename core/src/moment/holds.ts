@@ -1,5 +1,6 @@
 import { type HoldFigures, holdUnder, slidesFromShare, type VehiclePull } from '../hold/vehicle-hold.ts';
-import type { PulledVehicle, ResolvedPoint, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { PulledVehicle, ResolvedPoint } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { scale, subtract, unit, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
 import type { HoldState, LoadState, LoadStates } from './moment.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
-import { rules } from '../judgement/rule-list.ts';
+import { rules } from '../judgement/rules/rule-list.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import { layouts } from '../testing/layouts.ts';
 import type { Moment } from './moment.ts';

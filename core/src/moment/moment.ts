@@ -1,5 +1,6 @@
 import type { HoldFigures } from '../hold/vehicle-hold.ts';
-import type { PulledVehicle, ResolvedDrive, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { PulledVehicle, ResolvedDrive } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts';
 import type { Vec3 } from '../statics/vec3.ts';
 import type { DrumState } from './drum-state.ts';

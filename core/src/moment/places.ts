@@ -1,7 +1,9 @@
-import { type AnchorCapacity, anchorCapacity } from '../anchors/anchor-capacity.ts';
+import { anchorCapacity } from '../anchors/anchor-capacity.ts';
+import type { AnchorCapacity } from '../anchors/capacity.ts';
 import { bendFactor } from '../rating/derates.ts';
+import type { ResolvedLine } from '../resolved/parts.ts';
 import type { AnchorPoint, LoadSource, Place, RopeBend } from '../resolved/place.ts';
-import type { ResolvedLine, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { norm, type Vec3 } from '../statics/vec3.ts';
 import { bodyForce, toEndM, vectorAt, wrapAtStop } from './forces.ts';
 import type { Balance, DriveState, HoldState, LoadState, LoadStates, Moment, PlaceLoads } from './moment.ts';

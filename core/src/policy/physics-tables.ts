@@ -1,6 +1,6 @@
 import { flag, numeric, text } from '../codec/scalars.ts';
 import { list, record } from '../codec/structures.ts';
-import { type RopeLawKind, ropeLaws } from '../gear/materials.ts';
+import { type RopeLawKind, ropeLaws } from '../gear/classes/materials.ts';
 import { factorRow, row, table } from './rows.ts';
 
 /** Ground under braked wheels. */

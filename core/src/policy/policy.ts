@@ -1,7 +1,7 @@
 import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, record } from '../codec/structures.ts';
-import { pulleyKinds, terminationKinds } from '../gear/materials.ts';
+import { pulleyKinds, terminationKinds } from '../gear/classes/materials.ts';
 import { careTables } from './care-tables.ts';
 import { physicsTables } from './physics-tables.ts';
 import { factorRow, row, table } from './rows.ts';

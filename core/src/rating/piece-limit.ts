@@ -1,5 +1,5 @@
+import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import type { Role } from '../gear/roles.ts';
 import { servesAs } from '../gear/traits.ts';
 import type { FactoredUse, Policy } from '../policy/policy.ts';
 import { type Condition, conditionDerate, type Derate, wetDerate } from './derates.ts';

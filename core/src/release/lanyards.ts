@@ -1,6 +1,7 @@
 import { lengthOf, ropeLawOf } from '../gear/traits.ts';
 import type { Moment } from '../moment/moment.ts';
-import type { ResolvedLanyard, ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { ResolvedLanyard } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { distance, ZERO } from '../statics/vec3.ts';
 import { type BreakFigures, massOf, nominalStrengthN } from './what-leaves.ts';
 

@@ -4,7 +4,7 @@ import { elongationAt, flightOf, ropeEnergyJ, ropeMassKg } from '../hazards/rope
 import { spanLengthM, vectorAt } from '../moment/forces.ts';
 import type { LoadState, Moment } from '../moment/moment.ts';
 import type { Policy } from '../policy/policy.ts';
-import type { ResolvedChain, ResolvedLine, ResolvedUse } from '../resolved/resolved-rig.ts';
+import type { ResolvedChain, ResolvedLine, ResolvedUse } from '../resolved/parts.ts';
 import { unit, type Vec3, ZERO } from '../statics/vec3.ts';
 
 /** What leaves a place if it lets go, and which way. Momentum and speed are upper bounds: all energy in these parts alone. */

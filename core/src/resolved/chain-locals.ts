@@ -2,7 +2,7 @@ import type { GearFacts } from '../gear/gear-facts.ts';
 import { isRope, isStrap, numberAt, pinOf, ropeDiameterOf, traitsOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import { bowAngleFactor, type Derate, eyeFactor, interpolate } from '../rating/derates.ts';
-import type { ResolvedUse } from './resolved-rig.ts';
+import type { ResolvedUse } from './parts.ts';
 
 export interface Hitch {
   /** Share of the chain's force in each leg. */

@@ -1,6 +1,6 @@
 import { grooveFit, pairFits, trunkFit } from '../gear/fit.ts';
-import type { RigParts } from './resolve-rig.ts';
-import { type ChosenUse, isChosen, type ResolvedFit, type ResolvedUse } from './resolved-rig.ts';
+import { type ChosenUse, isChosen, type ResolvedFit, type ResolvedUse } from './parts.ts';
+import type { RigParts } from './resolved-rig.ts';
 
 /** Every rigid joint of a rig: neighbours in its chains, ropes in grooves, straps round trunks. */
 export function resolveFits(rig: Pick<RigParts, 'chains' | 'ties' | 'lines'>): readonly ResolvedFit[] {

@@ -1,6 +1,7 @@
-import type { AnchorCapacity, AnchorQuestion } from '../anchors/anchor-capacity.ts';
+import type { AnchorQuestion } from '../anchors/anchor-capacity.ts';
+import type { AnchorCapacity } from '../anchors/capacity.ts';
 import type { Derate } from '../rating/derates.ts';
-import type { ResolvedDrive, ResolvedLine, ResolvedUse } from './resolved-rig.ts';
+import type { ResolvedDrive, ResolvedLine, ResolvedUse } from './parts.ts';
 
 /** Where on a piece a load acts. */
 export type PlaceKind = 'drum' | 'rope' | 'bend' | 'end' | 'legs' | 'body' | 'anchor';
@@ -83,3 +84,6 @@ export interface Place {
 }
 
 export const ownerPiece = ({ owner }: Place) => (owner.kind === 'use' ? owner.use.piece : undefined);
+
+/** A place before it has its number, which comes with its place in the load path. */
+export type OpenPlace = { -readonly [K in keyof Place]: Place[K] };

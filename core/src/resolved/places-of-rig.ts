@@ -4,13 +4,10 @@ import { isClass } from '../gear/traits.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { isJudgedPoint } from '../rig/judged-point.ts';
 import { connectionLocals, hitchOf } from './chain-locals.ts';
-import type { AnchorPoint, LoadSource, Owner, Place, PlaceStrength } from './place.ts';
-import type { RigParts } from './resolve-rig.ts';
-import type { ResolvedBody, ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse } from './resolved-rig.ts';
+import type { ResolvedBody, ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse } from './parts.ts';
+import type { AnchorPoint, LoadSource, OpenPlace, Owner, Place, PlaceStrength } from './place.ts';
+import type { RigParts } from './resolved-rig.ts';
 import { factorOf, ropePlaces } from './rope-places.ts';
-
-/** A place before it has its number, which comes with its place in the load path. */
-export type OpenPlace = { -readonly [K in keyof Place]: Place[K] };
 
 const NO_LOCALS: Place['locals'] = [];
 const NO_SPANS: Place['spans'] = [];

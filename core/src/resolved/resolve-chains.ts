@@ -5,8 +5,8 @@ import type { Chain, Rig } from '../rig/rig.ts';
 import { roundDiameterM } from '../rig/site-geometry.ts';
 import type { Link } from '../statics/network.ts';
 import type { EquationNode } from './equations.ts';
+import type { ResolvedChain, ResolvedPoint } from './parts.ts';
 import type { OpenUse, OpenUses } from './resolve-uses.ts';
-import type { ResolvedChain, ResolvedPoint } from './resolved-rig.ts';
 
 /** Chains shorter than this count as none; far below what a tape measure shows. Metres. */
 const SHORTEST_CHAIN_M = 1e-6;

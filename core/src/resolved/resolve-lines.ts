@@ -4,9 +4,9 @@ import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Line, Rig, VehicleBody } from '../rig/rig.ts';
 import type { BendFriction } from '../statics/network.ts';
 import type { EquationRope, Equations, SpanRef } from './equations.ts';
+import type { ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse, RopeReach } from './parts.ts';
 import type { OpenEquations } from './resolve-chains.ts';
 import type { OpenUse, OpenUses } from './resolve-uses.ts';
-import type { ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse, RopeReach } from './resolved-rig.ts';
 import { winchSizes } from './winch-sizes.ts';
 
 interface LineInput {

@@ -1,28 +1,27 @@
 import { standingOf } from '../hold/vehicle-hold.ts';
-import { invariant } from '../invariant.ts';
+import { invariant } from '../quantity/invariant.ts';
 import type { Case } from '../rig/case.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
 import { loadBody, pointPosition, roundDiameterM, travelDirection } from '../rig/site-geometry.ts';
 import { resolveFits } from './fits.ts';
 import { type GearIndex, gearIndexOf } from './gear-index.ts';
 import { limitUses } from './limits-of-uses.ts';
+import {
+  isChosen,
+  type PulledVehicle,
+  type ResolvedBody,
+  type ResolvedLanyard,
+  type ResolvedPoint,
+  type ResolvedTie,
+  type ResolvedUse,
+} from './parts.ts';
 import type { Place } from './place.ts';
 import { placesOfRig } from './places-of-rig.ts';
 import { planPull } from './plan-pull.ts';
 import { goRound, resolveChains } from './resolve-chains.ts';
 import { resolveLines } from './resolve-lines.ts';
 import { resolveUses } from './resolve-uses.ts';
-import {
-  isChosen,
-  type Lookup,
-  type PulledVehicle,
-  type ResolvedBody,
-  type ResolvedLanyard,
-  type ResolvedPoint,
-  type ResolvedRig,
-  type ResolvedTie,
-  type ResolvedUse,
-} from './resolved-rig.ts';
+import type { Lookup, ResolvedRig, RigParts } from './resolved-rig.ts';
 
 /** Follows every reference of a document whose references hold, once: pieces, limits, chains, lines, fits, places, equations. */
 export function resolveRig(subject: Case): ResolvedRig {
@@ -67,12 +66,6 @@ export function resolveRig(subject: Case): ResolvedRig {
     byId: lookup(uses.byId, places),
   };
 }
-
-/** What places and fits are made from. */
-export type RigParts = Pick<
-  ResolvedRig,
-  'subject' | 'rig' | 'policy' | 'asOf' | 'bodies' | 'points' | 'uses' | 'chosen' | 'chains' | 'lines' | 'drives' | 'ties' | 'equations'
->;
 
 const lookup = (uses: ReadonlyMap<string, ResolvedUse>, places: readonly Place[]): Lookup => ({
   use: (id) => uses.get(id),

@@ -1,6 +1,6 @@
 import type { PieceUse, Rig } from '../rig/rig.ts';
 import { type GearIndex, gearOf } from './gear-index.ts';
-import type { ResolvedUse, Seat } from './resolved-rig.ts';
+import type { ResolvedUse, Seat } from './parts.ts';
 
 /** A use while its rig is being resolved: where it sits and what it may carry come as chains and lines do. */
 export type OpenUse = { -readonly [K in keyof ResolvedUse]: ResolvedUse[K] };

@@ -2,10 +2,9 @@ import { isRope, isWire, pinOf, pulleyOf, ropeDiameterOf } from '../gear/traits.
 import type { Policy } from '../policy/policy.ts';
 import type { Derate } from '../rating/derates.ts';
 import { eyeLocals } from './chain-locals.ts';
-import type { LoadSource, PlaceStrength, RopeBend } from './place.ts';
-import type { OpenPlace } from './places-of-rig.ts';
-import type { RigParts } from './resolve-rig.ts';
-import type { ResolvedLine, ResolvedUse } from './resolved-rig.ts';
+import type { ResolvedLine, ResolvedUse } from './parts.ts';
+import type { LoadSource, OpenPlace, PlaceStrength, RopeBend } from './place.ts';
+import type { RigParts } from './resolved-rig.ts';
 
 /** What the factors of one place make together. */
 export const factorOf = (locals: readonly Derate[]): number => locals.reduce((total, { factor }) => total * factor, 1);

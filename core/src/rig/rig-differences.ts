@@ -1,4 +1,4 @@
-import { roleWords } from '../gear/roles.ts';
+import { roleWords } from '../gear/classes/roles.ts';
 import { length, type RichText, rich, smallLength } from '../quantity/format.ts';
 import { type FactRow, factAt, type RigFactId, rigFacts } from './facts.ts';
 import { usesOf } from './references.ts';

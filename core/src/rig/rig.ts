@@ -2,7 +2,7 @@ import type { TypeOf } from '../codec/codec.ts';
 import { choice, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, optional, record, tagged } from '../codec/structures.ts';
 import { bearing, situationCodec, taskCodec } from '../effort/situation.ts';
-import { roles } from '../gear/roles.ts';
+import { roles } from '../gear/classes/roles.ts';
 import { plainBends } from '../policy/policy.ts';
 import { judgedStrengthCodec } from '../rating/judged-strength.ts';
 import {

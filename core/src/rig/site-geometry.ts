@@ -1,4 +1,4 @@
-import { invariant } from '../invariant.ts';
+import { invariant } from '../quantity/invariant.ts';
 import { ahead, groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
 import type { Body, Chain, LoadBody, Rig, RigPoint } from './rig.ts';

@@ -1,5 +1,5 @@
+import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import type { Role } from '../gear/roles.ts';
 import { lengthOf, offeredAs, servesAs } from '../gear/traits.ts';
 import { isLastResortPoint, refusedPoint } from '../gear/vehicle-points.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';

@@ -1,4 +1,4 @@
-import type { Role } from '../gear/roles.ts';
+import type { Role } from '../gear/classes/roles.ts';
 import type { Edit } from '../rig/edits.ts';
 import type { Body, Chain, PieceUse, Rig } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';

@@ -1,4 +1,4 @@
-import type { Role } from '../gear/roles.ts';
+import type { Role } from '../gear/classes/roles.ts';
 import type { Edit } from '../rig/edits.ts';
 import type { Body, Chain, Line, PieceUse, Rig, RigPoint } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';

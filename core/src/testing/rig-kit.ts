@@ -1,8 +1,8 @@
+import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import type { Role } from '../gear/roles.ts';
 import { isPulley } from '../gear/traits.ts';
-import { invariant } from '../invariant.ts';
 import { riggingBy } from '../layouts/scene.ts';
+import { invariant } from '../quantity/invariant.ts';
 
 const ROLES: { readonly [kind: string]: Role } = {
   'tree-strap': 'tree-strap',

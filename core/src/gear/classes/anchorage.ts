@@ -1,4 +1,4 @@
-import { long, pick, plain, position, small, weight, whole, words } from '../fields.ts';
+import { long, pick, plain, position, small, weight, whole, words } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;

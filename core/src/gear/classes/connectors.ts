@@ -1,6 +1,6 @@
-import { pick, small, tension, weight, yesNo } from '../fields.ts';
-import { fibres } from '../materials.ts';
+import { pick, small, tension, weight, yesNo } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
+import { fibres } from './materials.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;
 

@@ -1,6 +1,6 @@
-import type { AttributesOf, FieldTable, LengthKey } from '../fields.ts';
-import type { PulleyKind, RopeLawKind } from '../materials.ts';
-import type { Role } from '../roles.ts';
+import type { AttributesOf, FieldTable, LengthKey } from './fields.ts';
+import type { PulleyKind, RopeLawKind } from './materials.ts';
+import type { Role } from './roles.ts';
 
 /** Which row of the design-factor table a class takes in its usual use. `none`: carries no load. `refused`: never in a rig. */
 export type DesignUse =

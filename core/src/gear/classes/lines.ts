@@ -1,6 +1,6 @@
-import { long, pick, plain, small, tension, weight, whole, words, yesNo } from '../fields.ts';
-import { fibres, terminationKinds } from '../materials.ts';
+import { long, pick, plain, small, tension, weight, whole, words, yesNo } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
+import { fibres, terminationKinds } from './materials.ts';
 
 const line = {
   ropeDiameterM: small('Rope diameter', 'strength'),

@@ -1,4 +1,4 @@
-import { pick, small, weight } from '../fields.ts';
+import { pick, small, weight } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;

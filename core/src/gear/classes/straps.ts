@@ -1,6 +1,6 @@
-import { long, pick, small, weight, whole, words } from '../fields.ts';
-import { fibres } from '../materials.ts';
+import { long, pick, small, weight, whole, words } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
+import { fibres } from './materials.ts';
 
 const fields = {
   lengthM: long('Length', 'length'),

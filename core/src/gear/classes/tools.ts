@@ -1,4 +1,4 @@
-import { pick, small, weight, whole } from '../fields.ts';
+import { pick, small, weight, whole } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
 
 const fields = { pieces: whole('Count', 'record-only', 1000), massKg: weight('Mass', 'record-only') } as const;

@@ -2,7 +2,7 @@ import type { Term } from '../../explanation/term.ts';
 import { stopAt, vectorAt } from '../../moment/forces.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
 import { ratio } from '../../quantity/format.ts';
-import type { ResolvedLine, ResolvedStop } from '../../resolved/resolved-rig.ts';
+import type { ResolvedLine, ResolvedStop } from '../../resolved/parts.ts';
 import { holdsBack } from '../../rig/site-geometry.ts';
 import type { Motion } from '../../statics/network.ts';
 import { dot, norm, scale, subtract, unit, type Vec3, ZERO } from '../../statics/vec3.ts';

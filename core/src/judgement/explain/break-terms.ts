@@ -4,7 +4,7 @@ import { elongationAt } from '../../hazards/rope-energy.ts';
 import type { Policy } from '../../policy/policy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
 import { breakState, type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
-import type { Judged } from '../judged.ts';
+import type { Judged } from '../ask/judged.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */

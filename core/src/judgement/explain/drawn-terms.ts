@@ -3,7 +3,7 @@ import type { LoadState, Moment } from '../../moment/moment.ts';
 import { worstState } from '../../moment/places.ts';
 import { angle, force, length } from '../../quantity/format.ts';
 import { holdsBack } from '../../rig/site-geometry.ts';
-import type { Judged } from '../judged.ts';
+import type { Judged } from '../ask/judged.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from '../report/drawing-facts.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { linePullOf } from './explain-place.ts';

@@ -4,7 +4,7 @@ import { linePullLimit } from '../../moment/margins.ts';
 import type { DriveState, Moment } from '../../moment/moment.ts';
 import { count, current, type Figure, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
 import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
-import type { Judged } from '../judged.ts';
+import type { Judged } from '../ask/judged.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 

@@ -6,9 +6,9 @@ import { count, type Figure, force, percent, ratio } from '../../quantity/format
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Case } from '../../rig/case.ts';
+import { bracketed, ownerName } from '../ask/speak.ts';
 import { judgedCase } from '../judge.ts';
 import { whereOf } from '../report/report-figures.ts';
-import { bracketed, ownerName } from '../speak.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { breakFigures } from './break-terms.ts';
 import { drawnFigures } from './drawn-terms.ts';

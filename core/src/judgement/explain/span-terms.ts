@@ -3,8 +3,8 @@ import { wrapAtStop } from '../../moment/forces.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
 import { joinedSpan, loadIn } from '../../moment/places.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
+import type { ResolvedChain, ResolvedLine } from '../../resolved/parts.ts';
 import type { LoadSource } from '../../resolved/place.ts';
-import type { ResolvedChain, ResolvedLine } from '../../resolved/resolved-rig.ts';
 import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 

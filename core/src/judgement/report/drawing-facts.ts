@@ -1,6 +1,6 @@
 import { bodyForce, spanLengthM, stopAt, vectorAt, wrapAtStop } from '../../moment/forces.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
-import type { ResolvedLine } from '../../resolved/resolved-rig.ts';
+import type { ResolvedLine } from '../../resolved/parts.ts';
 import { norm, scale, type Vec3, ZERO } from '../../statics/vec3.ts';
 
 /** A strand as a drawing shows it: ends in metres, tensions in newtons. */

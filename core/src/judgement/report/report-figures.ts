@@ -5,8 +5,8 @@ import { joinedSpan } from '../../moment/places.ts';
 import type { WinchWork } from '../../moment/winch-work.ts';
 import { ownerPiece, type Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
-import type { Judged } from '../judged.ts';
-import { ownerName, ownerSubject } from '../speak.ts';
+import type { Judged } from '../ask/judged.ts';
+import { ownerName, ownerSubject } from '../ask/speak.ts';
 import type { DriveFigures, DrumFigures, FitReport, HoldReport, PlaceReport, WorkFigures } from './report.ts';
 
 export function drumFigures(drum: DrumState | undefined): DrumFigures {

@@ -2,7 +2,7 @@ import type { Effort } from '../../effort/estimate-pull.ts';
 import type { FitKind } from '../../gear/fit.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
-import type { Subject } from '../rule.ts';
+import type { Subject } from '../ask/rule.ts';
 import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
 import type { Finding } from './finding.ts';
 

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 
 export const anchorCreep = rigRule({
   code: 'anchor-creep',

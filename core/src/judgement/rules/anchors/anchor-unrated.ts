@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, found, ownerName } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, found, ownerName } from '../../ask/speak.ts';
 
 export const anchorUnrated = momentRule({
   code: 'anchor-unrated',

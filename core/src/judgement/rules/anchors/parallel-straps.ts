@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, found } from '../../ask/speak.ts';
 
 export const parallelStraps = rigRule({
   code: 'parallel-straps',

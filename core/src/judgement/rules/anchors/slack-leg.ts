@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutUse, found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutUse, found } from '../../ask/speak.ts';
 
 export const slackLeg = momentRule({
   code: 'slack-leg',

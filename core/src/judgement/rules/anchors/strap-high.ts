@@ -1,7 +1,7 @@
 import { length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { rigRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 import { atTrees } from './trees.ts';
 
 export const strapHigh = rigRule({

@@ -1,8 +1,8 @@
 import { lengthOf } from '../../../gear/traits.ts';
 import { length, rich } from '../../../quantity/format.ts';
-import { isChosen } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { chooseAnother, found, openPiece, undecided } from '../../speak.ts';
+import { isChosen } from '../../../resolved/parts.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { chooseAnother, found, openPiece, undecided } from '../../ask/speak.ts';
 import { aboutStrap, atTrees } from './trees.ts';
 
 export const strapTooShort = rigRule({

@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
-import { isChosen } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { ticked } from '../../speak.ts';
+import { isChosen } from '../../../resolved/parts.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { ticked } from '../../ask/speak.ts';
 import { aboutStrap, atTrees } from './trees.ts';
 
 export const strapTwisted = rigRule({

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 import { aboutStrap, atTrees } from './trees.ts';
 
 export const treeChoked = rigRule({

@@ -1,10 +1,11 @@
 import type { Policy } from '../../../policy/policy.ts';
 import { angle, rich, smallLength } from '../../../quantity/format.ts';
 import { exceeds, fallsShort } from '../../../quantity/tolerance.ts';
-import { isChosen, type ResolvedRig, type ResolvedUse } from '../../../resolved/resolved-rig.ts';
+import { isChosen, type ResolvedUse } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { RigPoint, TreeBody } from '../../../rig/rig.ts';
-import { type About, type RuleHead, rigRule } from '../../rule.ts';
-import { aboutBody, aboutUse, chooseAnother, found } from '../../speak.ts';
+import { type About, type RuleHead, rigRule } from '../../ask/rule.ts';
+import { aboutBody, aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 
 /** The first piece of a chain or a back-anchor that starts at a tree. */
 export interface AtTree {

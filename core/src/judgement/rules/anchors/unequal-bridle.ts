@@ -1,9 +1,9 @@
 import type { Moment } from '../../../moment/moment.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import type { ResolvedChain } from '../../../resolved/resolved-rig.ts';
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import type { ResolvedChain } from '../../../resolved/parts.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 
 export const unequalBridle = momentRule({
   code: 'unequal-bridle',

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../ask/speak.ts';
 
 export const inspectionOverdue = rigRule({
   code: 'inspection-overdue',

@@ -2,8 +2,8 @@ import type { Moment } from '../../../moment/moment.ts';
 import { weakestAnchor } from '../../../moment/places.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { Place } from '../../../resolved/place.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, allPlaces, found, ownerName, stronger } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, allPlaces, found, ownerName, stronger } from '../../ask/speak.ts';
 
 export const noStrength = momentRule({
   code: 'no-strength',

@@ -1,7 +1,7 @@
 import { isRope } from '../../../gear/traits.ts';
 import { percent, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../ask/speak.ts';
 
 const POOR = ['short-or-blunt-bury', 'figure-eight', 'bowline', 'other-knot'];
 

@@ -1,7 +1,7 @@
 import { isRope } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chosenUses, openPiece, pieceName, undecided } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chosenUses, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 
 export const unknownTermination = rigRule({
   code: 'unknown-termination',

@@ -1,7 +1,7 @@
 import { percent, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { actRule } from '../../rule.ts';
-import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../ask/speak.ts';
 
 export const batteryLow = actRule({
   code: 'battery-low',

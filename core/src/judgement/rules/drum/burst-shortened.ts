@@ -1,6 +1,6 @@
 import { current, rich, time } from '../../../quantity/format.ts';
-import { actRule } from '../../rule.ts';
-import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { aboutDrive, found, openPiece, pieceName, undecided, winchDrives } from '../../ask/speak.ts';
 
 export const burstShortened = actRule({
   code: 'burst-shortened',

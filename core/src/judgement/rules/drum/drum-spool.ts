@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, found, openPiece, pieceName, undecided, usesOfClass } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, found, openPiece, pieceName, undecided, usesOfClass } from '../../ask/speak.ts';
 
 export const drumSpool = rigRule({
   code: 'drum-spool',

@@ -2,11 +2,12 @@ import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { angle, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import type { ResolvedRig, WinchDrive } from '../../../resolved/resolved-rig.ts';
+import type { WinchDrive } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import { ahead } from '../../../statics/ground.ts';
 import { angleBetween, vec3 } from '../../../statics/vec3.ts';
-import { momentRule } from '../../rule.ts';
-import { found, vehicleOf, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found, vehicleOf, winchDrives } from '../../ask/speak.ts';
 
 export const fairleadAngle = momentRule({
   code: 'fairlead-angle',

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, openPiece, undecided, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, openPiece, undecided, winchDrives } from '../../ask/speak.ts';
 import { drumOf } from './drums.ts';
 
 export const layerUndecided = momentRule({

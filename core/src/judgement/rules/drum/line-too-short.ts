@@ -1,6 +1,6 @@
 import { length, rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 import { drumOf } from './drums.ts';
 
 export const lineTooShort = momentRule({

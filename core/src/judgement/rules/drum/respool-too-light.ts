@@ -3,8 +3,8 @@ import { angle, force, percent, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
 import { travelDirection } from '../../../rig/site-geometry.ts';
 import { slopeAlong } from '../../../statics/ground.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 
 export const respoolTooLight = rigRule({
   code: 'respool-too-light',

@@ -4,8 +4,8 @@ import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { drumState } from '../../../winch/drum-layers.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 import { drumOf } from './drums.ts';
 
 export const tooFewWraps = momentRule({

@@ -2,8 +2,8 @@ import type { DrumState } from '../../../moment/drum-state.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { layerDiameterM } from '../../../winch/drum-layers.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 import { drumLoad, drumOf, plannedOf } from './drums.ts';
 
 export const winchOverRating = momentRule({

@@ -1,8 +1,8 @@
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
 import { STANDARD_GRAVITY } from '../../../quantity/units.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 
 export const winchSmall = rigRule({
   code: 'winch-small',

@@ -1,7 +1,7 @@
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 import { drumOf, plannedOf } from './drums.ts';
 
 export const winchStalls = momentRule({

@@ -1,7 +1,7 @@
 import type { FitKind } from '../../../gear/fit.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
-import { type RuleHead, rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
+import { type RuleHead, rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 
 interface FitRow extends Pick<RuleHead, 'code' | 'why' | 'needs' | 'asks'> {
   readonly kind: FitKind;

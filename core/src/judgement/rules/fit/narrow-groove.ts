@@ -1,7 +1,7 @@
 import { grooveFit } from '../../../gear/fit.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 import { ropesOnPulleys } from './ropes-on-pulleys.ts';
 
 export const narrowGroove = rigRule({

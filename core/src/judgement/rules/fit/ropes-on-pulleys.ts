@@ -1,5 +1,6 @@
 import { isPulley, isRope, type RunningRope } from '../../../gear/traits.ts';
-import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { type ChosenUse, isChosen } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 
 /** A rope meeting a pulley. */
 export interface RopeOnPulley {

@@ -1,9 +1,10 @@
 import { isRope, pinOf, ropeDiameterOf } from '../../../gear/traits.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
+import { type ChosenUse, isChosen } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../ask/speak.ts';
 
 export const thinPin = rigRule({
   code: 'thin-pin',

@@ -1,8 +1,8 @@
 import { bendFactorAt, bendName } from '../../../moment/places.ts';
 import { percent, rich } from '../../../quantity/format.ts';
 import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, found, ownerName, undecided } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, found, ownerName, undecided } from '../../ask/speak.ts';
 
 /** Below this share of strength a bend is called tight: about D/d 3 for fibre, 4 for wire. */
 const TIGHT = 0.75;

@@ -4,8 +4,8 @@ import type { PlaceLoads } from '../../../moment/moment.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { ownerPiece, type Place } from '../../../resolved/place.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, chooseAnother, found, openPiece, pieceName, undecided } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, chooseAnother, found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 
 export const gripSlips = momentRule({
   code: 'grip-slips',

@@ -1,7 +1,7 @@
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 import { plannedOf } from '../drum/drums.ts';
 
 export const handTooFew = momentRule({

@@ -1,6 +1,6 @@
 import { force, rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 
 export const limitedByStatement = momentRule({
   code: 'limited-by-statement',

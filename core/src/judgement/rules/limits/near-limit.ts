@@ -1,8 +1,8 @@
 import { utilisationAt } from '../../../moment/margins.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, bracketed, found, stronger } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, bracketed, found, stronger } from '../../ask/speak.ts';
 import { loadedPlaces, plannedFigures } from './place-figures.ts';
 
 export const nearLimit = momentRule({

@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
 import type { StaticsFailure } from '../../../statics/network.ts';
-import { momentRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found, itself, wholeRig } from '../../ask/speak.ts';
 
 const WORDS: { readonly [K in StaticsFailure['kind']]: string } = {
   mechanism: 'part of it can move without resistance',

@@ -1,8 +1,8 @@
 import { breakingRatioAt, stopRatio } from '../../../moment/margins.ts';
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../ask/speak.ts';
 import { greatestFigures } from './place-figures.ts';
 
 export const overBreakingMargin = momentRule({

@@ -1,8 +1,8 @@
 import { linePullLimit } from '../../../moment/margins.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { found, itself, ownerName, ownerSubject, wholeRig } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found, itself, ownerName, ownerSubject, wholeRig } from '../../ask/speak.ts';
 
 export const overLinePullLimit = momentRule({
   code: 'over-line-pull-limit',

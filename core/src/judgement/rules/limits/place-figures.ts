@@ -2,7 +2,7 @@ import { breakingRatioAt, nearRatio, stopRatio, utilisationAt } from '../../../m
 import type { Moment } from '../../../moment/moment.ts';
 import type { Place } from '../../../resolved/place.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { ownerName } from '../../speak.ts';
+import { ownerName } from '../../ask/speak.ts';
 
 /** Places that have a working limit to keep to; a drum's own rules speak of its pull. */
 export const loadedPlaces = ({ places }: ResolvedRig): readonly Place[] => places.filter(({ kind }) => kind !== 'drum');

@@ -1,6 +1,6 @@
 import { force, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found, itself, wholeRig } from '../../ask/speak.ts';
 
 export const pullChosenByPerson = rigRule({
   code: 'pull-chosen-by-person',

@@ -1,6 +1,6 @@
 import { angle, length, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found, itself, wholeRig } from '../../ask/speak.ts';
 
 export const pullNotEstimated = rigRule({
   code: 'pull-not-estimated',

@@ -1,6 +1,6 @@
 import { percent, rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { driveName, found, itself, wholeRig } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { driveName, found, itself, wholeRig } from '../../ask/speak.ts';
 
 export const sharedDrives = momentRule({
   code: 'shared-drives',

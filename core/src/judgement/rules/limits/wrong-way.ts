@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { type Fix, momentRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
+import { type Fix, momentRule } from '../../ask/rule.ts';
+import { found, itself, wholeRig } from '../../ask/speak.ts';
 
 export const wrongWay = momentRule({
   code: 'wrong-way',

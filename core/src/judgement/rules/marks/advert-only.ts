@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../ask/speak.ts';
 
 export const advertOnly = rigRule({
   code: 'advert-only',

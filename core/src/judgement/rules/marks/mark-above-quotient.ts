@@ -1,6 +1,6 @@
 import { force, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chosenUses, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chosenUses, found, pieceName } from '../../ask/speak.ts';
 
 export const markAboveQuotient = rigRule({
   code: 'mark-above-quotient',

@@ -1,6 +1,6 @@
 import { force, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chosenUses, found, openPiece, pieceName } from '../../ask/speak.ts';
 
 export const settingDecided = rigRule({
   code: 'setting-decided',

@@ -1,7 +1,7 @@
 import { isWinch } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, openPiece, pieceName } from '../../ask/speak.ts';
 
 export const unrated = rigRule({
   code: 'unrated',

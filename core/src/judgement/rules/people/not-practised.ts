@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutBody, found, undecided } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutBody, found, undecided } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 export const notPractised = rigRule({

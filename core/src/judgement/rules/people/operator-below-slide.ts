@@ -4,8 +4,8 @@ import type { Policy } from '../../../policy/policy.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { PersonBody } from '../../../rig/bodies.ts';
 import { vec3 } from '../../../statics/vec3.ts';
-import { actRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 /** How far a sliding vehicle is reckoned to go, metres. */

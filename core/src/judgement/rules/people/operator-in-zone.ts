@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
 import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
-import { actRule } from '../../rule.ts';
-import { aboutBody, found, vehicleOf, winchDrives } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { aboutBody, found, vehicleOf, winchDrives } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 export const operatorInZone = actRule({

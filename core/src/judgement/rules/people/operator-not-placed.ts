@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { itself, ticked, wholeRig, winchDrives } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { itself, ticked, wholeRig, winchDrives } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 const QUESTION = 'operator-not-placed.rig';

@@ -1,8 +1,8 @@
 import { remoteReachM } from '../../../hazards/remote-reach.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutBody, found, openPiece, pieceName, undecided, winchDrives } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutBody, found, openPiece, pieceName, undecided, winchDrives } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 export const operatorOutOfReach = rigRule({

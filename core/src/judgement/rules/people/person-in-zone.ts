@@ -2,8 +2,8 @@ import { rich } from '../../../quantity/format.ts';
 import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Body } from '../../../rig/rig.ts';
-import { actRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 
 export const personInZone = actRule({
   code: 'person-in-zone',

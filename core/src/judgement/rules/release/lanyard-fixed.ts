@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
 import { isFixed, travelsWithLoad } from '../../../release/lanyards.ts';
-import { rigRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardFixed = rigRule({

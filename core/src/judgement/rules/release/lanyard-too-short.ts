@@ -1,8 +1,8 @@
 import { length, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { isFixed, lanyardLengthM, lanyardNeedsM, travelsWithLoad } from '../../../release/lanyards.ts';
-import { momentRule } from '../../rule.ts';
-import { found, undecided } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found, undecided } from '../../ask/speak.ts';
 import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardTooShort = momentRule({

@@ -1,8 +1,8 @@
 import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
 import { lanyardStrength } from '../../../release/lanyards.ts';
-import { actRule } from '../../rule.ts';
-import { found, undecided } from '../../speak.ts';
+import { actRule } from '../../ask/rule.ts';
+import { found, undecided } from '../../ask/speak.ts';
 import { aboutLanyard, caughtName } from './about-lanyard.ts';
 
 export const lanyardTooWeak = actRule({

@@ -1,8 +1,8 @@
 import { spanLengthM } from '../../../moment/forces.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 
 export const noDamper = momentRule({
   code: 'no-damper',

@@ -2,10 +2,11 @@ import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
-import type { ResolvedRig, WinchDrive } from '../../../resolved/resolved-rig.ts';
+import type { WinchDrive } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import { dot, subtract, unit } from '../../../statics/vec3.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutDrive, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
 
 /** Rope that must stay between the fairlead and the first pulley or the line's end when the vehicle is free, metres. */
 const LEAST_LEFT_M = 1;

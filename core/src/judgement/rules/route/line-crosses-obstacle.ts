@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { found } from '../../ask/speak.ts';
 import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
 
 export const lineCrossesObstacle = momentRule({

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { ticked } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { ticked } from '../../ask/speak.ts';
 
 export const lineOverEdge = rigRule({
   code: 'line-over-edge',

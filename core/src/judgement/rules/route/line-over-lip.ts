@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { ticked } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { ticked } from '../../ask/speak.ts';
 import { aboutCrossing, crossingMargin, spansAndFeatures } from './strands-over-features.ts';
 
 export const lineOverLip = momentRule({

@@ -2,8 +2,8 @@ import { passesOver } from '../../../hazards/danger-zones.ts';
 import { stopAt } from '../../../moment/forces.ts';
 import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
-import { momentRule } from '../../rule.ts';
-import { ticked } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { ticked } from '../../ask/speak.ts';
 
 /** Share of a vehicle's outline that counts: a line that starts or ends on its front or back crosses a corner without running under it. */
 const COUNTED_SHARE = 0.8;

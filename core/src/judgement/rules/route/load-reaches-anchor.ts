@@ -1,11 +1,12 @@
 import type { Moment } from '../../../moment/moment.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
-import type { ResolvedBody, ResolvedPoint, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import type { ResolvedBody, ResolvedPoint } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import { holdsBack } from '../../../rig/site-geometry.ts';
 import { dot, subtract, vec3 } from '../../../statics/vec3.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutBody, found, winchDrives } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutBody, found, winchDrives } from '../../ask/speak.ts';
 
 export const loadReachesAnchor = momentRule({
   code: 'load-reaches-anchor',

@@ -3,9 +3,9 @@ import type { Moment } from '../../../moment/moment.ts';
 import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
-import type { ResolvedLine, RopeReach } from '../../../resolved/resolved-rig.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutUse, found } from '../../speak.ts';
+import type { ResolvedLine, RopeReach } from '../../../resolved/parts.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutUse, found } from '../../ask/speak.ts';
 
 export const spliceReachesPulley = momentRule({
   code: 'splice-reaches-pulley',

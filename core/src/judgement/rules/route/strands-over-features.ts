@@ -1,8 +1,9 @@
 import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
-import type { ResolvedLine, ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import type { ResolvedLine } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Feature } from '../../../rig/rig.ts';
-import type { About } from '../../rule.ts';
+import type { About } from '../../ask/rule.ts';
 
 export interface Crossing {
   readonly feature: Feature;

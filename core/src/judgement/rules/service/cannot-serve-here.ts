@@ -1,8 +1,8 @@
-import { roleWords } from '../../../gear/roles.ts';
+import { roleWords } from '../../../gear/classes/roles.ts';
 import { servesAs, traitsOf } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../ask/speak.ts';
 
 export const cannotServeHere = rigRule({
   code: 'cannot-serve-here',

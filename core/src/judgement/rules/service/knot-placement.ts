@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, pieceName, ticked, usesOfClass } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, pieceName, ticked, usesOfClass } from '../../ask/speak.ts';
 
 export const knotPlacement = rigRule({
   code: 'knot-placement',

@@ -1,7 +1,7 @@
 import { isLastResortPoint } from '../../../gear/vehicle-points.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../ask/speak.ts';
 
 export const lastResortPoint = rigRule({
   code: 'last-resort-point',

@@ -1,6 +1,6 @@
 import { length, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, found, pieceName, usesOfClass, vehicleOf } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, found, pieceName, usesOfClass, vehicleOf } from '../../ask/speak.ts';
 
 /** Beyond this share of the vehicle's width from its centre line one point alone turns it noticeably. */
 const SHARE = 0.15;

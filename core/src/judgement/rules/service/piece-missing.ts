@@ -1,8 +1,8 @@
-import { roleWords } from '../../../gear/roles.ts';
+import { roleWords } from '../../../gear/classes/roles.ts';
 import { rich } from '../../../quantity/format.ts';
 import { isJudgedPoint } from '../../../rig/judged-point.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 
 export const pieceMissing = rigRule({
   code: 'piece-missing',

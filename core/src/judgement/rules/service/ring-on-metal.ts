@@ -1,8 +1,8 @@
 import { isClass } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { isChosen } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
+import { isChosen } from '../../../resolved/parts.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../ask/speak.ts';
 
 export const ringOnMetal = rigRule({
   code: 'ring-on-metal',

@@ -1,6 +1,6 @@
 import { angle, rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, found, pieceName, usesOfClass } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, found, pieceName, usesOfClass } from '../../ask/speak.ts';
 
 export const shackleSideLoad = rigRule({
   code: 'shackle-side-load',

@@ -2,9 +2,10 @@ import type { GearFacts } from '../../../gear/gear-facts.ts';
 import { isClass, numberAt, ropeDiameterOf, traitsOf } from '../../../gear/traits.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, ticked, usesOfClass } from '../../speak.ts';
+import { type ChosenUse, isChosen } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, openPiece, pieceName, ticked, usesOfClass } from '../../ask/speak.ts';
 
 export const softOnSharpEdge = rigRule({
   code: 'soft-on-sharp-edge',

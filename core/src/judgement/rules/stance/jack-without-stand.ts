@@ -1,7 +1,7 @@
 import { isClass } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { itself, ticked, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { itself, ticked, wholeRig } from '../../ask/speak.ts';
 
 export const jackWithoutStand = rigRule({
   code: 'jack-without-stand',

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { itself, ticked, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { itself, ticked, wholeRig } from '../../ask/speak.ts';
 
 export const noChocks = rigRule({
   code: 'no-chocks',

@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
 import { holdsBack } from '../../../rig/site-geometry.ts';
-import { rigRule } from '../../rule.ts';
-import { found, itself, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { found, itself, wholeRig } from '../../ask/speak.ts';
 
 export const runsByItself = rigRule({
   code: 'runs-by-itself',

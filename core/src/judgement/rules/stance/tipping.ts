@@ -1,8 +1,8 @@
 import type { Policy } from '../../../policy/policy.ts';
 import { percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
-import { momentRule, type RuleHead } from '../../rule.ts';
-import { aboutBody, found, undecided } from '../../speak.ts';
+import { momentRule, type RuleHead } from '../../ask/rule.ts';
+import { aboutBody, found, undecided } from '../../ask/speak.ts';
 
 interface TippingRow extends Pick<RuleHead, 'code' | 'severity' | 'why' | 'asks'> {
   /** Shares of what resists: above the one and at most the other. */

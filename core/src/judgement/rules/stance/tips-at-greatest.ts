@@ -1,7 +1,7 @@
 import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 
 export const tipsAtGreatest = momentRule({
   code: 'tips-at-greatest',

@@ -1,7 +1,7 @@
 import type { Moment } from '../../../moment/moment.ts';
 import { force, rich } from '../../../quantity/format.ts';
-import { momentRule } from '../../rule.ts';
-import { aboutBody, found } from '../../speak.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { aboutBody, found } from '../../ask/speak.ts';
 
 export const vehicleSlidesAtGreatest = momentRule({
   code: 'vehicle-slides-at-greatest',

@@ -1,8 +1,9 @@
 import { isClass, servesAs, traitsOf } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { type ChosenUse, isChosen } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../ask/speak.ts';
 
 export const metalBetweenStretch = rigRule({
   code: 'metal-between-stretch',

@@ -1,6 +1,6 @@
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { itself, ticked, usesOfClass, wholeRig } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { itself, ticked, usesOfClass, wholeRig } from '../../ask/speak.ts';
 
 export const restTooShort = rigRule({
   code: 'rest-too-short',

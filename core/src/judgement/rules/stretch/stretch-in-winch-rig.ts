@@ -1,7 +1,8 @@
 import { rich } from '../../../quantity/format.ts';
-import type { ChosenUse, ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../speak.ts';
+import type { ChosenUse } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../ask/speak.ts';
 import { towRopes } from './tow-ropes.ts';
 
 export const stretchInWinchRig = rigRule({

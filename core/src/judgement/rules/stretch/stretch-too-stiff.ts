@@ -1,7 +1,7 @@
 import { force, ratio, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../ask/speak.ts';
 import { stretchMatches } from './tow-ropes.ts';
 
 export const stretchTooStiff = rigRule({

@@ -1,7 +1,8 @@
 import { isClass } from '../../../gear/traits.ts';
 import { STANDARD_GRAVITY } from '../../../quantity/units.ts';
 import { nominalStrengthN } from '../../../release/what-leaves.ts';
-import { type ChosenUse, isChosen, type ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { type ChosenUse, isChosen } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 
 /** A rope by which a vehicle pulls another as it drives. */
 export interface TowRope {

@@ -1,7 +1,7 @@
 import { servesAs } from '../../../gear/traits.ts';
 import { rich } from '../../../quantity/format.ts';
-import { rigRule } from '../../rule.ts';
-import { aboutUse, chooseAnother, found, pieceName } from '../../speak.ts';
+import { rigRule } from '../../ask/rule.ts';
+import { aboutUse, chooseAnother, found, pieceName } from '../../ask/speak.ts';
 import { towRopes } from './tow-ropes.ts';
 
 export const winchLineAsTow = rigRule({

@@ -1,6 +1,6 @@
-import type { Codec } from '../codec/codec.ts';
-import { choice, flag, numeric, text } from '../codec/scalars.ts';
-import { optional, record } from '../codec/structures.ts';
+import type { Codec } from '../../codec/codec.ts';
+import { choice, flag, numeric, text } from '../../codec/scalars.ts';
+import { optional, record } from '../../codec/structures.ts';
 
 /** What reads an attribute: the way a line goes, how pieces meet, limits, the drum and its motor, where it sits, hazards; or nobody yet. */
 export type ReadBy = 'length' | 'fit' | 'strength' | 'drum' | 'point' | 'hazard' | 'record-only';

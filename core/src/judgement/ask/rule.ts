@@ -1,8 +1,8 @@
-import type { Moment } from '../moment/moment.ts';
-import type { RichText } from '../quantity/format.ts';
-import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import type { Edit } from '../rig/edits.ts';
-import type { FactId } from '../rig/facts.ts';
+import type { Moment } from '../../moment/moment.ts';
+import type { RichText } from '../../quantity/format.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Edit } from '../../rig/edits.ts';
+import type { FactId } from '../../rig/facts.ts';
 import type { Judged } from './judged.ts';
 
 export const severities = ['stop', 'fix', 'caution', 'note'] as const;

@@ -1,9 +1,10 @@
-import type { GearClass } from '../gear/classes/gear-classes.ts';
-import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import { isClass } from '../gear/traits.ts';
-import { ownerPiece, type Place } from '../resolved/place.ts';
-import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedRig, ResolvedUse, WinchDrive } from '../resolved/resolved-rig.ts';
-import type { Body } from '../rig/rig.ts';
+import type { GearClass } from '../../gear/classes/gear-classes.ts';
+import type { GearFacts, GearOf } from '../../gear/gear-facts.ts';
+import { isClass } from '../../gear/traits.ts';
+import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedUse, WinchDrive } from '../../resolved/parts.ts';
+import { ownerPiece, type Place } from '../../resolved/place.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
+import type { Body } from '../../rig/rig.ts';
 import type { About, Data, Fix, Reply, Subject } from './rule.ts';
 
 export const rigSubject: Subject = { kind: 'rig', id: 'rig' };

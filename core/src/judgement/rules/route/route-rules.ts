@@ -1,0 +1,18 @@
+import type { Rule } from '../../ask/rule.ts';
+import { hookReachesFairlead } from './hook-reaches-fairlead.ts';
+import { lineCrossesObstacle } from './line-crosses-obstacle.ts';
+import { lineOverEdge } from './line-over-edge.ts';
+import { lineOverLip } from './line-over-lip.ts';
+import { lineUnderVehicle } from './line-under-vehicle.ts';
+import { loadReachesAnchor } from './load-reaches-anchor.ts';
+import { spliceReachesPulley } from './splice-reaches-pulley.ts';
+
+export const routeRules: readonly Rule[] = [
+  hookReachesFairlead,
+  lineCrossesObstacle,
+  lineOverEdge,
+  lineOverLip,
+  lineUnderVehicle,
+  loadReachesAnchor,
+  spliceReachesPulley,
+];

@@ -1,0 +1,42 @@
+import type { Rule } from '../../ask/rule.ts';
+import { blockForOtherRope } from './block-for-other-rope.ts';
+import { cannotServeHere } from './cannot-serve-here.ts';
+import { carabinerMinorAxis } from './carabiner-minor-axis.ts';
+import { chainInLine } from './chain-in-line.ts';
+import { forbiddenPoint } from './forbidden-point.ts';
+import { hookOpening } from './hook-opening.ts';
+import { knotPlacement } from './knot-placement.ts';
+import { lastResortPoint } from './last-resort-point.ts';
+import { loadSecuringStrap } from './load-securing-strap.ts';
+import { offCentrePoint } from './off-centre-point.ts';
+import { openHook } from './open-hook.ts';
+import { pieceMissing } from './piece-missing.ts';
+import { pieceUsedTwice } from './piece-used-twice.ts';
+import { pinSide } from './pin-side.ts';
+import { pointUnknown } from './point-unknown.ts';
+import { ringOnMetal } from './ring-on-metal.ts';
+import { ringWithSteelLine } from './ring-with-steel-line.ts';
+import { shackleSideLoad } from './shackle-side-load.ts';
+import { softOnSharpEdge } from './soft-on-sharp-edge.ts';
+
+export const serviceRules: readonly Rule[] = [
+  blockForOtherRope,
+  cannotServeHere,
+  carabinerMinorAxis,
+  chainInLine,
+  forbiddenPoint,
+  hookOpening,
+  knotPlacement,
+  lastResortPoint,
+  loadSecuringStrap,
+  offCentrePoint,
+  openHook,
+  pieceMissing,
+  pieceUsedTwice,
+  pinSide,
+  pointUnknown,
+  ringOnMetal,
+  ringWithSteelLine,
+  shackleSideLoad,
+  softOnSharpEdge,
+];
