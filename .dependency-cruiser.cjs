@@ -6,6 +6,22 @@ const only = (name, from, allowed) => ({
   to: { path: '^(core|contract|server|web|cli|ops|demo|e2e)/', pathNot: `^(${allowed})/` },
 });
 
+/** Core's rooms from the ground up: each imports only rooms that stand before it. */
+const ROOMS = [
+  ...['quantity', 'codec', 'explanation', 'statics', 'gear', 'policy', 'rating', 'effort', 'winch', 'anchors', 'hold', 'hazards'],
+  ...['inspections', 'kits', 'rig', 'resolved', 'rigging', 'layouts', 'moment', 'release', 'judgement', 'advice'],
+];
+const roomsInOrder = ROOMS.slice(0, -1).map((room, index) => ({
+  name: 'rooms-in-order',
+  comment: `${room} stands before the room that it imports; see docs/architecture.md.`,
+  severity: 'error',
+  from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/src/(${ROOMS.slice(index + 1).join('|')})/` },
+}));
+
+/** What finds a balance and what judges with it. */
+const SOLVER = '^core/src/(statics/solve-network|moment/moment-at|judgement/judge|judgement/report/write-report|judging)\\.ts$';
+
 module.exports = {
   forbidden: [
     only('core-imports-itself-only', 'core', 'core'),
@@ -22,18 +38,52 @@ module.exports = {
     },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
     {
-      name: 'page-without-solver',
-      comment: 'The page asks the worker; only the worker runs the solver.',
+      name: 'no-circles-in-core',
+      comment: 'Between files of core, of types too.',
       severity: 'error',
-      from: { path: '^web/src', pathNot: 'solver\\.worker\\.ts$' },
-      to: { path: '^core/src/(statics/solve|judgement/(judge|assess)\\.ts)' },
+      from: { path: '^core/src' },
+      to: { circular: true },
+    },
+    {
+      name: 'no-circles-of-folders',
+      comment: 'Between folders of core.',
+      severity: 'error',
+      scope: 'folder',
+      from: { path: '^core/src' },
+      to: { circular: true },
+    },
+    ...roomsInOrder,
+    {
+      name: 'rule-by-its-list',
+      comment: 'Only the list of its theme imports a rule; what two rules share is a fact of the rig or the moment.',
+      severity: 'error',
+      from: { path: '^(core|contract|server|web|cli)/src', pathNot: '-rules\\.ts$|\\.test\\.ts$' },
+      to: {
+        path: '^core/src/judgement/rules/[^/]+/',
+        pathNot:
+          '/(\\w+-rules|drums|fit-rule|ropes-on-pulleys|place-figures|operators|about-lanyard|strands-over-features|tow-ropes|trees|tipping|leg-angles)\\.ts$',
+      },
+    },
+    {
+      name: 'page-without-solver',
+      comment: 'The page asks the worker; only the worker opens the judging door or runs the solver.',
+      severity: 'error',
+      from: { path: '^web/src', pathNot: 'solver\\.worker\\.ts$|\\.test\\.tsx?$' },
+      to: { path: SOLVER },
+    },
+    {
+      name: 'light-door-without-solver',
+      comment: 'What the pages import stays without the solver, however many files lie between.',
+      severity: 'error',
+      from: { path: '^core/src/index\\.ts$' },
+      to: { path: SOLVER, reachable: true },
     },
     {
       name: 'inside-core-no-door',
       comment: 'Inside a package import the file itself.',
       severity: 'error',
       from: { path: '^(core|contract)/src' },
-      to: { path: '^$1/src/index\\.ts$' },
+      to: { path: '^$1/src/(index|judging)\\.ts$' },
     },
     {
       name: 'queries-in-repositories-only',
@@ -48,7 +98,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: 'dist/|/generated/' },
+    exclude: { path: 'dist/|/generated/|\\.test\\.tsx?$|/testing/' },
     tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: { conditionNames: ['source', 'import', 'default'], exportsFields: ['exports'] },
     tsPreCompilationDeps: true,

@@ -1,10 +1,6 @@
 /** The light door of core: documents, facts, words, formulas and rules, all without the solver. SI units throughout (N, m, kg, s, rad). */
 
-export type { AdvantageAt } from './advice/advantage-at.ts';
-export type { AnchorOption, AnchorWay } from './advice/compare-anchors.ts';
-export type { SparedRig } from './advice/spared-rigs.ts';
-export type { TagReading } from './advice/tag-readings.ts';
-export type { Trial } from './advice/try-pieces.ts';
+export type { AdvantageAt, AnchorOption, AnchorWay, SparedRig, TagReading, Trial } from './advice/answers.ts';
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
@@ -69,8 +65,7 @@ export {
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
 export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/ask/rule.ts';
-export type { PlaceExplanation } from './judgement/explain/explain-place.ts';
-export type { ReportFigure } from './judgement/explain/report-figure.ts';
+export type { PlaceExplanation, ReportFigure } from './judgement/explain/report-figure.ts';
 export { withWords, wordsOf } from './judgement/finding-words.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';

@@ -1,13 +1,6 @@
 import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
-
-/** What a rig makes of each newton put into its first drive. */
-export interface AdvantageAt {
-  /** Force along the load's travel per newton of the drive. */
-  readonly atLoad: number;
-  /** Force on each anchor per newton of the drive. */
-  readonly atAnchors: readonly { readonly id: string; readonly label: string; readonly share: number }[];
-}
+import type { AdvantageAt } from './answers.ts';
 
 /**
  * The advantage with pulleys between ideal (`realness` 0: no friction) and as they are (1): the loss of each pulley and plain bend

@@ -1,35 +1,12 @@
 import { severities } from '../judgement/ask/rule.ts';
 import { judge } from '../judgement/judge.ts';
-import { counted, type Finding } from '../judgement/report/finding.ts';
+import { counted } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';
 import type { Body, Line, Rig } from '../rig/rig.ts';
 import { type Route, type RouteStop, routeEdits, routeOf } from '../rigging/route-line.ts';
-
-export const anchorWays = ['single', 'double', 'redirect'] as const;
-export type AnchorWay = (typeof anchorWays)[number];
-
-/** One anchor used one way, judged with the pieces that the rig has; forces in newtons, lengths in metres. */
-export interface AnchorOption {
-  readonly bodyId: string;
-  readonly label: string;
-  readonly way: AnchorWay;
-  readonly route: Route;
-  readonly isNow: boolean;
-  readonly verdict: Report['verdict'];
-  readonly lineOutM: number | undefined;
-  readonly lineLeftM: number | undefined;
-  readonly layer: number | undefined;
-  /** What the winch can do on that layer, and what that is at the load. */
-  readonly linePullN: number | undefined;
-  readonly pullAtLoadN: number | undefined;
-  readonly neededN: number | undefined;
-  readonly anchorWorkingN: number | undefined;
-  readonly anchorPlannedN: number | undefined;
-  /** What speaks against it, worst first, in the words of the findings. */
-  readonly against: readonly Finding[];
-}
+import type { AnchorOption, AnchorWay } from './answers.ts';
 
 const ANCHORS: readonly Body['kind'][] = ['tree', 'rock', 'structure', 'ground-anchor', 'pickets', 'deadman', 'vehicle'];
 

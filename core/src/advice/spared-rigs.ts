@@ -1,21 +1,12 @@
-import { type ActionId, cheaperActions } from '../effort/cheaper-actions.ts';
+import { cheaperActions } from '../effort/cheaper-actions.ts';
 import { judge } from '../judgement/judge.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';
 import { loadBody, travelDirection } from '../rig/site-geometry.ts';
 import { routeOf } from '../rigging/route-line.ts';
 import { slopeAlong } from '../statics/ground.ts';
-import { type AnchorWay, compareAnchors, judgeRoute } from './compare-anchors.ts';
-
-/** What an action makes unnecessary: after it a rig of less trouble holds the pull. */
-export interface SparedRig {
-  readonly actionId: ActionId;
-  readonly way: AnchorWay;
-  /** The anchor, or the vehicle that winches where the line goes straight to the load. */
-  readonly label: string;
-  /** What is needed now; missing where no rig of the site holds the pull as it is. `more`: a triple line or a compound. */
-  readonly instead?: AnchorWay | 'more';
-}
+import type { AnchorWay, SparedRig } from './answers.ts';
+import { compareAnchors, judgeRoute } from './compare-anchors.ts';
 
 interface Least {
   readonly way: AnchorWay | 'more';

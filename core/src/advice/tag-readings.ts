@@ -2,20 +2,8 @@ import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Mark, MarkBasis } from '../gear/mark.ts';
 import { isUnclear } from '../gear/mark.ts';
 import { judge } from '../judgement/judge.ts';
-import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';
-
-/** One thing that an unclear mark may mean, and what the rig would be with it. Forces in newtons. */
-export interface TagReading {
-  readonly asWritten: string;
-  readonly unit: string;
-  readonly basis: MarkBasis;
-  readonly forceN: number;
-  /** Limits at the place of the piece that is loaded most, taken at this meaning. */
-  readonly wllN: number | undefined;
-  readonly utilisation: number | undefined;
-  readonly verdict: Report['verdict'];
-}
+import type { TagReading } from './answers.ts';
 
 const MAY_MEAN: readonly MarkBasis[] = ['wll', 'mbs'];
 

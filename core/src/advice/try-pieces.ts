@@ -1,24 +1,11 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { type Severity, severities } from '../judgement/ask/rule.ts';
+import { severities } from '../judgement/ask/rule.ts';
 import { judge } from '../judgement/judge.ts';
 import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';
-
-/** What would come of putting one piece in one place of a rig. */
-export interface Trial {
-  readonly gearId: string;
-  /** Severity of the worst thing found about this piece there; nothing where nothing was found. */
-  readonly worst: Severity | undefined;
-  /** What was found about it there, worst first. */
-  readonly findings: readonly Finding[];
-  /** The highest share of a working limit that it carries there; nothing without a load or a limit. */
-  readonly utilisation: number | undefined;
-  /** Whether it goes together with its neighbours; nothing where a size is not on record. */
-  readonly fits: boolean | undefined;
-  readonly verdict: Report['verdict'];
-}
+import type { Trial } from './answers.ts';
 
 /**
  * Puts each piece in a place of the case, one after another, and judges the whole rig with it: what fits and holds here is what

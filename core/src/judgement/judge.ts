@@ -1,4 +1,5 @@
-import { type Act, runAct } from '../moment/act.ts';
+import { type Act } from '../moment/act.ts';
+import { runAct } from '../moment/run-act.ts';
 import { releaseOf } from '../release/release.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import type { Case } from '../rig/case.ts';

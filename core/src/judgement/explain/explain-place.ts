@@ -9,16 +9,8 @@ import type { Place } from '../../resolved/place.ts';
 import type { Case } from '../../rig/case.ts';
 import { judgedCase } from '../judge.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
+import type { PlaceExplanation } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
-
-/** How the figures of one place were worked out. Each term can be recomputed with `evaluate`. */
-export interface PlaceExplanation {
-  readonly placeId: string;
-  readonly limit?: Term;
-  readonly planned?: Term;
-  readonly breaking?: Term;
-  readonly greatest?: Term;
-}
 
 /** Explains one place of a case; undefined where the case has no such place. Built on request, never on a plain solve. */
 export function explainPlace(subject: Case, placeId: string): PlaceExplanation | undefined {

@@ -19,3 +19,12 @@ export function explained(path: string, label: string, figure: Figure, explain: 
 export function measured(path: string, label: string, figure: Figure, reason: string): ReportFigure {
   return explained(path, label, figure, () => ({ label, figure, reason }));
 }
+
+/** How the figures of one place were worked out. Each term can be recomputed with `evaluate`. */
+export interface PlaceExplanation {
+  readonly placeId: string;
+  readonly limit?: Term;
+  readonly planned?: Term;
+  readonly breaking?: Term;
+  readonly greatest?: Term;
+}
