@@ -39,7 +39,7 @@ export {
   tonUnits,
 } from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
-export { inLineLengthM, isClass, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
+export { inLineLengthM, isRecoveryPoint, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';

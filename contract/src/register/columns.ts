@@ -106,21 +106,8 @@ export function recogniseClass(cell: string): GearClass | undefined {
     .toLowerCase()
     .replace(/[\s_]+/g, '-');
   return gearClassNames.find((kind) => {
-    const { label, plural } = gearClasses[kind];
+    const { label, plural, alsoCalled } = gearClasses[kind];
     const forms = [kind, label, plural].map((form) => form.toLowerCase().replace(/[\s_]+/g, '-'));
-    return forms.includes(name) || CLASS_ALIASES[kind]?.includes(name);
+    return forms.includes(name) || alsoCalled.some((other) => other === name);
   });
 }
-
-const CLASS_ALIASES: { readonly [K in GearClass]?: readonly string[] } = {
-  'steel-shackle': ['shackle', 'bow-shackle', 'd-shackle'],
-  'winch-line-synthetic': ['winch-rope', 'winch-line', 'synthetic-line'],
-  'winch-line-steel': ['winch-cable', 'steel-line', 'wire-rope'],
-  'line-extension': ['extension', 'extension-rope'],
-  'recovery-ring': ['ring'],
-  'snatch-block': ['block', 'pulley', 'pulley-block'],
-  'tree-strap': ['tree-saver', 'tree-trunk-strap'],
-  'stretch-rope': ['kinetic-rope', 'kinetic-strap', 'stretch-strap', 'stretch-rope', 'snatch-strap'],
-  'static-strap': ['strap', 'tow-strap'],
-  damper: ['line-damper', 'blanket'],
-};

@@ -46,6 +46,7 @@ export const isWire = (piece: GearFacts | undefined): boolean => piece !== undef
 export const isStrap = (piece: GearFacts | undefined): piece is GearFacts => piece !== undefined && traitsOf(piece).webbing;
 
 export const isWinch = (piece: GearFacts | undefined): piece is GearOf<'winch'> => isClass(piece, 'winch');
+export const isRecoveryPoint = (piece: GearFacts | undefined): piece is GearOf<'recovery-point'> => isClass(piece, 'recovery-point');
 
 /** Diameter of what an eye sits on, metres; undefined where the class has no pin or its size is not on record. */
 export function pinOf(piece: GearFacts | undefined): number | undefined {

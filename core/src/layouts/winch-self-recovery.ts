@@ -1,5 +1,6 @@
 import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
+import { isRecoveryPoint } from '../gear/traits.ts';
 import type { Chain, Line, PieceUse, Rig, RigPoint, TreeBody, VehicleBody } from '../rig/rig.ts';
 
 /** Where the line of a self-recovery ends: at the tree, or back on the vehicle after a pulley at the tree. */
@@ -70,7 +71,7 @@ function strapPoint({ tree, strapHeightM }: SelfRecoveryInput): RigPoint {
 }
 
 function returnPoint({ vehicle, returnPoint: point }: SelfRecoveryInput): RigPoint {
-  const { forwardM, leftM, heightM } = point?.kind === 'recovery-point' ? point.attributes : {};
+  const { forwardM, leftM, heightM } = isRecoveryPoint(point) ? point.attributes : {};
   return {
     id: 'return-point',
     bodyId: vehicle.id,

@@ -1,5 +1,5 @@
 import { unmarkedPoint } from '../anchors/unmarked-point.ts';
-import { isClass } from '../gear/traits.ts';
+import { isRecoveryPoint } from '../gear/traits.ts';
 import { ageLimitDay } from '../rating/age-limit.ts';
 import { factoredUseIn, type PieceLimit, pieceLimit } from '../rating/piece-limit.ts';
 import type { Case } from '../rig/case.ts';
@@ -15,7 +15,7 @@ export function limitUses({ rig, policy, asOf }: Case, { all, chains }: OpenUses
     open.comesOfAge = ageLimitDay(open.piece, policy);
   }
   for (const open of all) {
-    if (open.limit?.kind !== 'unrated' || !isClass(open.piece, 'recovery-point')) continue;
+    if (open.limit?.kind !== 'unrated' || !isRecoveryPoint(open.piece)) continue;
     const vehicle = vehicleOf(open);
     const kind = open.piece.attributes.pointKind;
     if (vehicle && (kind === 'factory-hook' || kind === 'tie-down-eye'))

@@ -1,6 +1,6 @@
 import { isAnchor } from '../anchors/anchor-body.ts';
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
-import { isClass } from '../gear/traits.ts';
+import { numberAt } from '../gear/traits.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { isJudgedPoint } from '../rig/judged-point.ts';
 import { connectionLocals, hitchOf } from './chain-locals.ts';
@@ -164,7 +164,7 @@ function ratedStrength(limit: PieceLimit | undefined, factor: number): PlaceStre
 
 /** The limit of a carabiner across its gate is its breaking strength there, in the same proportion. */
 function onItsAxis({ use, piece, limit }: ResolvedUse): PieceLimit | undefined {
-  const minorN = use.axis === 'minor' && isClass(piece, 'carabiner') ? piece.attributes.minorAxisBreakingN : undefined;
+  const minorN = use.axis === 'minor' && piece ? numberAt(piece, 'minorAxisBreakingN') : undefined;
   if (minorN === undefined || limit?.kind !== 'rated') return limit;
   const share = Math.min(1, minorN / limit.limit.mbsN);
   return { ...limit, wllN: limit.wllN * share, mbsN: limit.mbsN * share };

@@ -1,5 +1,5 @@
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import { isClass, isWinch } from '../gear/traits.ts';
+import { isRecoveryPoint, isWinch } from '../gear/traits.ts';
 import type { Edit } from '../rig/edits.ts';
 import type { PieceUse, Rig } from '../rig/rig.ts';
 import { pointOfChain } from '../rig/site-geometry.ts';
@@ -23,7 +23,7 @@ export function choosePieceEdits(rig: Rig, use: PieceUse, piece: GearFacts): rea
   if (isWinch(piece)) return [choose, ...fairleadEdits(rig, use, piece)];
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const point = chain && pointOfChain(rig, chain);
-  if (!isClass(piece, 'recovery-point') || point?.place.kind !== 'on-vehicle') return [choose];
+  if (!isRecoveryPoint(piece) || point?.place.kind !== 'on-vehicle') return [choose];
   const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = piece.attributes;
   return [
     choose,

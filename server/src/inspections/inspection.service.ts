@@ -11,6 +11,7 @@ import {
 import {
   type GearState,
   type Grade,
+  gearClasses,
   type InspectionAnswers,
   type InspectionSheet,
   inspectionAnswersCodec,
@@ -163,8 +164,8 @@ export class InspectionService {
       overloadsSinceInspection: isUseCheck(input.kind) ? piece.overloadsSinceInspection : 0,
       attributes: {
         ...piece.attributes,
-        ...(input.spoolState && piece.kind === 'winch' && { spoolState: input.spoolState }),
-        ...(input.pullsUsed !== undefined && piece.kind === 'stretch-rope' && { pullsUsed: input.pullsUsed }),
+        ...(input.spoolState && gearClasses[piece.kind].carriesOn === 'spool' && { spoolState: input.spoolState }),
+        ...(input.pullsUsed !== undefined && gearClasses[piece.kind].carriesOn === 'pulls' && { pullsUsed: input.pullsUsed }),
       },
       factsChanged: grade !== undefined,
     });

@@ -180,11 +180,6 @@ function Inspection({ gear, today }: { readonly gear: GearView; readonly today: 
   );
 }
 
-const WITHOUT_LIMIT: { readonly [kind: string]: string } = {
-  winch: 'A winch is judged by its rated pull on the layer that works, in each plan.',
-  'ground-anchor': 'A ground anchor is judged with the ground it stands in, in each plan.',
-};
-
 function LimitSheet({ gear }: { readonly gear: GearView }) {
   const { team, policy } = useTeam();
   const { figure } = useFigures();
@@ -211,7 +206,9 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
         <p className="pt-2 text-rust">Not rated: nothing marked on it is on record, so it never passes a check.</p>
       )}
       {limit.kind === 'carries-nothing' && (
-        <p className="pt-2">{WITHOUT_LIMIT[gear.kind] ?? 'Pieces of this class are never loaded; they have no working limit.'}</p>
+        <p className="pt-2">
+          {gearClasses[facts.kind].withoutLimit || 'Pieces of this class are never loaded; they have no working limit.'}
+        </p>
       )}
       <p className="pt-3 text-[15px] text-quiet">
         An estimate from what is on record. The lowest marked limit and the maker’s instructions win.

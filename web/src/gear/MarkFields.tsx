@@ -3,6 +3,7 @@ import {
   type DecimalMark,
   force,
   type GearClass,
+  gearClasses,
   markBases,
   markSources,
   parseMark,
@@ -24,6 +25,7 @@ interface MarkFieldsProps {
 
 /** Ratings typed as they stand on the tag, each shown back as understood while it is typed. */
 export function MarkFields({ control, register, decimal, kind, faults }: MarkFieldsProps) {
+  const byRatedPull = kind !== '' && gearClasses[kind].use === 'winch';
   const { fields, append, remove } = useFieldArray({ control, name: 'marks' });
   return (
     <fieldset>
@@ -48,7 +50,7 @@ export function MarkFields({ control, register, decimal, kind, faults }: MarkFie
                 <select {...register(`marks.${index}.basis`)}>
                   <option value="">as the words say</option>
                   {markBases
-                    .filter((basis) => (basis === 'rated-pull') === (kind === 'winch') || basis === 'unstated')
+                    .filter((basis) => (basis === 'rated-pull') === byRatedPull || basis === 'unstated')
                     .map((basis) => (
                       <option key={basis} value={basis}>
                         {basisWords[basis]}
@@ -76,7 +78,7 @@ export function MarkFields({ control, register, decimal, kind, faults }: MarkFie
               register={register}
               index={index}
               decimal={decimal}
-              winch={kind === 'winch'}
+              winch={byRatedPull}
             />
             {faults[`marks[${index}].asWritten`] && <p className="text-rust">{faults[`marks[${index}].asWritten`]}</p>}
           </li>

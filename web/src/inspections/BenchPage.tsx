@@ -294,7 +294,8 @@ type Change = ReturnType<typeof useDraft>['change'];
 
 /** What a drum or a stretch rope carries on from use to use. */
 function CarriedOn({ piece, draft, change }: { readonly piece: GearView; readonly draft: BenchDraft; readonly change: Change }) {
-  if (piece.kind === 'winch')
+  const { carriesOn } = gearClasses[piece.kind];
+  if (carriesOn === 'spool')
     return (
       <Labelled label="How the line lies on the drum now">
         <select
@@ -308,7 +309,7 @@ function CarriedOn({ piece, draft, change }: { readonly piece: GearView; readonl
         </select>
       </Labelled>
     );
-  if (piece.kind !== 'stretch-rope') return null;
+  if (carriesOn === 'nothing') return null;
   const { pullsUsed, pullsAllowed } = piece.attributes as { readonly pullsUsed?: number; readonly pullsAllowed?: number };
   return (
     <Labelled label={`Pulls used in all${pullsAllowed === undefined ? '' : `, of ${pullsAllowed} allowed`}`}>

@@ -5,6 +5,7 @@ import {
   choosePieceEdits,
   type Edit,
   type GearFacts,
+  gearClasses,
   gearIdsOf,
   type Report,
   type Rig,
@@ -146,7 +147,7 @@ interface WorkplaceProps {
 /** A damper of the register that this rig does not use yet. */
 function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefined {
   const used = new Set(gearIdsOf(rig));
-  return pieces.find(({ gear }) => gear.kind === 'damper' && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
+  return pieces.find(({ gear }) => gearClasses[gear.kind].damps && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
 }
 
 /** All but the head of the page: the sheet live, what stands round it from the calmer copy. */

@@ -4,6 +4,7 @@ import {
   type Chain,
   type Figure,
   type GearFacts,
+  gearClasses,
   length,
   type PieceUse,
   type Rig,
@@ -117,36 +118,17 @@ function cardPiece(input: PiecesInput, use: PieceUse, pointId: string | undefine
 
 /** Which way round a piece goes, by what it is and what it does. */
 function wayOf({ rig, gear, figure }: PiecesInput, use: PieceUse, pointId: string | undefined): string {
-  const kind = gear.get(use.gearId ?? '')?.kind;
+  const piece = gear.get(use.gearId ?? '');
   const point = rig.points.find(({ id }) => id === pointId);
   if (use.role === 'tree-strap') {
     const height = point ? ` ${figure(length(point.place.heightM))} up` : '';
     return use.hitch === 'in-line' ? 'straight, flat, no twist' : `round it${height}, flat, both eyes outward`;
   }
-  if (use.role === 'point') return pointWords(gear.get(use.gearId ?? ''), point?.label);
-  return (kind && WAYS[kind]) ?? '';
+  if (use.role === 'point') return pointWords(piece, point?.label);
+  return piece ? gearClasses[piece.kind].laid : '';
 }
 
 /** Where a point sits, where its piece's own name does not say it. */
 function pointWords(piece: GearFacts | undefined, label: string | undefined): string {
   return label === undefined || piece?.name.toLowerCase() === label.toLowerCase() ? 'bolts tight, no bent plate' : label;
 }
-
-const WAYS: { readonly [K in GearFacts['kind']]?: string } = {
-  'soft-shackle': 'knot off the running line, noose drawn down',
-  'steel-shackle': 'bow to the strap, pin to the pulley or hook, home by hand',
-  carabiner: 'long way, gate locked',
-  'closed-link': 'pin through and secured',
-  'rope-lock-plate': 'pin through and secured',
-  'recovery-ring': 'line in the groove, ring free to turn',
-  'snatch-block': 'line in, cheeks closed, pin home',
-  'winch-hook': 'opening up, latch closed',
-  'static-strap': 'flat, no twist',
-  'winch-extension-strap': 'flat, no twist',
-  bridle: 'legs equal, no twist',
-  'line-extension': 'thimble end to the line',
-  'stretch-rope': 'laid out without a twist, slack folded back',
-  chain: 'no twist, hook on to its link',
-  'prusik-loop': 'wraps even and dressed, set before the load',
-  'ground-anchor': 'bedded; watch it creep at first tension',
-};

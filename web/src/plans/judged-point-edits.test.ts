@@ -40,8 +40,8 @@ describe('marked points of the same vehicle', () => {
     const body = rig.bodies.find(({ label }) => label === 'Otter');
     const vehicleId = body?.kind === 'vehicle' ? body.vehicleId : undefined;
     const limit = { kind: 'rated', wllN: 39_000, mbsN: 150_000 };
-    const piece = { gear: { kind: 'recovery-point', vehicleId }, limit } as unknown as Parameters<typeof markedOn>[3][number];
-    const other = { gear: { kind: 'recovery-point', vehicleId: 'another' }, limit } as unknown as typeof piece;
+    const piece = { gear: { vehicleId }, facts: { kind: 'recovery-point' }, limit } as unknown as Parameters<typeof markedOn>[3][number];
+    const other = { gear: { vehicleId: 'another' }, facts: { kind: 'recovery-point' }, limit } as unknown as typeof piece;
     expect(markedOn(rig, body?.id ?? '', use.id, [piece, other])).toEqual([limit]);
     expect(markedOn(rig, body?.id ?? '', 'another-use', [])).toEqual([{ wllN: 30_000, mbsN: 90_000 }]);
   });

@@ -2,6 +2,7 @@ import {
   bodyOfChain,
   type DecimalMark,
   type Edit,
+  isRecoveryPoint,
   type PieceUse,
   type Policy,
   parseMark,
@@ -51,8 +52,8 @@ interface MarkedLimit {
 export function markedOn(rig: Rig, bodyId: string, useId: string, pieces: readonly RegisterPiece[]): readonly MarkedLimit[] {
   const body = rig.bodies.find(({ id }) => id === bodyId);
   const vehicleId = body?.kind === 'vehicle' ? body.vehicleId : undefined;
-  const listed = pieces.flatMap(({ gear, limit }) =>
-    gear.kind === 'recovery-point' && vehicleId !== undefined && gear.vehicleId === vehicleId && limit.kind === 'rated' ? [limit] : [],
+  const listed = pieces.flatMap(({ gear, facts, limit }) =>
+    isRecoveryPoint(facts) && vehicleId !== undefined && gear.vehicleId === vehicleId && limit.kind === 'rated' ? [limit] : [],
   );
   const read = rig.chains
     .filter((chain) => bodyOfChain(rig, chain)?.id === bodyId)

@@ -1,4 +1,4 @@
-import { bodyOfPoint, type GearFacts, type Policy, type Rig, remoteReachM } from '@wainrope/core';
+import { bodyOfPoint, type GearFacts, isWinch, type Policy, type Rig, remoteReachM } from '@wainrope/core';
 
 /** How far from a winching vehicle its remote works. */
 export interface RemoteReach {
@@ -16,7 +16,7 @@ export function remoteReaches(rig: Rig, gear: ReadonlyMap<string, GearFacts>, po
     const winch = gear.get(drive.use.gearId ?? '');
     const vehicle = bodyOfPoint(rig, drive.pointId);
     const outside = operators.some(({ inVehicleId }) => inVehicleId !== vehicle?.id);
-    const radiusM = winch?.kind === 'winch' ? remoteReachM(winch, policy) : undefined;
+    const radiusM = isWinch(winch) ? remoteReachM(winch, policy) : undefined;
     return vehicle && outside && radiusM !== undefined ? [{ lineId: id, x: vehicle.xM, y: vehicle.yM, radiusM }] : [];
   });
 }

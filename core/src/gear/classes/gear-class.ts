@@ -72,6 +72,10 @@ export interface ClassTraits<K extends string, A> {
   readonly refusedBy: 'its-role' | 'a-rule-of-its-own';
   /** What becomes of it when a line parts. `as-rope`: its mass where it is on record, else it weighs little beside metal. */
   readonly flies: 'with-its-mass' | 'as-rope' | 'bolted-on';
+  /** It hangs on a line to damp it. */
+  readonly damps: boolean;
+  /** What is noted of it after each use, for the next. */
+  readonly carriesOn: 'spool' | 'pulls' | 'nothing';
   /** Which way round it goes, on the field card; empty where there is nothing to say. */
   readonly laid: string;
   /** Why its page shows no working load limit, where that wants saying. */
@@ -85,7 +89,7 @@ export interface GearClassRow<F extends FieldTable> extends ClassTraits<LengthKe
 /** One class; keys in its traits are its own fields, so that a trait that names another does not compile. */
 export const gearClass = <const F extends FieldTable>(row: GearClassRow<F>): GearClassRow<F> => row;
 
-/** A class that is carried along and never in a line. */
+/** What is carried along and never in a line; classes that go into lines decide each trait for themselves. */
 export const notInLine = {
   inLine: 'nothing',
   line: 'none',
@@ -98,6 +102,8 @@ export const notInLine = {
   servesAs: {},
   refusedBy: 'its-role',
   flies: 'with-its-mass',
+  damps: false,
+  carriesOn: 'nothing',
   laid: '',
   withoutLimit: '',
 } as const;

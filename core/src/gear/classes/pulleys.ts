@@ -1,12 +1,11 @@
 import { pick, small, weight } from './fields.ts';
-import { gearClass, notInLine } from './gear-class.ts';
+import { gearClass } from './gear-class.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;
 
 /** What a line runs over. */
 export const pulleys = {
   'snatch-block': gearClass({
-    ...notInLine,
     label: 'Snatch block',
     plural: 'Snatch blocks',
     prefix: 'SB',
@@ -33,9 +32,18 @@ export const pulleys = {
     },
     servesAs: { pulley: 2 },
     laid: 'line in, cheeks closed, pin home',
+    line: 'none',
+    webbing: false,
+    stretch: 'rigid',
+    pin: 'none',
+    enters: 'nothing',
+    refusedBy: 'its-role',
+    flies: 'with-its-mass',
+    damps: false,
+    carriesOn: 'nothing',
+    withoutLimit: '',
   }),
   'recovery-ring': gearClass({
-    ...notInLine,
     label: 'Recovery ring',
     plural: 'Recovery rings',
     prefix: 'RR',
@@ -54,5 +62,15 @@ export const pulleys = {
     pulley: { kind: 'ring', tread: 'treadDiameterM', groove: 'grooveWidthM' },
     servesAs: { pulley: 1 },
     laid: 'line in the groove, ring free to turn',
+    line: 'none',
+    webbing: false,
+    stretch: 'rigid',
+    pin: 'none',
+    enters: 'nothing',
+    refusedBy: 'its-role',
+    flies: 'with-its-mass',
+    damps: false,
+    carriesOn: 'nothing',
+    withoutLimit: '',
   }),
 } as const;

@@ -1,5 +1,5 @@
 import { long, pick, small, weight, whole, words } from './fields.ts';
-import { gearClass, notInLine } from './gear-class.ts';
+import { gearClass } from './gear-class.ts';
 import { fibres } from './materials.ts';
 
 const fields = {
@@ -11,7 +11,6 @@ const fields = {
 } as const;
 
 const strap = {
-  ...notInLine,
   use: 'soft-good',
   soft: true,
   fields,
@@ -19,6 +18,17 @@ const strap = {
   webbing: true,
   stretch: 'static-polyester',
   flies: 'as-rope',
+  line: 'none',
+  pin: 'none',
+  enters: 'nothing',
+  opening: 'none',
+  pulley: 'none',
+  servesAs: {},
+  refusedBy: 'its-role',
+  damps: false,
+  carriesOn: 'nothing',
+  laid: '',
+  withoutLimit: '',
 } as const;
 
 /** Webbing that does not stretch, and chain. */
@@ -59,7 +69,6 @@ export const straps = {
     laid: 'legs equal, no twist',
   }),
   chain: gearClass({
-    ...notInLine,
     label: 'Chain',
     plural: 'Chains',
     prefix: 'CH',
@@ -78,6 +87,15 @@ export const straps = {
     refusedBy: 'a-rule-of-its-own',
     flies: 'as-rope',
     laid: 'no twist, hook on to its link',
+    line: 'none',
+    webbing: false,
+    pin: 'none',
+    enters: 'nothing',
+    opening: 'none',
+    pulley: 'none',
+    damps: false,
+    carriesOn: 'nothing',
+    withoutLimit: '',
   }),
   'load-securing-strap': gearClass({
     ...strap,

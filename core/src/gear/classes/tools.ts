@@ -24,6 +24,7 @@ export const tools = {
       massKg: weight('Mass', 'record-only'),
       damperKind: pick('Made or improvised', 'record-only', ['made', 'improvised']),
     },
+    damps: true,
   }),
   chocks: gearClass({ ...tool, label: 'Wheel chocks', plural: 'Wheel chocks', prefix: 'CK' }),
   gloves: gearClass({ ...tool, label: 'Gloves', plural: 'Gloves', prefix: 'GL', soft: true }),
