@@ -12,8 +12,8 @@ export interface Breach {
 /** Most files of a room, tests not counted. */
 export const MOST_FILES = 25;
 
-/** Rooms that stand in one folder until the pages have rooms of their own; their numbers may only shrink. */
-const TOO_FULL_TODAY: { readonly [room: string]: number } = { 'web/src/plans': 104, 'web/src/inspections': 33 };
+/** Rooms that are too full today; their numbers may only shrink. */
+const TOO_FULL_TODAY: { readonly [room: string]: number } = { 'web/src/plans': 93 };
 
 const SKIPPED = new Set(['node_modules', 'dist', 'generated', 'testing', 'migrations']);
 
