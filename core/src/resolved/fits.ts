@@ -5,7 +5,8 @@ import type { RigParts } from './resolved-rig.ts';
 /** Every rigid joint of a rig: neighbours in its chains, ropes in grooves, straps round trunks. */
 export function resolveFits(rig: Pick<RigParts, 'chains' | 'ties' | 'lines'>): readonly ResolvedFit[] {
   const rows = [...rig.chains.map(({ uses }) => uses), ...rig.ties.map(({ uses }) => uses)];
-  return [...rows.flatMap(alongARow), ...rig.lines.flatMap(inGrooves), ...rig.chains.flatMap(({ first }) => roundATrunk(first))];
+  const roundTrunks = [...rig.chains.map(({ first }) => first), ...rig.ties.flatMap(({ uses }) => uses)];
+  return [...rows.flatMap(alongARow), ...rig.lines.flatMap(inGrooves), ...roundTrunks.flatMap(roundATrunk)];
 }
 
 function alongARow(uses: readonly ResolvedUse[]): readonly ResolvedFit[] {
