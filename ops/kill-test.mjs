@@ -48,7 +48,7 @@ async function ask(path, body, method = body ? 'POST' : 'GET') {
     method,
     headers: { 'content-type': 'application/json', cookie },
     ...(body && { body: JSON.stringify(body) }),
-    signal: AbortSignal.timeout(20_000),
+    signal: AbortSignal.timeout(120_000),
   });
 }
 

@@ -51,7 +51,7 @@ function asServer(program, args) {
     encoding: 'utf8',
     env: { ...process.env, LC_ALL: 'C.UTF-8' },
     stdio: ['ignore', 'pipe', 'pipe'],
-    timeout: 120_000,
+    timeout: 600_000,
   });
 }
 
@@ -122,7 +122,7 @@ function running(cluster, bin) {
 /** A killed server's process may linger for a moment: the status is asked again before it is believed. @param {string} cluster @param {string} bin */
 async function stopCluster(cluster, bin) {
   for (let attempt = 0; attempt < 5 && running(cluster, bin); attempt++) {
-    asServer(join(bin, 'pg_ctl'), ['-D', cluster, '-m', 'fast', '-w', '-t', '30', 'stop']);
+    asServer(join(bin, 'pg_ctl'), ['-D', cluster, '-m', 'fast', '-w', '-t', '120', 'stop']);
     await wait(300);
   }
 }
@@ -147,7 +147,7 @@ export async function startPostgres({ folder: wanted, fresh = false, throwAway =
     ...(throwAway ? ['-c fsync=off', '-c full_page_writes=off'] : []),
   ].join(' ');
   const logFile = join(folder, 'postgres.log');
-  const started = asServer(join(bin, 'pg_ctl'), ['-D', cluster, '-l', logFile, '-w', '-t', '60', '-o', settings, 'start']);
+  const started = asServer(join(bin, 'pg_ctl'), ['-D', cluster, '-l', logFile, '-w', '-t', '300', '-o', settings, 'start']);
   if (started.status !== 0) {
     const tail = existsSync(logFile) ? readFileSync(logFile, 'utf8').slice(-1500) : started.stderr;
     throw new Problem(

@@ -78,7 +78,7 @@ export async function startServer(urls, { host, port, extra = {}, watch = false 
     clearTimeout(timer);
   };
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
-  for (let attempt = 0; attempt < 300; attempt++) {
+  for (let attempt = 0; attempt < 1500; attempt++) {
     if (child.exitCode !== null) throw new Problem('The server ended before it answered; its message stands above.');
     const ready = await fetch(`${address}/api/v1/health/ready`).then(
       (answer) => answer.ok,
@@ -88,5 +88,5 @@ export async function startServer(urls, { host, port, extra = {}, watch = false 
     await wait(200);
   }
   await stop();
-  throw new Problem(`The server did not answer at ${address} within a minute.`);
+  throw new Problem(`The server did not answer at ${address} within five minutes.`);
 }

@@ -30,9 +30,10 @@ async function listen(address: string, cookie: string) {
   };
 }
 
-const until = async (holds: () => boolean) => {
-  for (let attempt = 0; attempt < 100 && !holds(); attempt++) await new Promise((done) => setTimeout(done, 50));
-  expect(holds()).toBe(true);
+/** Waits as long as it takes; what has not come after five minutes hangs. */
+const until = async (what: string, holds: () => boolean) => {
+  for (let attempt = 0; attempt < 6000 && !holds(); attempt++) await new Promise((done) => setTimeout(done, 50));
+  expect(holds(), `waited five minutes for ${what}`).toBe(true);
 };
 
 it('a change made through one server process is heard by pages of another, also after its listening connection dropped', async () => {
@@ -47,15 +48,17 @@ it('a change made through one server process is heard by pages of another, also 
   try {
     const piece = newPiece();
     await server.http.post('/api/v1/gear').send(piece).expect(201);
-    await until(() => stream.heard.some(({ kind, ids }) => kind === 'gear' && ids?.includes(piece.gearId) === true));
+    await until('the new piece', () => stream.heard.some(({ kind, ids }) => kind === 'gear' && ids?.includes(piece.gearId) === true));
     const { rowCount } = await server.app
       .get(TeamDatabase)
-      .pool.query(`select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen wainrope_event'`);
+      .pool.query(
+        `select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen wainrope_event' and datname = current_database()`,
+      );
     expect(rowCount).toBeGreaterThanOrEqual(2);
-    await until(() => stream.heard.some(({ type }) => type === 'reset'));
+    await until('the word to ask again for everything', () => stream.heard.some(({ type }) => type === 'reset'));
     const later = newPiece();
     await server.http.post('/api/v1/gear').send(later).expect(201);
-    await until(() => stream.heard.some(({ ids }) => ids?.includes(later.gearId) === true));
+    await until('the piece made after the drop', () => stream.heard.some(({ ids }) => ids?.includes(later.gearId) === true));
   } finally {
     await stream.stop();
     await second.close();
