@@ -109,3 +109,11 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await page.goto('/plans/00000000-0000-4000-8000-000000000000');
   await expect(page.getByRole('alert')).toContainText('No plan has the id');
 });
+
+test('in pounds the load path and the labels say a load with all its thousands', async ({ page }) => {
+  await openPlan(page, 'Bog below');
+  await page.getByRole('combobox', { name: 'Unit of force' }).selectOption('lbf');
+  await expect(page.getByText(/^3\u202f180 \/ 1\u202f650 lbf$/)).toBeVisible();
+  await openPlan(page, 'Badger');
+  await expect(page.locator('[data-sheet-label]').filter({ hasText: /^Scots pine/ })).toContainText(/4\u202f9\d0 of 33\u202f\d{3} lbf judged/);
+});

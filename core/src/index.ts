@@ -117,6 +117,7 @@ export {
   ratio,
   rich,
   smallLength,
+  withoutUnit,
   write,
 } from './quantity/format.ts';
 export type { DecimalMark } from './quantity/parse-number.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { angle, force, formatFigure, length, mass, percent, rich, smallLength, write } from './format.ts';
+import { angle, force, formatFigure, length, mass, percent, rich, smallLength, withoutUnit, write } from './format.ts';
 
 describe('figures in the reader’s unit', () => {
   it('writes one force in three units', () => {
@@ -11,6 +11,15 @@ describe('figures in the reader’s unit', () => {
     const line = rich`${mass(2600)}, ${length(14.25)}, ${smallLength(0.0105)}, ${percent(0.553)}, ${angle(Math.PI / 6)}`;
     expect(write(line)).toBe('2\u202f600 kg, 14.3 m, 10.5 mm, 55 %, 30°');
     expect(write(line, 'lbf')).toBe('5\u202f732 lb, 46.8 ft, 0.41 in, 55 %, 30°');
+  });
+  it('writes a figure without its unit and with all its thousands', () => {
+    for (const units of ['kN', 't', 'lbf'] as const) {
+      const [written, bare] = [formatFigure(force(27_187), units), withoutUnit(formatFigure(force(27_187), units))];
+      expect(written.startsWith(`${bare} `)).toBe(true);
+      expect(written.slice(bare.length)).toMatch(/^ (kN|tf|lbf)$/);
+    }
+    expect(withoutUnit(formatFigure(force(27_187), 'lbf'))).toBe('6\u202f110');
+    expect(withoutUnit(formatFigure(force(27_187_000), 'kN'))).toBe('27\u202f187.0');
   });
   it('marks negatives, but never a negative zero', () => {
     expect(formatFigure(force(-1500))).toBe('−1.5 kN');

@@ -102,6 +102,9 @@ export function formatFigure({ si, as }: Figure, units: ReaderUnits = 'kN'): str
   return `${group(si / by + offset, decimals)}${unit}`;
 }
 
+/** A written figure without its unit, for where the unit stands with the one beside it: `5 730 of 8 000 lbf`. */
+export const withoutUnit = (written: string): string => written.replace(/ [^ ]*$/, '');
+
 function formatForce(forceN: number, units: ReaderUnits): string {
   if (units === 'kN') return `${group(forceN / 1000, 1)} kN`;
   if (units === 'lbf') return `${group(Math.round(forceN / POUND_FORCE_N / 10) * 10, 0)} lbf`;

@@ -1,4 +1,4 @@
-import { force, percent, type Report } from '@wainrope/core';
+import { force, percent, type Report, withoutUnit } from '@wainrope/core';
 import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -150,7 +150,7 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
   const { figure } = useFigures();
   const { worst, weakest, planned, greatest, breaking, mark } = column;
   const over = planned !== undefined && planned > 1;
-  const loads = `${worst.plannedN === undefined ? '–' : figure(force(worst.plannedN)).replace(/\s.*$/, '')} / ${worst.wllN === undefined ? 'not rated' : figure(force(worst.wllN))}`;
+  const loads = `${worst.plannedN === undefined ? '–' : withoutUnit(figure(force(worst.plannedN)))} / ${worst.wllN === undefined ? 'not rated' : figure(force(worst.wllN))}`;
   const share = shareWords(column, figure);
   return (
     <button

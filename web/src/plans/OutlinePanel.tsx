@@ -106,7 +106,7 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
               <span className="mr-auto">
                 <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
                 <span className="text-quiet">
-                  {driveWords(rig, line)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
+                  {driveWords(rig, line, figure)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
                 </span>
               </span>
               <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
@@ -161,8 +161,8 @@ function measuredWords(rig: Rig, marked: readonly string[], figure: ReturnType<t
   return `${far} From there to ${c.label}: ${figure(length(Math.hypot(vx, vy)))}, with ${figure(angle(open))} between.`;
 }
 
-function driveWords(rig: Rig, { drive }: Rig['lines'][number]): string {
-  if (drive.kind === 'held') return `held at both ends, ${drive.lengthM.toFixed(1)} m`;
+function driveWords(rig: Rig, { drive }: Rig['lines'][number], figure: ReturnType<typeof useFigures>['figure']): string {
+  if (drive.kind === 'held') return `held at both ends, ${figure(length(drive.lengthM))}`;
   if (drive.kind === 'tow') return drive.manner === 'steady' ? 'towed steadily' : 'pulled with a run-up';
   const bodyId = rig.points.find(({ id }) => id === drive.pointId)?.bodyId;
   const label = rig.bodies.find(({ id }) => id === bodyId)?.label ?? '';
@@ -173,6 +173,7 @@ function BodyList({ rig, lay, measure }: Pick<OutlinePanelProps, 'rig' | 'lay'> 
   const selectedBodyId = useAppSelector((state) => state.planner.selectedBodyId);
   const route = useAppSelector((state) => state.planner.route);
   const dispatch = useAppDispatch();
+  const { figure } = useFigures();
   const list = useRef<HTMLUListElement>(null);
   const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
   const step = (from: HTMLElement, by: number) => {
@@ -226,7 +227,7 @@ function BodyList({ rig, lay, measure }: Pick<OutlinePanelProps, 'rig' | 'lay'> 
             <span className="pl-2">{body.label}</span>
             <span className="text-[14px] text-quiet">
               {body.id === load?.id ? 'is to move' : bodyKindWords[body.kind]}
-              {load && body.id !== load.id && `, ${Math.hypot(body.xM - load.xM, body.yM - load.yM).toFixed(1)} m off`}
+              {load && body.id !== load.id && `, ${figure(length(Math.hypot(body.xM - load.xM, body.yM - load.yM)))} off`}
             </span>
           </button>
         </li>

@@ -146,7 +146,7 @@ function strandName(rig: Rig, lineId: string, index: number): string {
   return rig.lines.length > 1 ? `${leg} of ${lineId.replaceAll('-', ' ')}` : leg;
 }
 
-function whoStands({ subject: { rig } }: CardInput): readonly object[] {
+function whoStands({ subject: { rig }, figure }: CardInput): readonly object[] {
   const people = rig.bodies.filter((body) => body.kind === 'person');
   if (people.length === 0)
     return [{ text: 'Nobody is placed on the plan yet: settle operator, signaller and drum watcher before the line is connected.' }];
@@ -156,7 +156,7 @@ function whoStands({ subject: { rig } }: CardInput): readonly object[] {
       people.map(({ label, duty, inVehicleId, shelter, xM, yM }) => {
         const cab = rig.bodies.find(({ id }) => id === inVehicleId)?.label;
         const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-        const off = load ? `${Math.hypot(xM - load.xM, yM - load.yM).toFixed(0)} m from ${load.label}` : '';
+        const off = load ? `${figure(length(Math.hypot(xM - load.xM, yM - load.yM)))} from ${load.label}` : '';
         return [label, duty.replaceAll('-', ' '), cab ? `in the cab of ${cab}` : shelter ? `behind ${shelter}` : off];
       }),
     ),

@@ -10,7 +10,9 @@ import {
   type Report,
   type Rig,
   slopeAlong,
+  smallLength,
   travelDirection,
+  withoutUnit,
 } from '@wainrope/core';
 import { sheetMarks } from './findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
@@ -236,10 +238,10 @@ function standingLines({
 }: LinesInput<Body> & { readonly report: Report; readonly offM: number | undefined }): LabelWish['lines'] {
   const anchor = report.places.find(({ kind, subject }) => kind === 'anchor' && subject.id === body.id);
   const height = rig.points.find((point) => point.bodyId === body.id && point.place.kind === 'on-trunk')?.place.heightM;
-  const size = body.kind === 'tree' ? `, ${body.trunkDiameterM.toFixed(2)} m` : '';
+  const size = body.kind === 'tree' ? `, ${figure(smallLength(body.trunkDiameterM))}` : '';
   const detail = [
     anchor?.wllN === undefined ? undefined : heldWords(anchor, figure),
-    height === undefined ? undefined : `strap ${height.toFixed(1)} m up`,
+    height === undefined ? undefined : `strap ${figure(length(height))} up`,
     body.kind === 'person' ? body.duty.replaceAll('-', ' ') : undefined,
     body.kind === 'crew' ? `${body.people} people hauling` : undefined,
     offM === undefined ? undefined : `${figure(length(offM))} beyond the edge`,
@@ -250,7 +252,7 @@ function standingLines({
 /** What pulls on an anchor, of what it is trusted with. */
 function heldWords({ plannedN, wllN = 0, judged }: Report['places'][number], figure: LabelInput['figure']): string {
   const trusted = `${figure(force(wllN))}${judged ? ' judged' : ''}`;
-  return plannedN === undefined ? trusted : `${figure(force(plannedN)).replace(/\s.*$/, '')} of ${trusted}`;
+  return plannedN === undefined ? trusted : `${withoutUnit(figure(force(plannedN)))} of ${trusted}`;
 }
 
 /** What stands beside a vehicle or a load: its mass, and for the one that is to move how it sits. */
