@@ -115,5 +115,7 @@ test('in pounds the load path and the labels say a load with all its thousands',
   await page.getByRole('combobox', { name: 'Unit of force' }).selectOption('lbf');
   await expect(page.getByText(/^3\u202f180 \/ 1\u202f650 lbf$/)).toBeVisible();
   await openPlan(page, 'Badger');
-  await expect(page.locator('[data-sheet-label]').filter({ hasText: /^Scots pine/ })).toContainText(/4\u202f9\d0 of 33\u202f\d{3} lbf judged/);
+  await expect(page.locator('[data-sheet-label]').filter({ hasText: /^Scots pine/ })).toContainText(
+    /4\u202f9\d0 of 33\u202f\d{3} lbf judged/,
+  );
 });

@@ -141,7 +141,12 @@ function CheckOut() {
           <input type="date" value={form.dueBackOn} onChange={(event) => set({ dueBackOn: event.target.value })} />
         </Labelled>
       </div>
-      <Chosen pieces={pieces ?? []} gearIds={gearIds} change={setChosen} simulates={team?.demo !== undefined} />
+      {pieces ? (
+        <Chosen pieces={pieces} gearIds={gearIds} change={setChosen} simulates={team?.demo !== undefined} />
+      ) : (
+        // A tag that is looked up before the register is there would be called unknown.
+        <p className="pt-3 text-quiet">Reading the register…</p>
+      )}
       {faults.gearIds && (
         <p role="alert" className="text-rust">
           {problemOf(error)
