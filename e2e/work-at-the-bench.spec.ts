@@ -93,6 +93,8 @@ test('what one person confirmed without a signal is never sent under another’s
   await page.getByRole('button', { name: 'Confirm grade A' }).click();
   await expect(page.getByText('1 of 1 pieces confirmed')).toBeVisible();
   await expect(page.getByText('waits to be sent')).toBeVisible();
+  // The page is gone before there is a signal again, not merely closing.
+  await page.goto('about:blank');
   await page.close();
   await context.setOffline(false);
   const other = await context.newPage();
