@@ -51,7 +51,7 @@ export interface Effort {
   readonly medianN: number;
   readonly highN: number;
   readonly plannedN: number;
-  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'runs-by-itself' | 'spooling';
+  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'runs-by-itself' | 'holds-back' | 'spooling';
   /** Some method finds that it runs by itself. */
   readonly runsByItself: boolean;
 }
@@ -61,24 +61,28 @@ export type EffortOutcome =
   | { readonly kind: 'slope-out-of-range'; readonly slopeRad: number }
   | { readonly kind: 'ledge-too-high'; readonly heightM: number; readonly wheelRadiusM: number };
 
+/** Whether the rig pulls its load along or holds it back. */
+export type Held = 'pulled' | 'held-back';
+
 const STEEPEST = Math.PI / 4;
 
 /**
  * The pull needed by three schools: share of weight by surface, multiples of weight by depth, and physics. Newtons.
- * Planned: the mire multiple where a depth is given, else the policy's margin × the greatest of the others.
+ * Planned: the mire multiple where a depth is given, else the policy's margin × the greatest of the others. A load that is held
+ * back is planned with the margin × the most by which it runs, 0 where it does not run.
  * Slopes beyond 45° and ledges as high as the wheel's radius are refused. Sources: the rows of the policy.
  */
-export function estimatePull(vehicle: StuckVehicle, policy: Policy): EffortOutcome {
+export function estimatePull(vehicle: StuckVehicle, policy: Policy, held: Held = 'pulled'): EffortOutcome {
   const { ledge } = vehicle.situation;
   if (!(Math.abs(vehicle.slopeRad) <= STEEPEST * (1 + 1e-9))) return { kind: 'slope-out-of-range', slopeRad: vehicle.slopeRad };
   if (ledge && ledge.heightM >= ledge.wheelRadiusM)
     return { kind: 'ledge-too-high', heightM: ledge.heightM, wheelRadiusM: ledge.wheelRadiusM };
   const methods = [fractions(vehicle, policy), ...mire(vehicle, policy), physics(vehicle, policy)];
-  return estimateOf(methods, policy);
+  return estimateOf(methods, policy, held);
 }
 
 /** Low, median, high and planned pull of a set of methods; at least one. */
-export function estimateOf(methods: readonly MethodEstimate[], policy: Policy): Effort {
+export function estimateOf(methods: readonly MethodEstimate[], policy: Policy, held: Held = 'pulled'): Effort {
   const pulls = methods.map(({ pullN }) => pullN).sort((a, b) => a - b);
   const runsByItself = pulls.some((pull) => pull < 0);
   return {
@@ -88,8 +92,14 @@ export function estimateOf(methods: readonly MethodEstimate[], policy: Policy): 
     medianN: median(pulls),
     highN: pulls[pulls.length - 1] ?? 0,
     runsByItself,
-    ...planned(methods, runsByItself, policy),
+    ...(held === 'held-back' ? heldBack(methods, policy) : planned(methods, runsByItself, policy)),
   };
+}
+
+/** What holds a load back is planned for what runs by itself, by the method that finds most; 0 where it runs by none. */
+function heldBack(methods: readonly MethodEstimate[], policy: Policy): Pick<Effort, 'plannedN' | 'plannedBy'> {
+  const most = Math.max(0, ...methods.map(({ pullN }) => -pullN));
+  return { plannedN: policy.effort.planningMargin.value * most, plannedBy: 'holds-back' };
 }
 
 function planned(methods: readonly MethodEstimate[], runsByItself: boolean, policy: Policy): Pick<Effort, 'plannedN' | 'plannedBy'> {

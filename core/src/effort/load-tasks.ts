@@ -1,6 +1,6 @@
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
-import { type EffortOutcome, type EffortTerm, estimateOf } from './estimate-pull.ts';
+import { type EffortOutcome, type EffortTerm, estimateOf, type Held } from './estimate-pull.ts';
 import type { Task } from './situation.ts';
 
 export interface TaskInput {
@@ -17,13 +17,14 @@ const STEEPEST = Math.PI / 4;
  * weight and h the height of the line about the edge it turns on, both where the product is largest: at the start.
  * Newtons; slopes beyond 45° are refused. Source: equilibrium; friction by the policy.
  */
-export function taskPull({ massKg, slopeRad, task }: TaskInput, policy: Policy): EffortOutcome {
+export function taskPull({ massKg, slopeRad, task }: TaskInput, policy: Policy, held: Held = 'pulled'): EffortOutcome {
   if (!(Math.abs(slopeRad) <= STEEPEST * (1 + 1e-9))) return { kind: 'slope-out-of-range', slopeRad };
   const weightN = massKg * STANDARD_GRAVITY;
   const terms = task.kind === 'right' ? rightingTerms(weightN, task) : draggingTerms(weightN, slopeRad, task, policy);
   return estimateOf(
     [{ id: task.kind === 'right' ? 'righting' : 'dragging', terms, pullN: terms.reduce((sum, { pullN }) => sum + pullN, 0) }],
     policy,
+    held,
   );
 }
 

@@ -8,6 +8,8 @@ interface HoldsInput {
   readonly rig: ResolvedRig;
   readonly positions: readonly Vec3[];
   readonly states: LoadStates;
+  /** The leg of the load's way that it has turned to; undefined while it stands as drawn. */
+  readonly leg: number | undefined;
 }
 
 /** Every vehicle with points that something may pull on, each in the worst of the states looked at. */
@@ -52,12 +54,13 @@ function backPulls({ rig, positions }: HoldsInput, { on }: PulledVehicle, holds:
 const positionOf = (positions: readonly Vec3[], { index }: ResolvedPoint): Vec3 => positions[index] ?? ZERO;
 
 function holdOf(input: HoldsInput, vehicle: PulledVehicle, behind: Behind): HoldState {
-  const { rig, states } = input;
+  const { rig, states, leg } = input;
   const { policy } = rig;
-  const planned = worst(vehicle, states.planned, behind.planned);
-  const greatest = worst(vehicle, states.greatest, behind.greatest);
+  const standing = (leg !== undefined && vehicle.isLoad && rig.legs[leg]?.standing) || vehicle.standing;
+  const planned = worst({ standing, mounts: vehicle.mounts }, states.planned, behind.planned);
+  const greatest = worst({ standing, mounts: vehicle.mounts }, states.greatest, behind.greatest);
   // A back-anchor's pull is taken to grow along with the line's; it begins later, so that the share found is on the careful side.
-  const slidesFrom = greatest && !vehicle.isLoad ? slidesFromShare(vehicle.standing, greatest.pulls) : undefined;
+  const slidesFrom = greatest && !vehicle.isLoad ? slidesFromShare(standing, greatest.pulls) : undefined;
   const stop = policy.hold.tipStop.value;
   const tipsFrom = greatest && greatest.figures.tipping > stop ? stop / greatest.figures.tipping : undefined;
   return {
@@ -74,7 +77,7 @@ interface Worst {
   readonly pulls: readonly VehiclePull[];
 }
 
-function worst({ standing, mounts }: PulledVehicle, list: readonly LoadState[], behind: readonly VehiclePull[]): Worst | undefined {
+function worst({ standing, mounts }: Pick<PulledVehicle, 'standing' | 'mounts'>, list: readonly LoadState[], behind: readonly VehiclePull[]): Worst | undefined {
   let found: Worst | undefined;
   for (const { balance, scale: factor } of list) {
     const { points } = balance.forces;

@@ -12,9 +12,9 @@ const figures = ({ places }: Moment) => [...places.plannedN, ...places.greatestN
 describe('the next moment', () => {
   it.each(layouts)('of $file is the same from the one before as from nothing', ({ build }) => {
     const rig = resolveRig(build());
-    const start = momentAt(rig, 0);
+    const start = momentAt(rig, { travelM: 0 });
     const travelM = Math.min(0.4, rig.rig.load.travelM / 2);
-    const [warm, cold] = [momentAt(rig, travelM, start), momentAt(rig, travelM)];
+    const [warm, cold] = [momentAt(rig, { travelM }, start), momentAt(rig, { travelM })];
     expect(warm.failure?.kind).toBe(cold.failure?.kind);
     const [of, from] = [figures(warm), figures(cold)];
     expect(of).toHaveLength(from.length);
@@ -28,7 +28,7 @@ describe('the next moment', () => {
     const rig = resolveRig(found.build());
     const drum = rig.places.find(({ kind }) => kind === 'drum');
     if (!drum) throw new Error('no drum');
-    const capacity = (travelM: number) => momentAt(rig, travelM).places.wllN[drum.index] ?? Number.NaN;
+    const capacity = (travelM: number) => momentAt(rig, { travelM }).places.wllN[drum.index] ?? Number.NaN;
     expect(capacity(8)).toBeLessThan(capacity(0));
   });
   it.each(rules.filter(({ margins }) => margins).map(({ code, margins }) => ({ code, margins })))(
@@ -36,7 +36,7 @@ describe('the next moment', () => {
     ({ code, margins }) => {
       for (const { build } of layouts) {
         const subject = build();
-        const start = momentAt(resolveRig(subject), 0);
+        const start = momentAt(resolveRig(subject), { travelM: 0 });
         const all = margins?.(start.rig);
         const values = Array.from({ length: all?.count ?? 0 }, (_, index) => all?.at(start, index));
         const said = judge(subject).findings.filter((finding) => finding.code === code);

@@ -8,7 +8,7 @@ import { bodyForce } from './forces.ts';
 import { holdsOf } from './holds.ts';
 import type { Advantages, Balance, Balances, LoadState, LoadStates, Moment } from './moment.ts';
 import { placesAt } from './places.ts';
-import { networkAt, pointsAt } from './poses.ts';
+import { type At, type LoadPose, loadPose, networkAt, pointsAt } from './poses.ts';
 
 /** Below this the line does not move the load along its way at all; per newton of drive tension. */
 const LEAST_ADVANTAGE = 1e-6;
@@ -16,37 +16,58 @@ const LEAST_ADVANTAGE = 1e-6;
 const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
 
 /**
- * What is true of a rig when its load has gone `travelM` metres, 0 or more: balances, drums, loads and capacities, how vehicles
- * stand. A neighbouring moment to begin from makes it quicker and changes nothing but the last bits.
+ * What is true of a rig at one moment of its act: balances, drums, loads and capacities, how vehicles stand. A neighbouring
+ * moment to begin from makes it quicker and changes nothing but the last bits.
  */
-export function momentAt(rig: ResolvedRig, travelM: number, before?: Moment): Moment {
-  const { travel } = rig;
-  const positions = pointsAt(rig, travelM);
-  const network = networkAt(rig, positions);
+export function momentAt(rig: ResolvedRig, at: At, before?: Moment): Moment {
+  const pose = loadPose(rig, at);
+  const travel = pose.along;
+  const positions = pointsAt(rig, at, pose);
+  const network = networkAt(rig, positions, at.lengths);
   const { drives, balances, failure } = balanceRig(rig, network, before?.balances);
   const advantage = balances && advantagesOf(rig, balances, travel);
-  const ways = balances && advantage ? statesOf(rig, balances, advantage) : NO_STATES;
+  const pullN = pullAt(rig, at.travelM, pose);
+  const ways = balances && advantage ? statesOf(rig, { balances, advantage, pullN }) : NO_STATES;
   const { greatest, failure: greatestFailure } = balances
     ? greatestStates(rig, network, drives, ways.unit)
     : { greatest: [], failure: undefined as StaticsFailure | undefined };
-  const states: LoadStates = { ...ways, greatest };
-  const holds = holdsOf({ rig, positions, states });
-  return {
+  return momentWith({
     rig,
-    travelM,
+    travelM: at.travelM,
+    first: before?.first ?? before,
+    at,
+    pose,
     positions,
     travel,
+    pullN,
     balances,
     failure: failure ?? greatestFailure,
     advantage,
     drives,
-    states,
+    states: { ...ways, greatest },
+    greatestPullN: drives[0]?.greatestN,
+  });
+}
+
+/** A moment under given states of its two checks: what they do to places and vehicles. */
+export function momentWith(parts: Omit<Moment, 'shown' | 'plannedPullN' | 'places' | 'holds'>): Moment {
+  const { rig, balances, drives, states, positions, pose } = parts;
+  const holds = holdsOf({ rig, positions, states, leg: pose.turnRad === 0 ? undefined : pose.leg });
+  return {
+    ...parts,
     shown: states.planned[0] ?? (balances && { balance: balances.hauling, scale: 1 }),
     plannedPullN: states.planned.length > 0 ? Math.max(...states.planned.map(({ scale }) => scale)) : undefined,
-    greatestPullN: drives[0]?.greatestN,
     places: placesAt({ rig, hauling: balances?.hauling, drives, states, holds }),
     holds,
   };
+}
+
+/** What a load asks for: as it breaks away it falls, over some way, to what it asks for rolling. Newtons. */
+function pullAt({ legs, policy, rig }: ResolvedRig, travelM: number, { leg }: LoadPose): number | undefined {
+  const pull = legs[leg]?.pull;
+  if (pull === undefined) return undefined;
+  const left = Math.max(0, 1 - travelM / policy.pull.breakawayM.value);
+  return rig.purpose === 'respool' ? pull.breaksAwayN : pull.rollsN + (pull.breaksAwayN - pull.rollsN) * left;
 }
 
 /** The ways in which the planned pull is given: hauling, lowering, or standing with friction either way. */
@@ -64,11 +85,17 @@ function advantagesOf(rig: ResolvedRig, { hauling, frictionless, lowering }: Bal
   return { hauling: of(hauling), frictionless: of(frictionless), ...(lowering && { lowering: of(lowering) }) };
 }
 
-function statesOf(rig: ResolvedRig, balances: Balances, advantage: Advantages): LoadStates {
+interface StatesInput {
+  readonly balances: Balances;
+  readonly advantage: Advantages;
+  readonly pullN: number | undefined;
+}
+
+function statesOf(rig: ResolvedRig, { balances, advantage, pullN }: StatesInput): LoadStates {
   const back = balances.bridlesBack;
   const planned: LoadState[] = [];
   const plan = (balance: Balance, gain: number | undefined) => {
-    if (rig.pullN !== undefined && gain !== undefined && gain > LEAST_ADVANTAGE) planned.push({ balance, scale: rig.pullN / gain });
+    if (pullN !== undefined && gain !== undefined && gain > LEAST_ADVANTAGE) planned.push({ balance, scale: pullN / gain });
   };
   for (const motion of plannedMotions(rig.rig)) plan(balances[motion] ?? balances.hauling, advantage[motion]);
   if (back) plan(back, advantage.hauling);

@@ -4,6 +4,7 @@ import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts';
 import type { Vec3 } from '../statics/vec3.ts';
 import type { DrumState } from './drum-state.ts';
+import type { At, LoadPose } from './poses.ts';
 
 /** The forces of one balance, in the unit of its drive tensions; three numbers a vector, by index. */
 export interface Forces {
@@ -94,9 +95,18 @@ export interface PlaceLoads {
 export interface Moment {
   readonly rig: ResolvedRig;
   readonly travelM: number;
+  /** The moment with which the act began; missing in that one. */
+  readonly first: Moment | undefined;
+  /** How its ropes were set anew on the way; see `At`. */
+  readonly at: At;
+  readonly pose: LoadPose;
+  /** Under the peak of a run-up: its tensions, and whether it is within what is proposed, which meets a limit by design. */
+  readonly runUp?: { readonly plannedN: number; readonly greatestN: number; readonly proposed: boolean } | undefined;
   /** Where every point stands, metres, and the way the load is to go. */
   readonly positions: readonly Vec3[];
   readonly travel: Vec3;
+  /** What is to be given along that way here, newtons; undefined where it is not known. */
+  readonly pullN: number | undefined;
   readonly balances: Balances | undefined;
   /** Why the rig has no balance, or none with every drive at its greatest, where it has none. */
   readonly failure: StaticsFailure | undefined;

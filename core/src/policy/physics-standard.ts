@@ -24,7 +24,7 @@ const SPOOLING_KGF = 450;
 
 type PhysicsGroups = Pick<
   Policy,
-  'hold' | 'anchors' | 'electric' | 'hand' | 'loads' | 'sharing' | 'stretch' | 'respool' | 'zones' | 'severities'
+  'hold' | 'anchors' | 'electric' | 'hand' | 'loads' | 'sharing' | 'stretch' | 'pull' | 'runUp' | 'respool' | 'zones' | 'severities'
 >;
 
 /** The default of every table of physics-tables.ts. */
@@ -88,6 +88,36 @@ export const physicsStandard: PhysicsGroups = {
     stiffestMatch: t(5),
     pullsAllowed: t(50),
     restMin: t(5),
+  },
+  pull: {
+    breakawayM: t(1, HOUSE),
+    fairleadRoomM: t(1, HOUSE),
+    sheaveRoomM: t(0.3, HOUSE),
+    rimGapM: t(0.3, HOUSE),
+    damperRoomM: t(1, HOUSE),
+    sharpAngleDeg: t(60),
+    pathAskedDeg: t(10, HOUSE),
+    rigMin: t(10, HOUSE),
+    partMin: t(3, HOUSE),
+    pieceMin: t(0.5, HOUSE),
+  },
+  runUp: {
+    mostAccelerationMPerS2: t(1.5, HOUSE),
+    breakawayM: t(0.1, HOUSE),
+    greatestFactor: t(1.25, HOUSE),
+    breakingMargin: t(1.5, HOUSE),
+    leftOutM: t(1, HOUSE),
+    staticSlackM: t(1, HOUSE),
+    offHeadingFixDeg: t(30, HOUSE),
+    offHeadingStopDeg: t(60, HOUSE),
+    rolling: {
+      'dry-gravel': t(0.1),
+      'dry-grass': t(0.08),
+      'wet-grass': t(0.08),
+      mud: t(0.2),
+      snow: t(0.25),
+      ice: t(0.02),
+    },
   },
   respool: { tensionN: t(SPOOLING_KGF * 9.80665, HOUSE) },
   zones: { corridorM: t(1.5, HOUSE), wirelessReachM: t(15, HOUSE) },

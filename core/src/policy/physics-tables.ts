@@ -79,5 +79,43 @@ export const physicsTables = {
     restMin: row(0, 240),
   }),
   respool: record({ tensionN: row(0, 1e5) }),
+  /** The pull from first tension to free. */
+  pull: record({
+    /** Way over which what holds a stuck load falls from breaking away to rolling, metres. */
+    breakawayM: row(0.01, 10),
+    /** Rope left between the fairlead and whatever is hauled towards it; between a sheave's rim and that; between two rims. Metres. */
+    fairleadRoomM: row(0, 5),
+    sheaveRoomM: row(0, 2),
+    rimGapM: row(0, 2),
+    /** Left between a damper and the fairlead, pulley or hook that it comes to, metres. */
+    damperRoomM: row(0, 5),
+    /** A pulley whose strands close to less than this is told, degrees. */
+    sharpAngleDeg: row(1, 180),
+    /** Net force this far off the heading asks for the path, degrees. */
+    pathAskedDeg: row(0, 90),
+    /** Minutes of rigging beside the pull itself: for the rig, for every line part, and for every piece. */
+    rigMin: row(0, 120),
+    partMin: row(0, 60),
+    pieceMin: row(0, 30),
+  }),
+  /** A pull with a run-up. */
+  runUp: record({
+    mostAccelerationMPerS2: row(0.1, 5),
+    /** Way over which breakaway falls to rolling, metres. */
+    breakawayM: row(0.01, 10),
+    /** Speed of the greatest check ÷ speed of the attempt. */
+    greatestFactor: row(1, 3),
+    /** Breaking strength ÷ peak of the greatest check, at least, for the greatest speed. */
+    breakingMargin: row(1, 5),
+    /** Rope that must stay laid out when the slack is laid back, metres. */
+    leftOutM: row(0, 5),
+    /** Slack after which gear that does not stretch is reckoned, where nobody chose a speed, metres. */
+    staticSlackM: row(0.1, 10),
+    /** Angle of the pull off the stuck vehicle's heading, degrees. */
+    offHeadingFixDeg: row(1, 90),
+    offHeadingStopDeg: row(1, 90),
+    /** Rolling resistance of the towing vehicle ÷ its weight on the ground. */
+    rolling: table(holdGrounds, row(0, 1)),
+  }),
   zones: record({ corridorM: row(0, 20), wirelessReachM: row(0, 200) }),
 } as const;

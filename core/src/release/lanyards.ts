@@ -18,13 +18,11 @@ export function travelsWithLoad({ use: { seat } }: ResolvedLanyard, { load }: Re
 /** The length of a lanyard, metres; undefined where it is not chosen or not on record. */
 export const lanyardLengthM = ({ piece }: ResolvedLanyard): number | undefined => piece && lengthOf(piece);
 
-/** The greatest span between its two ends through the travel, metres, foretold along a straight line. */
-export function lanyardNeedsM(lanyard: ResolvedLanyard, { rig, shown, positions }: Moment): number {
-  const { use, point } = lanyard;
+/** The span between its two ends at a moment, metres; 0 where it is tied to a strand that goes along. */
+export function lanyardNeedsM({ use, point }: ResolvedLanyard, { shown, positions }: Moment): number {
   const chain = use.seat.kind === 'chain' ? use.seat.chain : undefined;
   const at = chain && shown?.balance.equilibrium.positions[chain.tip];
-  const spanM = point && at ? distance(positions[point.index] ?? ZERO, at) : 0;
-  return spanM + (isFixed(lanyard, rig) && travelsWithLoad(lanyard, rig) ? rig.rig.load.travelM : 0);
+  return point && at ? distance(positions[point.index] ?? ZERO, at) : 0;
 }
 
 /** What a lanyard has to hold and can, newtons; undefined where something is not on record. */

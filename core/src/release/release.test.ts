@@ -2,22 +2,21 @@ import { describe, expect, it } from 'vitest';
 import { ropeLawOf } from '../gear/traits.ts';
 import type { Moment } from '../moment/moment.ts';
 import { momentAt } from '../moment/moment-at.ts';
-import { runAct } from '../moment/run-act.ts';
+import { judgedStart } from '../judgement/judge.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import type { Case } from '../rig/case.ts';
 import { mark, piece } from '../testing/example-case.ts';
 import { layouts } from '../testing/layouts.ts';
 import { lanyardStrength } from './lanyards.ts';
-import { releaseOf } from './release.ts';
-import { breaksOf, nominalStrengthN, stretchesOf } from './what-leaves.ts';
+import { nominalStrengthN, stretchesOf } from './what-leaves.ts';
 
 const layout = (file: string): Case => {
   const found = layouts.find((entry) => entry.file === file);
   if (!found) throw new Error(`no layout ${file}`);
   return found.build();
 };
-const start = (subject: Case): Moment => momentAt(resolveRig(subject), 0);
+const start = (subject: Case): Moment => momentAt(resolveRig(subject), { travelM: 0 });
 const TONNE = 9806.65;
 
 describe('what leaves if a line parts', () => {
@@ -31,7 +30,7 @@ describe('what leaves if a line parts', () => {
   });
   it('adds up the energy of all strands, each by its own law: E = MBS L ε p/(p + 1) s^((p + 1)/p)… as the rope tables give it', () => {
     const moment = start(layout('single-line-to-an-anchor'));
-    const [broken] = breaksOf(moment);
+    const [broken] = judgedStart(layout('single-line-to-an-anchor')).release.breaks;
     const state = moment.states.greatest[0];
     const [line] = moment.rig.lines;
     if (!state || !line || !broken) throw new Error('not solved');
@@ -50,14 +49,14 @@ describe('what leaves if a line parts', () => {
       ...subject,
       gear: subject.gear.map((facts) => (facts.kind === 'winch-line-synthetic' ? { ...facts, marks: [] } : facts)),
     };
-    const [broken] = breaksOf(start(unmarked as Case));
+    const [broken] = judgedStart(unmarked as Case).release.breaks;
     expect(broken).toBeDefined();
     expect(broken).not.toHaveProperty('energyJ');
     for (const flight of broken?.flights ?? []) expect(flight).not.toHaveProperty('momentumNs');
   });
   it('goes along the strand, away from the break', () => {
     const moment = start(layout('single-line-to-an-anchor'));
-    const [flight] = breaksOf(moment)[0]?.flights ?? [];
+    const [flight] = judgedStart(layout('single-line-to-an-anchor')).release.breaks[0]?.flights ?? [];
     const tip = moment.shown?.balance.equilibrium.positions[0];
     if (!flight || !tip) throw new Error('nothing flies');
     expect(Math.hypot(flight.along.x, flight.along.y, flight.along.z)).toBeCloseTo(1, 9);
@@ -67,8 +66,8 @@ describe('what leaves if a line parts', () => {
 describe('a lanyard', () => {
   const subject = layout('lanyard-to-a-fixed-anchor');
   it('is loaded up to the force at which its own stretch has taken up the energy of what it holds', () => {
-    const act = runAct(resolveRig(subject));
-    const { breaks } = releaseOf(act);
+    const act = judgedStart(subject);
+    const { breaks } = act.release;
     const [lanyard] = act.rig.lanyards;
     if (!lanyard) throw new Error('no lanyard');
     const { arrestN, breaksN } = lanyardStrength(lanyard, breaks, act.rig);
@@ -93,9 +92,9 @@ describe('a lanyard', () => {
         }));
         return own ? { ...facts, marks } : facts;
       });
-      const act = runAct(resolveRig({ ...subject, gear } as Case));
+      const act = judgedStart({ ...subject, gear } as Case);
       const [lanyard] = act.rig.lanyards;
-      return lanyard ? lanyardStrength(lanyard, releaseOf(act).breaks, act.rig) : undefined;
+      return lanyard ? lanyardStrength(lanyard, act.release.breaks, act.rig) : undefined;
     };
     expect(strength(2)?.breaksN).toBeCloseTo(2 * (strength(1)?.breaksN ?? Number.NaN), 6);
     expect(strength(2)?.arrestN).toBeGreaterThan(strength(1)?.arrestN ?? Number.NaN);

@@ -4,7 +4,10 @@ import { elongationAt, flightOf, ropeEnergyJ, ropeMassKg } from '../hazards/rope
 import { spanLengthM, vectorAt } from '../moment/forces.ts';
 import type { LoadState, Moment } from '../moment/moment.ts';
 import type { Policy } from '../policy/policy.ts';
+import type { Act } from '../pull/act.ts';
+import type { Margins, Track } from '../pull/margins.ts';
 import type { ResolvedChain, ResolvedLine, ResolvedUse } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { unit, type Vec3, ZERO } from '../statics/vec3.ts';
 
 /** What leaves a place if it lets go, and which way. Momentum and speed are upper bounds: all energy in these parts alone. */
@@ -22,6 +25,8 @@ export interface Flight {
 
 export interface BreakFigures {
   readonly lineId: string;
+  /** Where on the way it stores most, metres. */
+  readonly atM: number;
   /** Energy in all its strands at the greatest pull, else at the planned one, joules; missing where a strength is not known. */
   readonly energyJ?: number;
   /** Stretch of the whole line under that load, metres. */
@@ -36,16 +41,54 @@ export interface Stretched {
   readonly tensionN: number;
 }
 
-/** The state in which a break is looked at: the greatest pull, else the planned one. */
-export const breakState = ({ states, shown }: Moment): LoadState | undefined => states.greatest[0] ?? shown;
-
-/** What every line does if it breaks or lets go at the checked load. */
-export function breaksOf(moment: Moment): readonly BreakFigures[] {
-  const state = breakState(moment);
-  return state === undefined ? [] : moment.rig.lines.map((line) => breakOf(moment, line, state));
+/** The state of the greatest check in which a line stores most, else the planned one; the first where its energy is not known. */
+export function breakState(moment: Moment, line: ResolvedLine): LoadState | undefined {
+  const { states, shown, rig } = moment;
+  const [first, ...others] = states.greatest;
+  if (first === undefined) return shown;
+  let worst = first;
+  let most = energyIn(rig.policy, line, first);
+  for (const state of others) {
+    const energyJ = energyIn(rig.policy, line, state);
+    if (energyJ !== undefined && most !== undefined && energyJ > most) [worst, most] = [state, energyJ];
+  }
+  return worst;
 }
 
-function breakOf({ rig }: Moment, line: ResolvedLine, state: LoadState): BreakFigures {
+/** Energy of all strands of a line in one state, joules; undefined where a rope's strength is not known. */
+function energyIn(policy: Policy, line: ResolvedLine, state: LoadState): number | undefined {
+  let energyJ = 0;
+  for (const part of stretchesOf(line, state) ?? [undefined]) {
+    const own = part && energyOf(policy, part)?.energyJ;
+    if (own === undefined) return undefined;
+    energyJ += own;
+  }
+  return energyJ;
+}
+
+/** What every line of a rig stores, as a margin whose least is the most: minus its energy, joules. */
+export function energyMargins({ lines, policy }: ResolvedRig): Margins {
+  return {
+    count: lines.length,
+    at: (moment, index) => {
+      const line = lines[index];
+      const state = line && breakState(moment, line);
+      const energyJ = line && state && energyIn(policy, line, state);
+      return energyJ === undefined ? Number.NaN : -energyJ;
+    },
+  };
+}
+
+/** What every line does if it breaks or lets go, in the moment of the act in which it stores most. */
+export function breaksOf({ rig, start }: Act, energies: readonly Track[]): readonly BreakFigures[] {
+  return rig.lines.flatMap((line, index) => {
+    const moment = energies[index]?.moment ?? start;
+    const state = breakState(moment, line);
+    return state === undefined ? [] : [{ ...breakOf(moment, line, state), atM: moment.travelM }];
+  });
+}
+
+function breakOf({ rig }: Moment, line: ResolvedLine, state: LoadState): Omit<BreakFigures, 'atM'> {
   const { policy } = rig;
   const stretches = stretchesOf(line, state);
   const energies = stretches?.map((part) => energyOf(policy, part));

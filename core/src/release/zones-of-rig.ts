@@ -1,8 +1,8 @@
-import { type DangerZones, dangerZones, inZones } from '../hazards/danger-zones.ts';
-import { pathOf } from '../moment/forces.ts';
+import { type DangerZones, dangerZones } from '../hazards/danger-zones.ts';
+import { pathOf, spanLengthM, stopAt } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
-import type { Body, Rig, VehicleBody } from '../rig/rig.ts';
-import { ahead, groundHeightM } from '../statics/ground.ts';
+import type { Body, VehicleBody } from '../rig/rig.ts';
+import { ahead } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
 
 /** The danger zones of one line. */
@@ -16,16 +16,68 @@ export function zonesOf({ rig, shown }: Moment): readonly LineZones[] {
   return rig.lines.map((line) => ({ lineId: line.line.id, ...dangerZones(pathOf(line, shown), sizes) }));
 }
 
-/** Where a body stands, seen from above. */
-export const groundPlace = (rig: Rig, { xM, yM }: Body): Vec3 => vec3(xM, yM, groundHeightM(rig.ground, xM, yM));
-
 /** Whether somebody who stands in a zone may: in a cab or behind a named shelter. */
 export function isSheltered(body: Body): boolean {
   return body.kind === 'person' && (body.inVehicleId !== undefined || body.shelter !== undefined);
 }
 
-export function standsInZone(zones: readonly DangerZones[], place: Vec3): boolean {
-  return zones.some((zone) => inZones(zone, place));
+/**
+ * Room between a place on the map and the danger zones of every line at one moment, metres: below 0 inside a circle, a corridor or a
+ * bend, 0 on its border. Infinite without lines, NaN without a balance.
+ */
+export function zoneRoomM({ rig, shown }: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): number {
+  if (shown === undefined) return Number.NaN;
+  const { care, zones } = rig.policy;
+  let room = Number.POSITIVE_INFINITY;
+  for (const line of rig.lines) {
+    const last = line.stops.length - 1;
+    for (let stop = 0; stop <= last; stop++) {
+      const { x, y } = stopAt(line, stop, shown.balance);
+      const before = stop > 0 ? spanLengthM(line, stop - 1, shown.balance) : 0;
+      const after = stop < last ? spanLengthM(line, stop, shown.balance) : 0;
+      const radius = care.zoneFactor.value * Math.max(before, after);
+      room = Math.min(room, Math.hypot(xM - x, yM - y) - radius);
+      if (stop === last) continue;
+      const to = stopAt(line, stop + 1, shown.balance);
+      room = Math.min(room, besideM(xM, yM, { x, y }, to) - zones.corridorM.value);
+      if (stop === 0) continue;
+      const from = stopAt(line, stop - 1, shown.balance);
+      if (insideBend({ x: xM, y: yM }, { apex: { x, y }, from, to, radius })) room = Math.min(room, -1e-9);
+    }
+  }
+  // On the border counts as inside.
+  return room - 1e-9 * Math.max(1, Math.abs(room));
+}
+
+interface Level {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Distance of a place from a strand to one side of it; infinite beyond its ends. */
+function besideM(x: number, y: number, from: Level, to: Level): number {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const long = Math.hypot(dx, dy);
+  if (!(long > 0)) return Number.POSITIVE_INFINITY;
+  const along = ((x - from.x) * dx + (y - from.y) * dy) / long;
+  return along < 0 || along > long ? Number.POSITIVE_INFINITY : Math.abs((x - from.x) * dy - (y - from.y) * dx) / long;
+}
+
+/** Whether a place lies in the triangle inside a bend, out to its radius along both strands. */
+function insideBend(
+  { x, y }: Level,
+  { apex, from, to, radius }: { readonly apex: Level; readonly from: Level; readonly to: Level; readonly radius: number },
+): boolean {
+  const arm = (end: Level) => {
+    const long = Math.hypot(end.x - apex.x, end.y - apex.y);
+    return long > 0 ? { x: ((end.x - apex.x) * radius) / long, y: ((end.y - apex.y) * radius) / long } : { x: 0, y: 0 };
+  };
+  const [a, b] = [arm(from), arm(to)];
+  const area = a.x * b.y - a.y * b.x;
+  if (Math.abs(area) < 1e-9 * radius * radius) return false;
+  const [px, py] = [x - apex.x, y - apex.y];
+  const [s, t] = [(px * b.y - py * b.x) / area, (a.x * py - a.y * px) / area];
+  return s >= -1e-9 && t >= -1e-9 && s + t <= 1 + 1e-9;
 }
 
 /** The outline of a vehicle seen from above, corner by corner. */

@@ -1,8 +1,10 @@
 import { standingOf } from '../hold/vehicle-hold.ts';
 import { invariant } from '../quantity/invariant.ts';
 import type { Case } from '../rig/case.ts';
+import { loadWay } from '../rig/load-way.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
-import { loadBody, pointPosition, roundDiameterM, travelDirection } from '../rig/site-geometry.ts';
+import { loadBody, pointPosition, roundDiameterM } from '../rig/site-geometry.ts';
+import { ZERO } from '../statics/vec3.ts';
 import { resolveFits } from './fits.ts';
 import { type GearIndex, gearIndexOf } from './gear-index.ts';
 import { limitUses } from './limits-of-uses.ts';
@@ -36,7 +38,9 @@ export function resolveRig(subject: Case): ResolvedRig {
   const chosen = uses.all.filter(isChosen);
   const parts: RigParts = { subject, rig, policy, asOf, bodies, points, uses: uses.all, chosen, chains, lines, drives, ties, equations };
   const places = placesOfRig(parts);
-  const { effort, pullN } = planPull(rig, policy);
+  const { effort, pullN, legs } = planPull(rig, policy);
+  const load = loadBody(rig);
+  const way = loadWay(rig, load);
   return {
     subject,
     rig,
@@ -52,9 +56,14 @@ export function resolveRig(subject: Case): ResolvedRig {
     winches: drives.filter((drive) => drive.kind === 'winch'),
     ties,
     vehicles: pulledVehicles({ rig, policy, bodies, ties }),
-    load: { on: bodyOf(bodies, rig.load.bodyId), body: loadBody(rig) },
+    load: { on: bodyOf(bodies, rig.load.bodyId), body: load },
     start: rig.points.map((point) => pointPosition(rig, point)),
-    travel: travelDirection(rig),
+    travel: way.legs[0]?.along ?? ZERO,
+    way,
+    legs: way.legs.map(({ turnRad }, index) => ({
+      pull: legs[index],
+      standing: load.kind === 'vehicle' ? standingOf({ ...load, headingRad: load.headingRad + turnRad }, rig.ground, policy) : undefined,
+    })),
     people: rig.bodies.filter((body) => body.kind === 'person'),
     lanyards: resolveLanyards(rig, { gear, points, uses: uses.byId }),
     tools: (rig.tools ?? []).flatMap((id) => gear.get(id) ?? []),

@@ -1,8 +1,10 @@
 import type { EffortOutcome } from '../effort/estimate-pull.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
+import type { Standing } from '../hold/vehicle-hold.ts';
 import type { PersonBody } from '../rig/bodies.ts';
 import type { Case } from '../rig/case.ts';
+import type { LoadWay } from '../rig/load-way.ts';
 import type { LoadBody, Rig } from '../rig/rig.ts';
 import type { Vec3 } from '../statics/vec3.ts';
 import type { Equations } from './equations.ts';
@@ -21,6 +23,13 @@ import type {
   WinchDrive,
 } from './parts.ts';
 import type { Place } from './place.ts';
+import type { LegPull } from './plan-pull.ts';
+
+/** What is known of the load on one leg of its way. */
+export interface ResolvedLeg {
+  readonly pull: LegPull | undefined;
+  readonly standing: Standing | undefined;
+}
 
 /** What comes from outside by its id: a finding's subject, a selection, an address. */
 export interface Lookup {
@@ -49,6 +58,9 @@ export interface ResolvedRig {
   /** Where every point stands before anything moves, metres, and the way the load is to go. */
   readonly start: readonly Vec3[];
   readonly travel: Vec3;
+  /** The load's way, and for each of its legs the planned pull and, where the load is a vehicle, how it stands on it. */
+  readonly way: LoadWay;
+  readonly legs: readonly ResolvedLeg[];
   readonly people: readonly PersonBody[];
   readonly lanyards: readonly ResolvedLanyard[];
   readonly tools: readonly GearFacts[];

@@ -18,12 +18,13 @@ const rigCase = record({
   policy: policyCodec,
 });
 
-/** What core judges. Stretch pulls, tows, lowerings and re-spoolings will be further kinds. */
+/** What core judges; how a rig's lines are driven and what it is for say which kind of act it is. */
 export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 3;
+export const RIG_FILE_VERSION = 4;
+const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3];
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -36,10 +37,11 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
 /**
  * Brings a rig file of an earlier version to the present one. Version 1 had one line and vehicles and trees alone, all of
  * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's. Version 2 had
- * no features and no origin, and at least one line: all of it reads as it is.
+ * no features and no origin, and at least one line: all of it reads as it is. Version 3 had no path, no run-up and always a
+ * travel; its policy lacked the tables of the pull and of run-ups.
  */
 export function migrateRigFile(value: unknown): unknown {
-  if (!isObject(value) || (value.version !== 1 && value.version !== 2) || !isObject(value.case)) return value;
+  if (!isObject(value) || !EARLIER_VERSIONS.includes(value.version) || !isObject(value.case)) return value;
   return { ...value, version: RIG_FILE_VERSION, case: { ...value.case, policy: upgradePolicy(value.case.policy) } };
 }
 

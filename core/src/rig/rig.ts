@@ -1,5 +1,5 @@
 import type { TypeOf } from '../codec/codec.ts';
-import { choice, id, numeric, text } from '../codec/scalars.ts';
+import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, optional, record, tagged } from '../codec/structures.ts';
 import { bearing, situationCodec, taskCodec } from '../effort/situation.ts';
 import { roles } from '../gear/classes/roles.ts';
@@ -66,7 +66,19 @@ const lineCodec = record({
     /** People who haul by hand, at their crew's point. */
     hand: record({ kind: choice(['hand']), pointId: id }),
     /** A vehicle that drives off with the line on a chain of its own: steady, or with a run-up. */
-    tow: record({ kind: choice(['tow']), chainId: id, manner: choice(['steady', 'run-up']) }),
+    tow: record({
+      kind: choice(['tow']),
+      chainId: id,
+      manner: choice(['steady', 'run-up']),
+      /** Speed at which the rope comes tight, the slack laid back for it, and in how many rising attempts; missing: as is proposed. */
+      runUp: optional(
+        record({
+          speedMPerS: numeric({ above: 0, max: 20 }),
+          slackM: numeric({ min: 0, max: 200 }),
+        }),
+      ),
+      attempts: optional(numeric({ min: 1, max: 5, integer: true })),
+    }),
     /** No drive: both ends are held, and the rope between them is so long. */
     held: record({
       kind: choice(['held']),
@@ -168,7 +180,12 @@ export const rigCodec = record({
   load: record({
     bodyId: id,
     travel: choice(['ahead', 'astern']),
-    travelM: numeric({ min: 0, max: 500 }),
+    /** Metres along the ground; missing where nobody has said. */
+    travelM: optional(numeric({ min: 0, max: 500 })),
+    /** The way of its origin over the ground, corner by corner from where it stands; missing: straight on. */
+    path: optional(list(record({ xM: coordinate, yM: coordinate }), { min: 1, max: 40 })),
+    /** Whether its driver drives along, once the rope pulls. */
+    drivesAlong: optional(flag),
     task: optional(taskCodec),
   }),
   /** How several drives share the pull, as a person states it; missing: by their rated pulls. */
@@ -177,7 +194,15 @@ export const rigCodec = record({
   ),
   situation: situationCodec,
   /** A pull that a person chose instead of the estimate, with the reason. */
-  chosenPull: optional(record({ pullN: numeric({ above: 0, max: 1e8 }), person: text(), reason: text() })),
+  chosenPull: optional(
+    record({
+      pullN: numeric({ above: 0, max: 1e8 }),
+      /** What it needs once it has broken away, where that person says; missing: the same. */
+      rollingN: optional(numeric({ min: 0, max: 1e8 })),
+      person: text(),
+      reason: text(),
+    }),
+  ),
   /** A line-pull limit that a load cell or limiter holds, stated by a named person. */
   limiter: optional(record({ pullN: numeric({ above: 0, max: 1e7 }), statedBy: text() })),
   backAnchors: optional(list(backAnchorCodec, { max: 10 })),

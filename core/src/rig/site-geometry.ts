@@ -1,15 +1,14 @@
 import { invariant } from '../quantity/invariant.ts';
-import { ahead, groundHeightM, slopeAlong } from '../statics/ground.ts';
+import { ahead, groundHeightM } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
+import { loadWay } from './load-way.ts';
 import type { Body, Chain, LoadBody, Rig, RigPoint } from './rig.ts';
 
-/** The way the load is to go: along its heading or the bearing of its task, lying in the ground or on the ramp. */
+/** The way the load is to go as it begins: along its path, its heading or the bearing of its task, lying in the ground or on the ramp. */
 export function travelDirection(rig: Rig): Vec3 {
-  const { task } = rig.load;
-  const along = task?.kind === 'drag' || task?.kind === 'right' ? task.bearingRad : loadBody(rig).headingRad;
-  const level = ahead(along + (rig.load.travel === 'astern' ? Math.PI : 0));
-  const slope = task?.kind === 'deck' ? task.rampRad : slopeAlong(rig.ground, level);
-  return vec3(level.x * Math.cos(slope), level.y * Math.cos(slope), Math.sin(slope));
+  const [first] = loadWay(rig, loadBody(rig)).legs;
+  invariant(first !== undefined, 'a way has a leg');
+  return first.along;
 }
 
 /** Whether the rig holds its load back: its ropes pull against the travel. */

@@ -70,7 +70,7 @@ describe('every layout', () => {
   });
   it.each(layouts.map((entry) => [entry.file, entry] as const))('%s: balances as worked independently', (file, { build }) => {
     const rig = resolveRig(build());
-    const { balances, positions, drives } = momentAt(rig, 0);
+    const { balances, positions, drives } = momentAt(rig, { travelM: 0 });
     if (!balances) throw new Error('no balance');
     const expected = EXPECTED[file] ?? [];
     balances.hauling.equilibrium.strandTensions.forEach((strands, rope) => {

@@ -47,7 +47,7 @@ const randomCase: fc.Arbitrary<Case> = fc
 interface Solvable extends Moment {
   readonly balances: Balances;
 }
-const startOf = (subject: Case): Moment => momentAt(resolveRig(subject), 0);
+const startOf = (subject: Case): Moment => momentAt(resolveRig(subject), { travelM: 0 });
 const isSolvable = (moment: Moment): moment is Solvable => moment.balances !== undefined;
 const solvable = (subject: Case): Solvable | undefined => {
   const start = startOf(subject);

@@ -142,8 +142,9 @@ describe('the ground', () => {
     });
   });
   it('a motor at half its rating: 245 A, 5 m a minute, 24.8 °C after the first burst', () => {
-    const load = { noLoadA: 70, fullLoadA: 420, noLoadMPerS: 8 / 60, fullLoadMPerS: 2 / 60, layerRatio: 1, engineRunning: true };
-    const plan = burstPlan({ ...load, loadShare: 0.5, ropeM: 2.5, alternatorA: 120, batteryAh: 95 }, teamStandard);
+    const load = { noLoadA: 70, fullLoadA: 420, noLoadMPerS: 8 / 60, fullLoadMPerS: 2 / 60, engineRunning: true };
+    const half = { loadShare: 0.5, layerRatio: 1, ropeM: 2.5 };
+    const plan = burstPlan({ ...load, alternatorA: 120, batteryAh: 95 }, [half], teamStandard);
     if (plan.kind !== 'planned') throw new Error(plan.kind);
     expect(plan).toMatchObject({ bursts: 1, endedByHeat: false, firstBurstS: expect.closeTo(30, 9) });
     expect(plan.currentA).toBeCloseTo(245, 9);
@@ -151,7 +152,15 @@ describe('the ground', () => {
     expect(plan.hottestC).toBeCloseTo(24.78, 2);
     // 85 % of 95 Ah, less (245 − 0.55 × 120) A for half a minute.
     expect(plan.lowestChargeShare).toBeCloseTo(0.85 - (245 - 66) / 120 / 95, 6);
-    expect(burstPlan({ ...load, loadShare: 1.4, ropeM: 2 }, teamStandard).kind).toBe('stalled');
+    expect(burstPlan(load, [half, { ...half, loadShare: 1.4 }], teamStandard).kind).toBe('stalled');
+    // Cut into a hundred stretches of the same load it is the same pull.
+    const many = burstPlan({ ...load, alternatorA: 120, batteryAh: 95 }, Array(100).fill({ ...half, ropeM: 0.1 }), teamStandard);
+    const whole = burstPlan({ ...load, alternatorA: 120, batteryAh: 95 }, [{ ...half, ropeM: 10 }], teamStandard);
+    if (many.kind !== 'planned' || whole.kind !== 'planned') throw new Error('not planned');
+    expect(many.bursts).toBe(4);
+    expect(many.ends.map(({ atS }) => Math.round(atS))).toEqual([30, 120, 210]);
+    expect(many.ends[1]?.stretch).toBe(49);
+    for (const key of ['minutes', 'hottestC', 'lowestChargeShare'] as const) expect(many[key]).toBeCloseTo(whole[key] ?? Number.NaN, 9);
   });
   it('the motor’s heat halves its error with its step, towards the exact curve', () => {
     const exact = heatAfter(20, 452.2, 600, 2700);

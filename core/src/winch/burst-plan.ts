@@ -1,21 +1,35 @@
 import type { Policy } from '../policy/policy.ts';
 
-/** An electric winch under a steady load. Currents in amperes, speeds in metres a second on the first layer. */
-export interface MotorLoad {
+/** An electric winch and what feeds it. Currents in amperes, speeds in metres a second on the first layer. */
+export interface WinchMotor {
   readonly noLoadA: number;
   readonly fullLoadA: number;
   readonly noLoadMPerS: number;
   readonly fullLoadMPerS: number;
-  /** Line pull ÷ rated pull on the working layer, 0 or more. */
-  readonly loadShare: number;
-  /** Mean diameter of the working layer ÷ that of the first, 1 or more. */
-  readonly layerRatio: number;
-  /** Rope to be hauled, metres. */
-  readonly ropeM: number;
   /** Alternator's nameplate current and battery's capacity; missing where not known. */
   readonly alternatorA?: number;
   readonly batteryAh?: number;
   readonly engineRunning: boolean;
+}
+
+/** A stretch of a pull under one load. */
+export interface MotorStretch {
+  /** Line pull ÷ rated pull on the working layer, 0 or more. */
+  readonly loadShare: number;
+  /** Mean diameter of the working layer ÷ that of the first, 1 or more. */
+  readonly layerRatio: number;
+  /** Rope to be hauled, metres, 0 or more. */
+  readonly ropeM: number;
+}
+
+/** Where a burst ends, and how. */
+export interface BurstEnd {
+  /** Which stretch it ends in, and the share of it that is hauled by then, 0…1. */
+  readonly stretch: number;
+  readonly share: number;
+  readonly atS: number;
+  readonly byHeat: boolean;
+  readonly restS: number;
 }
 
 export type BurstPlan =
@@ -28,73 +42,108 @@ export type BurstPlan =
       readonly endedByHeat: boolean;
       readonly currentA: number;
       readonly speedMPerS: number;
+      /** Line pull ÷ rated pull where it is hardest. */
+      readonly loadShare: number;
       readonly hottestC: number;
+      /** Every burst but the last. */
+      readonly ends: readonly BurstEnd[];
       /** Lowest charge of the battery as a share of its capacity; missing where the battery is not known. */
       readonly lowestChargeShare?: number;
     }
   /** At this load the line does not move. */
-  | { readonly kind: 'stalled'; readonly currentA: number }
+  | { readonly kind: 'stalled'; readonly currentA: number; readonly loadShare: number }
   /** More bursts than anybody would pull. */
-  | { readonly kind: 'endless'; readonly currentA: number };
+  | { readonly kind: 'endless'; readonly currentA: number; readonly loadShare: number };
 
 /** Bursts beyond which a plan is no plan. */
 const MOST_BURSTS = 400;
 
 /**
- * Bursts, minutes, heat and charge of a pull under a steady load. Current I = I₀ + (I_F − I₀)·τ; line speed
+ * Bursts, minutes, heat and charge of a pull, stretch by stretch. Current I = I₀ + (I_F − I₀)·τ; line speed
  * v = (v₀ − (v₀ − v_F)·τ)·D_n/D₁, never below 0. Heat by C·dϑ/dt = I²R − (ϑ − ϑ_amb)/R_th, whose exact solution is used:
  * ϑ = ϑ_∞ + (ϑ₀ − ϑ_∞)·e^(−t/(R_th·C)). A burst ends at the policy's time or at the hottest temperature, a rest after the
  * policy's time and below the restart temperature. Charge: ∫(I − I_alt)dt, I_alt a share of the nameplate, none with the
- * engine off, never above capacity or below nothing. Defaults by the policy; the maker's duty figures win.
+ * engine off, never above capacity or below nothing. Current and speed told are those of the hardest stretch. Defaults by the
+ * policy; the maker's duty figures win.
  */
-export function burstPlan(load: MotorLoad, { electric }: Policy): BurstPlan {
-  const currentA = load.noLoadA + (load.fullLoadA - load.noLoadA) * load.loadShare;
-  const speed = Math.max(0, load.noLoadMPerS - (load.noLoadMPerS - load.fullLoadMPerS) * load.loadShare) * load.layerRatio;
-  if (!(speed > 0)) return { kind: 'stalled', currentA };
+export function burstPlan(winch: WinchMotor, stretches: readonly MotorStretch[], { electric }: Policy): BurstPlan {
+  const legs = stretches.map((stretch): Leg => {
+    const currentA = winch.noLoadA + (winch.fullLoadA - winch.noLoadA) * stretch.loadShare;
+    const speed = Math.max(0, winch.noLoadMPerS - (winch.noLoadMPerS - winch.fullLoadMPerS) * stretch.loadShare) * stretch.layerRatio;
+    const workingC =
+      electric.ambientC.value + currentA * currentA * electric.windingOhm.value * electric.thermalResistanceKPerW.value;
+    return { currentA, speed, workingC, seconds: stretch.ropeM / speed, loadShare: stretch.loadShare };
+  });
+  const hardest = legs.reduce<Leg | undefined>((worst, leg) => (worst === undefined || leg.currentA > worst.currentA ? leg : worst), undefined);
+  const currentA = hardest?.currentA ?? winch.noLoadA;
+  const loadShare = hardest?.loadShare ?? 0;
+  if (legs.some(({ speed }) => !(speed > 0))) return { kind: 'stalled', currentA, loadShare };
   const motor: Motor = {
     timeConstantS: electric.thermalResistanceKPerW.value * electric.heatCapacityJPerK.value,
-    workingC: electric.ambientC.value + currentA * currentA * electric.windingOhm.value * electric.thermalResistanceKPerW.value,
     ambientC: electric.ambientC.value,
+    alternatorA: winch.engineRunning ? (winch.alternatorA ?? 0) * electric.alternatorIdleShare.value : 0,
+    capacityAh: winch.batteryAh ?? 0,
   };
-  const alternatorA = load.engineRunning ? (load.alternatorA ?? 0) * electric.alternatorIdleShare.value : 0;
-  const draw: Draw = { motorA: currentA, alternatorA, capacityAh: load.batteryAh ?? 0 };
-  const run = pullInBursts(motor, draw, load.ropeM / speed, electric);
-  if (run === undefined) return { kind: 'endless', currentA };
+  const run = pullInBursts(motor, legs, electric);
+  if (run === undefined) return { kind: 'endless', currentA, loadShare };
   const { lowestAh, ...figures } = run;
-  const charge = load.batteryAh === undefined ? {} : { lowestChargeShare: lowestAh / load.batteryAh };
-  return { kind: 'planned', currentA, speedMPerS: speed, ...figures, ...charge };
+  const charge = winch.batteryAh === undefined ? {} : { lowestChargeShare: lowestAh / winch.batteryAh };
+  return { kind: 'planned', currentA, loadShare, speedMPerS: hardest?.speed ?? winch.noLoadMPerS, ...figures, ...charge };
+}
+
+/** A stretch as the motor sees it. */
+interface Leg {
+  readonly currentA: number;
+  readonly speed: number;
+  /** Where the temperature would end if it ran for ever. */
+  readonly workingC: number;
+  readonly seconds: number;
+  readonly loadShare: number;
 }
 
 /** Bursts and rests until the rope is hauled; undefined where there would be no end. */
-function pullInBursts(motor: Motor, draw: Draw, wholeS: number, electric: Policy['electric']) {
-  const done = wholeS * (1 - 1e-9);
-  let state: Running = { hauledS: 0, clockS: 0, heatC: motor.ambientC, chargeAh: draw.capacityAh * electric.startChargeShare.value };
-  let [bursts, hottestC, lowestAh, firstBurstS] = [0, state.heatC, state.chargeAh, 0];
+function pullInBursts(motor: Motor, legs: readonly Leg[], electric: Policy['electric']) {
+  let state: Running = { clockS: 0, heatC: motor.ambientC, chargeAh: motor.capacityAh * electric.startChargeShare.value };
+  let [bursts, hottestC, lowestAh, firstBurstS, burstS] = [0, state.heatC, state.chargeAh, 0, 0];
   let endedByHeat = false;
-  while (state.hauledS < done) {
-    const burst = burstFrom(motor, state.heatC, electric);
-    if (bursts >= MOST_BURSTS || !(burst.seconds > 0)) return undefined;
-    const seconds = Math.min(burst.seconds, wholeS - state.hauledS);
-    if (bursts === 0) firstBurstS = seconds;
-    if (bursts === 0) endedByHeat = burst.byHeat && seconds === burst.seconds;
-    const after = ran(motor, state, seconds, draw);
-    bursts++;
-    hottestC = Math.max(hottestC, after.heatC);
-    lowestAh = Math.min(lowestAh, after.chargeAh);
-    state = after.hauledS < done ? rested(motor, after, draw, electric) : after;
+  const ends: BurstEnd[] = [];
+  const whole = legs.reduce((sum, { seconds }) => sum + seconds, 0);
+  let hauledS = 0;
+  for (const [stretch, leg] of legs.entries()) {
+    let leftS = leg.seconds;
+    while (leftS > whole * 1e-12) {
+      if (burstS === 0) bursts++;
+      const heatS = secondsToHottest(motor, leg, state.heatC, electric);
+      const seconds = Math.min(leftS, electric.burstS.value - burstS, heatS);
+      if (bursts > MOST_BURSTS || (burstS === 0 && !(seconds > 0))) return undefined;
+      state = ran(motor, state, leg, seconds);
+      leftS -= seconds;
+      burstS += seconds;
+      hauledS += seconds;
+      hottestC = Math.max(hottestC, state.heatC);
+      lowestAh = Math.min(lowestAh, state.chargeAh);
+      if (bursts === 1) firstBurstS = burstS;
+      const byHeat = seconds === heatS;
+      const over = byHeat || burstS >= electric.burstS.value * (1 - 1e-12);
+      if (!over || hauledS >= whole * (1 - 1e-9)) continue;
+      if (bursts === 1) endedByHeat = byHeat;
+      const before = state;
+      state = rested(motor, state, electric);
+      ends.push({ stretch, share: 1 - leftS / leg.seconds, atS: before.clockS, byHeat, restS: state.clockS - before.clockS });
+      burstS = 0;
+    }
   }
-  return { bursts, minutes: state.clockS / 60, firstBurstS, endedByHeat, hottestC, lowestAh };
+  return { bursts, minutes: state.clockS / 60, firstBurstS, endedByHeat, hottestC, ends, lowestAh };
 }
 
 interface Motor {
   readonly timeConstantS: number;
-  /** Where the temperature would end if it ran for ever. */
-  readonly workingC: number;
   readonly ambientC: number;
+  readonly alternatorA: number;
+  readonly capacityAh: number;
 }
 
 interface Running {
-  readonly hauledS: number;
   readonly clockS: number;
   readonly heatC: number;
   readonly chargeAh: number;
@@ -111,40 +160,27 @@ function secondsUntil(fromC: number, towardsC: number, untilC: number, timeConst
   return share > 0 && share < 1 ? -timeConstantS * Math.log(share) : Number.POSITIVE_INFINITY;
 }
 
-function burstFrom({ workingC, timeConstantS }: Motor, heatC: number, electric: Policy['electric']) {
-  const byHeatS =
-    workingC > electric.hottestC.value ? secondsUntil(heatC, workingC, electric.hottestC.value, timeConstantS) : Number.POSITIVE_INFINITY;
-  return byHeatS < electric.burstS.value ? { seconds: byHeatS, byHeat: true } : { seconds: electric.burstS.value, byHeat: false };
+function secondsToHottest({ timeConstantS }: Motor, { workingC }: Leg, heatC: number, { hottestC }: Policy['electric']): number {
+  if (!(workingC > hottestC.value)) return Number.POSITIVE_INFINITY;
+  return heatC >= hottestC.value ? 0 : secondsUntil(heatC, workingC, hottestC.value, timeConstantS);
 }
 
-interface Draw {
-  readonly motorA: number;
-  readonly alternatorA: number;
-  readonly capacityAh: number;
-}
-
-function ran({ workingC, timeConstantS }: Motor, state: Running, seconds: number, { motorA, alternatorA, capacityAh }: Draw): Running {
+function ran(motor: Motor, state: Running, { workingC, currentA }: Leg, seconds: number): Running {
   return {
-    hauledS: state.hauledS + seconds,
     clockS: state.clockS + seconds,
-    heatC: heatAfter(state.heatC, workingC, seconds, timeConstantS),
-    chargeAh: charged(state.chargeAh, ((alternatorA - motorA) * seconds) / 3600, capacityAh),
+    heatC: heatAfter(state.heatC, workingC, seconds, motor.timeConstantS),
+    chargeAh: charged(state.chargeAh, ((motor.alternatorA - currentA) * seconds) / 3600, motor.capacityAh),
   };
 }
 
-function rested(
-  { ambientC, timeConstantS }: Motor,
-  state: Running,
-  { alternatorA, capacityAh }: Draw,
-  { restartC, restS }: Policy['electric'],
-): Running {
+function rested(motor: Motor, state: Running, { restartC, restS }: Policy['electric']): Running {
+  const { ambientC, timeConstantS } = motor;
   const cooledS = state.heatC > restartC.value ? secondsUntil(state.heatC, ambientC, restartC.value, timeConstantS) : 0;
   const seconds = Math.max(restS.value, Number.isFinite(cooledS) ? cooledS : restS.value);
   return {
-    ...state,
     clockS: state.clockS + seconds,
     heatC: heatAfter(state.heatC, ambientC, seconds, timeConstantS),
-    chargeAh: charged(state.chargeAh, (alternatorA * seconds) / 3600, capacityAh),
+    chargeAh: charged(state.chargeAh, (motor.alternatorA * seconds) / 3600, motor.capacityAh),
   };
 }
 

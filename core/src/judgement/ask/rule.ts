@@ -1,4 +1,5 @@
 import type { Moment } from '../../moment/moment.ts';
+import type { Margins } from '../../pull/margins.ts';
 import type { RichText } from '../../quantity/format.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Edit } from '../../rig/edits.ts';
@@ -55,6 +56,8 @@ export interface RuleHead {
   readonly needs: readonly FactId[];
   /** What it asks when it cannot decide; missing where it always can. */
   readonly asks?: string;
+  /** Codes of graver rules of the same matter: where one of them found the same thing, this one says nothing. */
+  readonly unless?: readonly string[];
 }
 
 /** A finding's words, made from its data when shown. */
@@ -98,6 +101,9 @@ export interface Told extends About {
   readonly data: Data;
   readonly questionId: string | undefined;
   readonly fixes: readonly Fix[];
+  /** Metres of travel from which it is so, and where it is worst; rules of the moment only. */
+  readonly fromM?: number | undefined;
+  readonly atM?: number | undefined;
 }
 
 const NO_FIXES: readonly Fix[] = [];
@@ -111,12 +117,6 @@ function toldOf(about: About, reply: Reply<Data>): Told {
     questionId: reply.kind === 'undecided' ? reply.questionId : undefined,
     fixes: reply.fixes ?? NO_FIXES,
   };
-}
-
-/** The margins that a moment rule takes at every step. */
-export interface Margins {
-  readonly count: number;
-  readonly at: (moment: Moment, index: number) => number | undefined;
 }
 
 /** A rule as lists of rules hold it, whatever its subjects and data. */
@@ -140,18 +140,19 @@ function spoken<D extends Data>({ title, detail, question }: Spoken<D>): Pick<Ru
   };
 }
 
-const head = ({ code, severity, softenable, why, needs, asks }: RuleHead): RuleHead => ({
+const head = ({ code, severity, softenable, why, needs, asks, unless }: RuleHead): RuleHead => ({
   code,
   severity,
   softenable,
   why,
   needs,
   ...(asks !== undefined && { asks }),
+  ...(unless !== undefined && { unless }),
 });
 
 /** Adds what a rule answers about one subject to what was told before. */
-function tell<S>(told: Told[], about: (subject: S) => About, subject: S, answer: Reply<Data> | undefined): void {
-  if (answer !== undefined) told.push(toldOf(about(subject), answer));
+function tell<S>(told: Told[], about: (subject: S) => About, subject: S, answer: Reply<Data> | undefined, when?: Pick<Told, 'fromM' | 'atM'>): void {
+  if (answer !== undefined) told.push({ ...toldOf(about(subject), answer), ...when });
 }
 
 export function rigRule<S, D extends Data>(row: RigRule<S, D>): Rule {
@@ -184,11 +185,14 @@ export function momentRule<S, D extends Data>(row: MomentRule<S, D>): Rule {
     ...head(row),
     ...spoken(row),
     over: 'moment',
-    ask: ({ rig, start }, told) => {
-      for (const subject of subjects(rig)) {
-        const left = margin(start, subject);
-        if (left === undefined || left < 0) tell(told, about, subject, answer(start, subject));
-      }
+    ask: (judged, told) => {
+      const tracks = judged.tracksOf(row.code);
+      subjects(judged.rig).forEach((subject, index) => {
+        const track = tracks[index];
+        if (track?.fromM !== undefined && track.moment !== undefined)
+          tell(told, about, subject, answer(track.moment, subject), { fromM: track.fromM, atM: track.moment.travelM });
+        else if (track?.unknown !== undefined) tell(told, about, subject, answer(track.unknown, subject));
+      });
     },
     margins: (rig) => {
       const all = subjects(rig);

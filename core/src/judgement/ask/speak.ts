@@ -1,7 +1,7 @@
 import type { GearClass } from '../../gear/classes/gear-classes.ts';
 import type { GearFacts, GearOf } from '../../gear/gear-facts.ts';
 import { isClass } from '../../gear/traits.ts';
-import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedUse, WinchDrive } from '../../resolved/parts.ts';
+import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedLine, ResolvedUse, WinchDrive } from '../../resolved/parts.ts';
 import { ownerPiece, type Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Body } from '../../rig/rig.ts';
@@ -14,6 +14,11 @@ export const itself = (subject: Subject): About => ({ subject });
 export const aboutUse = ({ use }: ResolvedUse): About => ({ subject: { kind: 'use', id: use.id } });
 export const aboutBody = ({ id }: Body): About => ({ subject: { kind: 'body', id } });
 export const aboutDrive = ({ use }: WinchDrive): About => aboutUse(use);
+
+/** A strand between two stops of a line. */
+export const aboutSpan = ({ line, span }: { readonly line: ResolvedLine; readonly span: number }): About => ({
+  subject: { kind: 'strand', id: `${line.line.id}.${span}` },
+});
 
 /** The subject that a place belongs to. */
 export const ownerSubject = ({ owner }: Place): Subject =>

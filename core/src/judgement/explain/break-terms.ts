@@ -8,11 +8,12 @@ import type { Judged } from '../ask/judged.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */
-export function breakFigures({ rig, start, release }: Judged): readonly ReportFigure[] {
+export function breakFigures({ rig, start, release, energies }: Judged): readonly ReportFigure[] {
   const { policy } = rig;
-  const state = breakState(start);
-  return release.breaks.flatMap(({ lineId, energyJ, stretchM, flights }, index) => {
+  return release.breaks.flatMap(({ lineId, energyJ, stretchM, flights, atM }, index) => {
     const line = rig.lines[index];
+    const moment = energies[index]?.moment ?? start;
+    const state = line && breakState(moment, line);
     const parts = line && state ? (stretchesOf(line, state) ?? []) : [];
     const at = `breaks[${lineId}]`;
     const figures: ReportFigure[] = [];
@@ -32,6 +33,7 @@ export function breakFigures({ rig, start, release }: Judged): readonly ReportFi
           how: { operation: 'sum', of: parts.map((part) => stretchTerm(policy, part)) },
         })),
       );
+    figures.push(measured(`${at}.atM`, 'Where on the way it stores most', length(atM), 'the moment with the greatest energy'));
     return [...figures, ...flights.flatMap((flight) => flightFigures(flight, `${at}.flights[${flight.chainId}]`, energyJ))];
   });
 }

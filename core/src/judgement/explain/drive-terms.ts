@@ -1,7 +1,6 @@
 import type { Term } from '../../explanation/term.ts';
 import type { GearOf } from '../../gear/gear-facts.ts';
-import { linePullLimit } from '../../moment/margins.ts';
-import type { DriveState, Moment } from '../../moment/moment.ts';
+import type { DriveState } from '../../moment/moment.ts';
 import { count, current, type Figure, force, length, percent, ratio, speed, temperature, time } from '../../quantity/format.ts';
 import { drumState, layerDiameterM, ropeOnLayerM } from '../../winch/drum-layers.ts';
 import type { Judged } from '../ask/judged.ts';
@@ -13,7 +12,7 @@ export function driveFiguresExplained(judged: Judged): readonly ReportFigure[] {
   const { drives } = judged.start;
   const own = drives.flatMap((state) => {
     const at = `drives[${state.drive.line.line.id}]`;
-    return [...pullsOf(judged.start, state, at), ...drumOf(state, at), ...workOf(judged, state, `${at}.work`)];
+    return [...pullsOf(judged, state, at), ...drumOf(state, at), ...workOf(judged, state, `${at}.work`)];
   });
   const [first] = drives;
   const drum = first && first.drum.kind !== 'no-winch' ? [...rated(first, 'drum'), ...drumOf(first, 'drum')] : [];
@@ -28,7 +27,7 @@ function rated(drive: DriveState, at: string): readonly ReportFigure[] {
   return figures;
 }
 
-function pullsOf(moment: Moment, drive: DriveState, at: string): readonly ReportFigure[] {
+function pullsOf({ start: moment, limit }: Judged, drive: DriveState, at: string): readonly ReportFigure[] {
   const { plannedPullN, states, rig } = moment;
   const share: Term = {
     label: '× this drive’s share',
@@ -47,7 +46,6 @@ function pullsOf(moment: Moment, drive: DriveState, at: string): readonly Report
       })),
     );
   }
-  const limit = linePullLimit(moment);
   if (limit) {
     const figure = force(limit.pullN * drive.share);
     const of: Term[] = [{ label: 'Line-pull limit of the first drive', figure: force(limit.pullN) }, share];
@@ -116,14 +114,14 @@ function usableTerm({ drum: sizes, usableM, wrapsWanted }: KnownDrum): Term {
   ]);
 }
 
-function workOf({ work: all, start }: Judged, drive: DriveState, at: string): readonly ReportFigure[] {
+function workOf({ work: all }: Judged, drive: DriveState, at: string): readonly ReportFigure[] {
   const work = all.find((entry) => entry.state === drive);
   if (!work || !('plan' in work) || drive.drive.kind !== 'winch' || drive.drive.winch === undefined) return [];
   const { plan, ropeM } = work;
   const motor = drive.drive.winch.attributes;
-  const load = ((start.plannedPullN ?? 0) * drive.share) / (drive.ratedN ?? Number.NaN);
+  const load = plan.loadShare;
   const figures: ReportFigure[] = [
-    measured(`${at}.ropeM`, 'Rope to haul', length(ropeM), 'travel × rope hauled for a metre of travel'),
+    measured(`${at}.ropeM`, 'Rope to haul', length(ropeM), 'what the path shortens or grows by on the way'),
     explained(`${at}.currentA`, 'Current', current(plan.currentA), () => currentTerm(motor, load, plan.currentA)),
   ];
   if (plan.kind !== 'planned') return figures;

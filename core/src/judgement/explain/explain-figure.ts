@@ -1,14 +1,16 @@
 import type { Term } from '../../explanation/term.ts';
-import { breakingRatioAt, type LinePullLimit, linePullLimit, stopRatio, utilisationAt } from '../../moment/margins.ts';
+import { breakingRatioAt, type LinePullLimit, stopRatio, utilisationAt } from '../../moment/margins.ts';
 import type { Moment } from '../../moment/moment.ts';
 import { worstState } from '../../moment/places.ts';
-import { count, type Figure, force, percent, ratio } from '../../quantity/format.ts';
+import { count, type Figure, force, length, percent, ratio } from '../../quantity/format.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Case } from '../../rig/case.ts';
 import { bracketed, ownerName } from '../ask/speak.ts';
+import type { Judged } from '../ask/judged.ts';
 import { judgedCase } from '../judge.ts';
 import { whereOf } from '../report/report-figures.ts';
+import { actFigures } from './act-terms.ts';
 import { advantageTerm } from './advantage-term.ts';
 import { breakFigures } from './break-terms.ts';
 import { drawnFigures } from './drawn-terms.ts';
@@ -16,7 +18,7 @@ import { driveFiguresExplained } from './drive-terms.ts';
 import { explainPlaceOf, limitsOfPlace, loadTerm } from './explain-place.ts';
 import { holdFigures } from './hold-terms.ts';
 import { effortTermOf, greatestTerm, methodTerm, plannedEffortTerm, plannedLinePull, pullTerm } from './pull-terms.ts';
-import { explained, type ReportFigure } from './report-figure.ts';
+import { explained, measured, type ReportFigure } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
 
 /** Every figure of a case's report. Nothing is worked out until one is asked to explain itself. */
@@ -25,12 +27,14 @@ export function figuresOf(subject: Case): readonly ReportFigure[] {
   const { rig, start } = judged;
   return [
     ...pullFigures(start),
+    ...limitFigures(judged),
+    ...actFigures(judged),
     ...effortFigures(rig),
     ...driveFiguresExplained(judged),
     ...drawnFigures(judged),
     ...holdFigures(start),
     ...breakFigures(judged),
-    ...rig.places.flatMap((place) => (start.places.present[place.index] === 1 ? placeFigures(start, place) : [])),
+    ...rig.places.flatMap((place) => (isTold(judged, place) ? [...placeFigures(start, place, ''), ...worstFigures(judged, place)] : [])),
   ];
 }
 
@@ -75,9 +79,15 @@ function pullFigures(moment: Moment): readonly ReportFigure[] {
       })),
     );
   }
-  const limit = linePullLimit(moment);
-  if (limit) figures.push(explained('linePullLimit.pullN', 'Line-pull limit', force(limit.pullN), () => lineLimitTerm(moment, limit)));
   return figures;
+}
+
+function limitFigures({ limit }: Judged): readonly ReportFigure[] {
+  if (limit === undefined) return [];
+  return [
+    explained('linePullLimit.pullN', 'Line-pull limit', force(limit.pullN), () => lineLimitTerm(limit.moment, limit)),
+    measured('linePullLimit.atM', 'Where on the way it is least', length(limit.moment.travelM), 'the moment with the least limit'),
+  ];
 }
 
 /** The largest line pull: the working limit of the place that sets it ÷ what a newton of line pull puts on it. */
@@ -138,9 +148,28 @@ function effortFigures(rig: ResolvedRig): readonly ReportFigure[] {
   ];
 }
 
-function placeFigures(moment: Moment, place: Place): readonly ReportFigure[] {
+/** Whether a place is in the report: there at the start, or at some other moment. */
+const isTold = ({ start, places }: Judged, { index }: Place): boolean =>
+  start.places.present[index] === 1 || places[index]?.planned !== undefined || places[index]?.greatest !== undefined;
+
+/** A place where it is worst on the way. */
+function worstFigures({ places }: Judged, place: Place): readonly ReportFigure[] {
+  const { planned, greatest } = places[place.index] ?? {};
+  const at = `places[${place.id}].worst`;
+  const fields = (list: readonly string[]) => (figure: ReportFigure) => list.some((field) => figure.path === `${at}.${field}`);
+  const own = (moment: Moment | undefined, list: readonly string[], metre: string) =>
+    moment === undefined
+      ? []
+      : [
+          ...placeFigures(moment, place, '.worst').filter(fields(list)),
+          measured(`${at}.${metre}`, 'Where on the way it is worst', length(moment.travelM), 'the moment in which it is worst'),
+        ];
+  return [...own(planned, ['plannedN', 'wllN', 'utilisation'], 'plannedAtM'), ...own(greatest, ['greatestN', 'mbsN', 'breakingRatio'], 'greatestAtM')];
+}
+
+function placeFigures(moment: Moment, place: Place, which: '' | '.worst'): readonly ReportFigure[] {
   const { places, rig } = moment;
-  const at = (field: string) => `places[${place.id}].${field}`;
+  const at = (field: string) => `places[${place.id}]${which}.${field}`;
   const name = `${ownerName(place)}${bracketed(whereOf(moment, place))}`;
   const missing = (label: string): Term => ({ label, figure: force(Number.NaN) });
   const whole = () => explainPlaceOf(moment, place);

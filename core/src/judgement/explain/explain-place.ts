@@ -7,16 +7,26 @@ import type { Derate } from '../../rating/derates.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { Case } from '../../rig/case.ts';
-import { judgedCase } from '../judge.ts';
+import { judgedCase, judgedStart } from '../judge.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import type { PlaceExplanation } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
 
-/** Explains one place of a case; undefined where the case has no such place. Built on request, never on a plain solve. */
-export function explainPlace(subject: Case, placeId: string): PlaceExplanation | undefined {
-  const { rig, start } = judgedCase(subject);
+/** Explains one place of a case, at the start or where it is worst on the way; undefined where the case has no such place. Built on request. */
+export function explainPlace(subject: Case, placeId: string, when: 'start' | 'worst' = 'start'): PlaceExplanation | undefined {
+  const { rig, start, places } = when === 'start' ? judgedStart(subject) : judgedCase(subject);
   const place = rig.byId.place(placeId);
-  return place && start.places.present[place.index] === 1 ? explainPlaceOf(start, place) : undefined;
+  if (place === undefined) return undefined;
+  if (when === 'start') return start.places.present[place.index] === 1 ? explainPlaceOf(start, place) : undefined;
+  const { planned, greatest } = places[place.index] ?? {};
+  const [atPlanned, atGreatest] = [planned && explainPlaceOf(planned, place), greatest && explainPlaceOf(greatest, place)];
+  return {
+    placeId,
+    ...(atPlanned?.limit && { limit: atPlanned.limit }),
+    ...(atPlanned?.planned && { planned: atPlanned.planned }),
+    ...(atGreatest?.breaking && { breaking: atGreatest.breaking }),
+    ...(atGreatest?.greatest && { greatest: atGreatest.greatest }),
+  };
 }
 
 export function explainPlaceOf(moment: Moment, place: Place): PlaceExplanation {
@@ -36,6 +46,7 @@ export function loadTerm(moment: Moment, place: Place, check: 'planned' | 'great
 /** The first drive's pull in one state of a check. */
 export function linePullOf(moment: Moment, state: LoadState, check: 'planned' | 'greatest'): Term {
   if (check === 'planned') return plannedLinePull(moment, state);
+  if (moment.runUp) return { label: 'Peak of the greatest check', figure: force(state.scale), reason: 'a quarter faster, with all the grip there is' };
   const [drive] = moment.drives;
   return drive ? greatestTerm(drive) : { label: 'Greatest line pull', figure: force(state.scale) };
 }

@@ -34,6 +34,13 @@ export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
     const method = effort.methods.find(({ id }) => id === effort.plannedBy || id === 'mire') ?? effort.methods[0];
     return { label: 'Pull needed', figure, how: { operation: 'same', of: method ? [methodTerm(method)] : [] } };
   }
+  if (effort.plannedBy === 'holds-back') {
+    const running = effort.methods.filter(({ pullN }) => pullN < 0);
+    const of = running.map((method): Term => ({ label: `${methodWords[method.id]}, its size`, figure: force(-method.pullN), how: { operation: 'size', of: [methodTerm(method)] } }));
+    if (of.length === 0) return { label: 'Pull to hold it back', figure, reason: 'by no method does it run by itself' };
+    const most: Term = { label: 'The most by which it runs', figure: force(effort.plannedN / planningMargin.value), how: { operation: 'greatest', of } };
+    return { label: 'Pull to hold it back', figure, how: { operation: 'product', of: [most, margin] } };
+  }
   const sizes = effort.methods.map(
     (method): Term =>
       effort.plannedBy === 'runs-by-itself'
@@ -54,11 +61,33 @@ export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
 
 /** The planned pull of the first drive in one planned state: pull needed ÷ what a newton gives at the load. */
 export function plannedLinePull(moment: Moment, { balance: { motion }, scale }: LoadState): Term {
+  if (moment.runUp) return { label: 'Peak of the run-up', figure: force(scale), reason: 'the larger of the run as planned and the closed form' };
   return {
     label: moment.rig.drives[0]?.kind === 'winch' ? 'Line pull at the drum' : 'Line pull',
     figure: force(scale),
-    how: { operation: 'quotient', of: [pullTerm(moment.rig), advantageTerm(moment, motion)] },
+    how: { operation: 'quotient', of: [pullHereTerm(moment), advantageTerm(moment, motion)] },
   };
+}
+
+/** What is to be given where the load is: as it breaks away it falls, over some way, to what it asks for rolling. */
+function pullHereTerm(moment: Moment): Term {
+  const { rig, pullN = 0, travelM, pose } = moment;
+  const pull = rig.legs[pose.leg]?.pull;
+  if (pull === undefined || pullN === rig.pullN) return pullTerm(rig);
+  const left = pullN === pull.rollsN ? 0 : (pullN - pull.rollsN) / (pull.breaksAwayN - pull.rollsN);
+  const away: Term = {
+    label: 'What is left of breaking away',
+    figure: force(pullN - pull.rollsN),
+    how: {
+      operation: 'product',
+      of: [
+        { label: 'Breaking away, less rolling', figure: force(pull.breaksAwayN - pull.rollsN) },
+        { label: `× what is left after ${travelM.toFixed(2)} m`, figure: ratio(left), source: rig.policy.pull.breakawayM.source },
+      ],
+    },
+  };
+  const rolls: Term = { label: 'Rolling on this surface', figure: force(pull.rollsN), reason: 'planned without a depth' };
+  return { label: 'Pull needed here', figure: force(pullN), how: { operation: 'sum', of: left > 0 ? [rolls, away] : [rolls] } };
 }
 
 /** What a drive can do in order. */

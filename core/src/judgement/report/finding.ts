@@ -15,6 +15,9 @@ export interface Finding {
   /** What the rule's words are made from. */
   readonly data: Data;
   readonly questionId?: string | undefined;
+  /** Metres of travel from which it is so, and where it is worst; missing where it is not of the way. */
+  readonly fromM?: number | undefined;
+  readonly atM?: number | undefined;
   readonly fixes: readonly Fix[];
 }
 

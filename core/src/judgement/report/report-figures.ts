@@ -3,11 +3,12 @@ import { breakingRatioAt, stopRatio, utilisationAt } from '../../moment/margins.
 import type { Moment } from '../../moment/moment.ts';
 import { joinedSpan } from '../../moment/places.ts';
 import type { WinchWork } from '../../moment/winch-work.ts';
+import type { WorstOfPlace } from '../../pull/act.ts';
 import { ownerPiece, type Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Judged } from '../ask/judged.ts';
 import { ownerName, ownerSubject } from '../ask/speak.ts';
-import type { DriveFigures, DrumFigures, FitReport, HoldReport, PlaceReport, WorkFigures } from './report.ts';
+import type { DriveFigures, DrumFigures, FitReport, HoldReport, PlaceReport, WorkFigures, WorstFigures } from './report.ts';
 
 export function drumFigures(drum: DrumState | undefined): DrumFigures {
   if (drum === undefined || drum.kind === 'no-winch') return {};
@@ -72,8 +73,32 @@ export function fitReports({ fits }: ResolvedRig): readonly FitReport[] {
 }
 
 /** Every place that is there, in load-path order. */
-export function placeReports(moment: Moment): readonly PlaceReport[] {
-  return moment.rig.places.filter(({ index }) => moment.places.present[index] === 1).map((place) => placeReport(moment, place));
+export function placeReports({ rig, start, places }: Judged): readonly PlaceReport[] {
+  return rig.places.flatMap((place) => {
+    const worst = places[place.index];
+    const present = start.places.present[place.index] === 1;
+    if (!present && worst?.planned === undefined && worst?.greatest === undefined) return [];
+    return [{ ...placeReport(start, place), ...(worst && { worst: worstFigures(worst, place) }) }];
+  });
+}
+
+/** A place where it is worst on the way; nothing where it never carries anything that is known. */
+function worstFigures({ planned, greatest }: WorstOfPlace, place: Place): WorstFigures {
+  const { index } = place;
+  return {
+    ...(planned && {
+      plannedN: known(planned.places.plannedN[index]),
+      wllN: known(planned.places.wllN[index]),
+      utilisation: known(utilisationAt(planned, place)),
+      plannedAtM: planned.travelM,
+    }),
+    ...(greatest && {
+      greatestN: known(greatest.places.greatestN[index]),
+      mbsN: known(greatest.places.mbsN[index]),
+      breakingRatio: known(breakingRatioAt(greatest, place)),
+      greatestAtM: greatest.travelM,
+    }),
+  };
 }
 
 const known = (value: number | undefined): number | undefined => (value === undefined || Number.isNaN(value) ? undefined : value);

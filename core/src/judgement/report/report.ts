@@ -1,5 +1,9 @@
 import type { Effort } from '../../effort/estimate-pull.ts';
 import type { FitKind } from '../../gear/fit.ts';
+import type { StartOnly } from '../../pull/act.ts';
+import type { EndKind } from '../../pull/ends.ts';
+import type { PullEvent } from '../../pull/events/event.ts';
+import type { LeftLoaded } from '../../release/left-loaded.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
 import type { Subject } from '../ask/rule.ts';
@@ -7,7 +11,7 @@ import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.t
 import type { Finding } from './finding.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '5';
+export const CORE_VERSION = '6';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 
@@ -31,6 +35,77 @@ export interface PlaceReport {
   readonly stopRatio: number;
   readonly judged: boolean;
   readonly strands: readonly number[];
+  /** The worst that it meets on the way; the figures above are those of the start. */
+  readonly worst?: WorstFigures | undefined;
+}
+
+/** What a place carries where its share of the limit is largest, and where its breaking ratio is least; metres of travel. */
+export interface WorstFigures {
+  readonly plannedN?: number | undefined;
+  readonly wllN?: number | undefined;
+  readonly utilisation?: number | undefined;
+  readonly plannedAtM?: number | undefined;
+  readonly greatestN?: number | undefined;
+  readonly mbsN?: number | undefined;
+  readonly breakingRatio?: number | undefined;
+  readonly greatestAtM?: number | undefined;
+}
+
+/** How the act goes: how far, what ends it, and what happens on the way. */
+export interface PullReport {
+  /** How far the load has to go, metres; missing where nobody has said. */
+  readonly askedM?: number | undefined;
+  readonly reachedM: number;
+  readonly end: EndKind;
+  readonly events: readonly PullEvent[];
+  /** How often grips are moved. */
+  readonly resets: number;
+  /** Largest planned line pull, and where. */
+  readonly plannedN?: number | undefined;
+  readonly plannedAtM?: number | undefined;
+  /** Largest pull across the way and downwards at the load, planned, and where. */
+  readonly sidewaysN?: number | undefined;
+  readonly sidewaysAtM?: number | undefined;
+  readonly downwardN?: number | undefined;
+  readonly downwardAtM?: number | undefined;
+  /** The first drive's drum at the end. */
+  readonly lastDrum: DrumFigures;
+  /** Minutes of hauling and resting, where a motor's are known, and of rigging: a guess. */
+  readonly haulMin?: number | undefined;
+  readonly riggingMin: number;
+}
+
+/** One attempt of a run-up; newtons, metres, metres a second. */
+export interface AttemptReport {
+  readonly share: number;
+  readonly speedMPerS: number;
+  readonly slackM: number;
+  readonly peakN: number;
+  readonly greatestN: number;
+  readonly peakS: number;
+  readonly freed: boolean;
+  readonly movedM: number;
+  readonly utilisation?: number | undefined;
+  readonly highestPlaceId?: string | undefined;
+  readonly breakingRatio?: number | undefined;
+  readonly weakestPlaceId?: string | undefined;
+  readonly breaksPlaceId?: string | undefined;
+  readonly breaksAtS?: number | undefined;
+  readonly verdict: 'clear' | 'watch' | 'stop';
+}
+
+export interface RunUpReport {
+  readonly chosen: boolean;
+  readonly proposedMPerS?: number | undefined;
+  readonly boundBy: 'limit' | 'breaking' | 'slack' | 'no-speed';
+  readonly accelerationMPerS2: number;
+  readonly slackM: number;
+  readonly neededSlackM: number;
+  readonly mostSlackM: number;
+  readonly offHeadingRad: number;
+  readonly restMin: number;
+  readonly attempts: readonly AttemptReport[];
+  readonly beyond: AttemptReport;
 }
 
 export interface DrumFigures {
@@ -99,8 +174,14 @@ export interface Report {
   readonly asOf: string;
   /** The last day on which nothing that is judged will have changed by the calendar alone; missing where nothing will. */
   readonly goodUntil?: string | undefined;
+  /** Set where only the start is known, and why. */
+  readonly startOnly?: StartOnly | undefined;
+  /** Over the whole way, and where on it. */
   readonly weakestPlaceId?: string | undefined;
-  readonly linePullLimit?: { readonly pullN: number; readonly placeId: string } | undefined;
+  readonly weakestAtM?: number | undefined;
+  readonly linePullLimit?: { readonly pullN: number; readonly placeId: string; readonly atM: number } | undefined;
+  readonly pull: PullReport;
+  readonly runUp?: RunUpReport | undefined;
   readonly pullN?: number | undefined;
   readonly plannedPullN?: number | undefined;
   readonly greatestPullN?: number | undefined;
@@ -117,7 +198,10 @@ export interface Report {
   readonly holds: readonly HoldReport[];
   readonly fits: readonly FitReport[];
   readonly breaks: readonly BreakFigures[];
+  readonly left: readonly LeftLoaded[];
+  /** At the start; and what is to be kept clear beside on the way. */
   readonly zones: readonly LineZones[];
+  readonly swept: readonly LineZones[];
   readonly places: readonly PlaceReport[];
   readonly findings: readonly Finding[];
 }

@@ -1,4 +1,3 @@
-import { linePullLimit, weakestOf } from '../../moment/margins.ts';
 import { ropePerTravel } from '../../moment/winch-work.ts';
 import { addMonths } from '../../quantity/calendar.ts';
 import type { Place } from '../../resolved/place.ts';
@@ -9,22 +8,26 @@ import { rules } from '../rules/rule-list.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
 import { counted, type Finding, findingId, worstFirst } from './finding.ts';
 import { CORE_VERSION, type Report, type Verdict } from './report.ts';
+import { pullReport, runUpReport } from './pull-report.ts';
 import { driveFigures, drumFigures, fitReports, holdReports, placeReports } from './report-figures.ts';
 
 /** Writes down what was judged, with what every rule said. */
 export function reportOf(judged: Judged): Report {
-  const { rig, start, release } = judged;
+  const { rig, start, release, limit } = judged;
   const findings = findingsOf(judged);
-  const weakest = weakestOf(start);
-  const limit = linePullLimit(start);
+  const weakest = judged.weakest?.place;
   return {
     kind: 'rig',
     coreVersion: CORE_VERSION,
     verdict: verdictOf(findings, weakest),
     asOf: rig.asOf,
     goodUntil: goodUntil(rig),
+    startOnly: judged.startOnly,
     weakestPlaceId: weakest?.id,
-    linePullLimit: limit && { pullN: limit.pullN, placeId: limit.place.id },
+    weakestAtM: judged.weakest?.moment.travelM,
+    linePullLimit: limit && { pullN: limit.pullN, placeId: limit.place.id, atM: limit.moment.travelM },
+    pull: pullReport(judged),
+    runUp: runUpReport(judged),
     pullN: rig.pullN,
     plannedPullN: start.plannedPullN,
     greatestPullN: start.greatestPullN,
@@ -40,8 +43,10 @@ export function reportOf(judged: Judged): Report {
     holds: holdReports(start),
     fits: fitReports(rig),
     breaks: release.breaks,
+    left: release.left,
     zones: release.zones,
-    places: placeReports(start),
+    swept: release.swept,
+    places: placeReports(judged),
     findings: worstFirst(findings),
   };
 }
@@ -54,11 +59,20 @@ function findingsOf(judged: Judged): readonly Finding[] {
     rule.ask(judged, told);
     for (const entry of told) findings.push(toFinding(rule, entry, judged.rig));
   }
-  return findings;
+  return findings.filter((finding) => !isCovered(finding, findings));
+}
+
+const rulesByCode = new Map(rules.map((rule) => [rule.code, rule]));
+
+/** Whether a graver rule of the same matter found the same thing. */
+function isCovered({ code, subject, place, undecided }: Finding, all: readonly Finding[]): boolean {
+  const graver = undecided ? undefined : rulesByCode.get(code)?.unless;
+  if (graver === undefined) return false;
+  return all.some((other) => graver.includes(other.code) && !other.undecided && other.subject.id === subject.id && other.place === place);
 }
 
 function toFinding(rule: Rule, told: Told, { policy }: ResolvedRig): Finding {
-  const { subject, place, data, questionId, fixes } = told;
+  const { subject, place, data, questionId, fixes, fromM, atM } = told;
   return {
     id: findingId(rule.code, told),
     code: rule.code,
@@ -69,6 +83,8 @@ function toFinding(rule: Rule, told: Told, { policy }: ResolvedRig): Finding {
     data,
     questionId,
     fixes,
+    fromM,
+    atM,
   };
 }
 

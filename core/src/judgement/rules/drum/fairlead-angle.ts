@@ -24,12 +24,13 @@ export const fairleadAngle = momentRule({
 });
 
 /** Angle in plan between the line and the way its fairlead faces, rad; NaN where the rig has no balance. */
-function offFairleadRad({ balances }: Moment, { line, on, point }: WinchDrive): number {
+function offFairleadRad({ balances, rig, pose }: Moment, { line, on, point }: WinchDrive): number {
   const vehicle = vehicleOf(on);
   const { place } = point.point;
   if (balances === undefined || vehicle === undefined || place.kind !== 'on-vehicle') return Number.NaN;
   const [from, to] = [stopAt(line, 0, balances.hauling), stopAt(line, 1, balances.hauling)];
-  const facing = ahead(vehicle.headingRad + (place.forwardM < 0 ? Math.PI : 0));
+  const turned = on === rig.load.on ? pose.turnRad : 0;
+  const facing = ahead(vehicle.headingRad + turned + (place.forwardM < 0 ? Math.PI : 0));
   return angleBetween(vec3(to.x - from.x, to.y - from.y, 0), facing);
 }
 

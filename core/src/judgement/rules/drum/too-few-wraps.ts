@@ -1,12 +1,8 @@
-import type { DrumState } from '../../../moment/drum-state.ts';
-import type { Moment } from '../../../moment/moment.ts';
-import { ropePerTravel } from '../../../moment/winch-work.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
-import { drumState } from '../../../winch/drum-layers.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumOf } from './drums.ts';
+import { drumOf } from '../../../moment/drives.ts';
 
 export const tooFewWraps = momentRule({
   code: 'too-few-wraps',
@@ -18,23 +14,15 @@ export const tooFewWraps = momentRule({
   about: aboutDrive,
   margin: (moment, drive) => {
     const drum = drumOf(moment, drive);
-    return drum.kind === 'known' ? leftAbove(wrapsLeft(moment, drum).wraps, drum.wrapsWanted) : Number.POSITIVE_INFINITY;
+    return drum.kind === 'known' ? leftAbove(drum.wrapsLeft, drum.wrapsWanted) : Number.POSITIVE_INFINITY;
   },
   answer: (moment, drive) => {
     const drum = drumOf(moment, drive);
     if (drum.kind !== 'known') return undefined;
-    const { wraps, paidOutM } = wrapsLeft(moment, drum);
-    const { wrapsWanted, usableM, lineOutM } = drum;
-    return found({ wraps, wrapsWanted, usableM, outM: lineOutM + paidOutM, down: paidOutM > 0 });
+    const { wrapsLeft, wrapsWanted, usableM, lineOutM } = drum;
+    return found({ wraps: wrapsLeft, wrapsWanted, usableM, outM: lineOutM, down: moment.travelM > 0, atM: moment.travelM });
   },
-  title: ({ wraps, down }) => rich`Only ${wraps.toFixed(1)} wraps stay on the drum${down ? ' when it is down' : ''}`,
+  title: ({ wraps, down, atM }) => rich`Only ${wraps.toFixed(1)} wraps stay on the drum${down ? rich` after ${length(atM)}` : rich``}`,
   detail: ({ wrapsWanted, usableM, outM, down }) =>
-    rich`${String(wrapsWanted)} are asked for: ${length(usableM)} of line may be out, and ${length(outM)} is${down ? ' when it is down' : ''}. Take a nearer anchor, or put an extension in the anchor leg.`,
+    rich`${String(wrapsWanted)} are asked for: ${length(usableM)} of line may be out, and ${length(outM)} is${down ? ' by then' : ''}. Take a nearer anchor, or put an extension in the anchor leg.`,
 });
-
-/** Wraps that stay at the least: what a rig that lowers will pay out counts as paid out. */
-function wrapsLeft(moment: Moment, { drum, lineOutM }: Extract<DrumState, { kind: 'known' }>) {
-  const { rig } = moment.rig;
-  const paidOutM = rig.purpose === 'lower' ? rig.load.travelM * Math.abs(ropePerTravel(moment) ?? 0) : 0;
-  return { paidOutM, wraps: drumState(drum, lineOutM + paidOutM)?.wrapsLeft ?? 0 };
-}

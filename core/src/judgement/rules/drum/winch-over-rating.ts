@@ -4,12 +4,13 @@ import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { layerDiameterM } from '../../../winch/drum-layers.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumLoad, drumOf, plannedOf } from './drums.ts';
+import { drumLoad, drumOf, plannedOf } from '../../../moment/drives.ts';
 
 export const winchOverRating = momentRule({
   code: 'winch-over-rating',
   severity: 'fix',
   softenable: false,
+  unless: ['winch-stalls'],
   why: 'Beyond its rating a winch heats, drains the battery and may stall; on upper layers it pulls less.',
   needs: ['gear.marks', 'gear.stallFactor', 'line.way', 'situation'],
   subjects: winchDrives,

@@ -2,7 +2,7 @@ import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
-import { plannedOf } from '../drum/drums.ts';
+import { plannedOf } from '../../../moment/drives.ts';
 
 export const handTooFew = momentRule({
   code: 'hand-too-few',

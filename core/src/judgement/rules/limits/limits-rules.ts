@@ -13,8 +13,12 @@ import { pullNotEstimated } from './pull-not-estimated.ts';
 import { sharedDrives } from './shared-drives.ts';
 import { towHasNoGrip } from './tow-has-no-grip.ts';
 import { wrongWay } from './wrong-way.ts';
+import { startOnly } from './start-only.ts';
+import { travelNotSaid } from './travel-not-said.ts';
 
 export const limitsRules: readonly Rule[] = [
+  startOnly,
+  travelNotSaid,
   gripSlips,
   handTooFew,
   limitedByStatement,

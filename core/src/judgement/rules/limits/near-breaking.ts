@@ -9,6 +9,7 @@ export const nearBreaking = momentRule({
   code: 'near-breaking',
   severity: 'caution',
   softenable: true,
+  unless: ['over-breaking-margin'],
   why: 'At the winch’s greatest pull this piece keeps less in hand than it should.',
   needs: ['use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
   subjects: allPlaces,

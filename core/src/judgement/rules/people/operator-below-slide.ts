@@ -4,14 +4,14 @@ import type { Policy } from '../../../policy/policy.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { PersonBody } from '../../../rig/bodies.ts';
 import { vec3 } from '../../../statics/vec3.ts';
-import { actRule } from '../../ask/rule.ts';
+import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
 /** How far a sliding vehicle is reckoned to go, metres. */
 const PATH_M = 12;
 
-export const operatorBelowSlide = actRule({
+export const operatorBelowSlide = momentRule({
   code: 'operator-below-slide',
   severity: 'stop',
   softenable: false,
@@ -19,8 +19,9 @@ export const operatorBelowSlide = actRule({
   needs: ['person.duty', 'person.shelter', 'body.stands', 'vehicle.stance', 'ground.slope'],
   subjects: (rig) => operators(rig).filter(({ inVehicleId }) => inVehicleId === undefined),
   about: aboutBody,
-  answer: ({ start }, operator) => {
-    const hit = start.holds.find((hold) => wouldHit(hold, operator, start.rig.policy));
+  margin: ({ holds, rig }, operator) => (holds.some((hold) => wouldHit(hold, operator, rig.policy)) ? -1 : 1),
+  answer: ({ holds, rig }, operator) => {
+    const hit = holds.find((hold) => wouldHit(hold, operator, rig.policy));
     return hit && found({ operator: operator.label, vehicle: hit.vehicle.body.label });
   },
   title: ({ operator }) => rich`${operator} stands in the way of a slide`,

@@ -1,10 +1,10 @@
 import { rich } from '../../../quantity/format.ts';
-import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
-import { actRule } from '../../ask/rule.ts';
+import { isSheltered, zoneRoomM } from '../../../release/zones-of-rig.ts';
+import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found, vehicleOf, winchDrives } from '../../ask/speak.ts';
 import { operators } from './operators.ts';
 
-export const operatorInZone = actRule({
+export const operatorInZone = momentRule({
   code: 'operator-in-zone',
   severity: 'stop',
   softenable: false,
@@ -12,8 +12,8 @@ export const operatorInZone = actRule({
   needs: ['person.duty', 'person.shelter', 'body.stands', 'line.way'],
   subjects: operators,
   about: aboutBody,
-  answer: ({ rig, release: { zones } }, operator) => {
-    if (isSheltered(operator) || !standsInZone(zones, groundPlace(rig.rig, operator))) return undefined;
+  margin: (moment, operator) => (isSheltered(operator) ? Number.POSITIVE_INFINITY : zoneRoomM(moment, operator)),
+  answer: ({ rig }, operator) => {
     const cab = winchDrives(rig).flatMap(({ on }) => vehicleOf(on) ?? [])[0];
     const into = cab && { kind: 'change-body' as const, body: { ...operator, inVehicleId: cab.id } };
     return found({ label: operator.label }, into && [{ kind: 'edits', label: `Into the cab of ${cab.label}`, edits: [into] }]);

@@ -8,8 +8,12 @@ import { operatorNotPlaced } from './operator-not-placed.ts';
 import { operatorOutOfReach } from './operator-out-of-reach.ts';
 import { ownerNotTold } from './owner-not-told.ts';
 import { personInZone } from './person-in-zone.ts';
+import { belowWhatRuns } from './below-what-runs.ts';
+import { inTheLoadsWay } from './in-the-loads-way.ts';
 
 export const peopleRules: readonly Rule[] = [
+  belowWhatRuns,
+  inTheLoadsWay,
   cutOffOutOfReach,
   noSignaller,
   notPractised,

@@ -1,11 +1,11 @@
 import { rich } from '../../../quantity/format.ts';
-import { groundPlace, isSheltered, standsInZone } from '../../../release/zones-of-rig.ts';
+import { isSheltered, zoneRoomM } from '../../../release/zones-of-rig.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Body } from '../../../rig/rig.ts';
-import { actRule } from '../../ask/rule.ts';
+import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
 
-export const personInZone = actRule({
+export const personInZone = momentRule({
   code: 'person-in-zone',
   severity: 'stop',
   softenable: false,
@@ -13,10 +13,8 @@ export const personInZone = actRule({
   needs: ['person.duty', 'person.shelter', 'body.stands', 'line.way'],
   subjects: bystanders,
   about: aboutBody,
-  answer: ({ rig, release: { zones } }, body) =>
-    isSheltered(body) || !standsInZone(zones, groundPlace(rig.rig, body))
-      ? undefined
-      : found({ label: body.label, thing: body.kind === 'vehicle' }),
+  margin: (moment, body) => (isSheltered(body) ? Number.POSITIVE_INFINITY : zoneRoomM(moment, body)),
+  answer: (_, body) => found({ label: body.label, thing: body.kind === 'vehicle' }),
   title: ({ label }) => rich`${label} is inside a danger zone`,
   detail: ({ thing }) =>
     rich`Move ${thing ? 'it' : 'them'} out of every circle, corridor and bend, or into a cab or behind a named shelter, before tension comes on.`,

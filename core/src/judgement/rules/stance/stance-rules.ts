@@ -9,8 +9,10 @@ import { tips } from './tips.ts';
 import { tipsAtGreatest } from './tips-at-greatest.ts';
 import { vehicleSlides } from './vehicle-slides.ts';
 import { vehicleSlidesAtGreatest } from './vehicle-slides-at-greatest.ts';
+import { willNotRun } from './will-not-run.ts';
 
 export const stanceRules: readonly Rule[] = [
+  willNotRun,
   engineOff,
   heldOnPark,
   jackWithoutStand,

@@ -4,7 +4,7 @@ import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule, type RuleHead } from '../../ask/rule.ts';
 import { aboutBody, found, undecided } from '../../ask/speak.ts';
 
-interface TippingRow extends Pick<RuleHead, 'code' | 'severity' | 'why' | 'asks'> {
+interface TippingRow extends Pick<RuleHead, 'code' | 'severity' | 'why' | 'asks' | 'unless'> {
   /** Shares of what resists: above the one and at most the other. */
   readonly above: (policy: Policy) => number;
   readonly upTo: (policy: Policy) => number;

@@ -7,6 +7,7 @@ export const tipsAtGreatest = momentRule({
   code: 'tips-at-greatest',
   severity: 'note',
   softenable: false,
+  unless: ['tips'],
   why: 'At its greatest pull the winch could turn the vehicle over.',
   needs: ['vehicle.track', 'body.mass', 'body.size', 'point.mount', 'line.way'],
   subjects: ({ vehicles }) => vehicles,

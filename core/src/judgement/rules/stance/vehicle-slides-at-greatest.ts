@@ -7,6 +7,7 @@ export const vehicleSlidesAtGreatest = momentRule({
   code: 'vehicle-slides-at-greatest',
   severity: 'note',
   softenable: true,
+  unless: ['vehicle-slides'],
   why: 'Before the winch stalls, its vehicle slides.',
   needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
   subjects: ({ vehicles }) => vehicles.filter(({ isLoad, ties }) => !isLoad && ties.length === 0),

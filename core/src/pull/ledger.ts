@@ -1,0 +1,173 @@
+import { drumLoad, drumOf } from '../moment/drives.ts';
+import { bodyForce, pathLengthM } from '../moment/forces.ts';
+import { breakingRatioAt, linePullLimit, stopRatio, strainAt, utilisationAt } from '../moment/margins.ts';
+import type { Moment } from '../moment/moment.ts';
+import { LIMIT_TOLERANCE } from '../quantity/tolerance.ts';
+import type { Place } from '../resolved/place.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { Act, Curves, WorstOfPlace } from './act.ts';
+import type { Margins, Track } from './margins.ts';
+
+/** What is kept of an act as it goes: the worst of everything with its moment, and the curves. */
+export interface Ledger {
+  /** Takes a moment into account. */
+  readonly take: (moment: Moment) => void;
+  /** Whether a margin that was never below 0 before is so in a moment. */
+  readonly crosses: (moment: Moment) => boolean;
+  readonly kept: () => Pick<Act, 'tracks' | 'places' | 'weakest' | 'limit' | 'curves'>;
+}
+
+type OpenTrack = { -readonly [K in keyof Track]: Track[K] };
+type OpenCurves = { readonly [K in keyof Curves]: Curves[K] extends readonly number[] ? number[] : number[][] };
+
+export function ledgerOf(rig: ResolvedRig, margins: readonly Margins[]): Ledger {
+  const tracks = margins.map(({ count }) => Array.from({ length: count }, freshTrack));
+  const read = readingOf(margins);
+  const worst = worstOf(rig);
+  const curves = freshCurves(rig);
+  return {
+    take: (moment) => {
+      const values = read(moment);
+      let slot = 0;
+      for (const own of tracks) for (const track of own) keep(track, values[slot++], moment);
+      worst.take(moment);
+      addTo(curves, moment, worst);
+    },
+    crosses: (moment) => {
+      const values = read(moment);
+      let slot = 0;
+      for (const own of tracks) for (const { fromM } of own) if ((values[slot++] ?? 0) < 0 && fromM === undefined) return true;
+      return false;
+    },
+    kept: () => ({ tracks, ...worst.kept(), curves }),
+  };
+}
+
+/** Reads every margin of a moment, margin after margin; asked twice of one moment it reads once. */
+function readingOf(margins: readonly Margins[]): (moment: Moment) => readonly (number | undefined)[] {
+  const values: (number | undefined)[] = [];
+  let last: Moment | undefined;
+  return (moment) => {
+    if (moment === last) return values;
+    let slot = 0;
+    for (const { count, at } of margins) for (let index = 0; index < count; index++) values[slot++] = at(moment, index);
+    last = moment;
+    return values;
+  };
+}
+
+interface Worst {
+  readonly take: (moment: Moment) => void;
+  /** Largest utilisation and stop ratio ÷ breaking ratio of the moment taken last, drums left out. */
+  readonly now: { utilisation: number; breaking: number };
+  readonly kept: () => Pick<Act, 'places' | 'weakest' | 'limit'>;
+}
+
+/** The worst of every place, of all places, and of the line-pull limit. */
+function worstOf(rig: ResolvedRig): Worst {
+  const places = rig.places.map((): { planned: Moment | undefined; greatest: Moment | undefined } => ({ planned: undefined, greatest: undefined }));
+  const most = new Float64Array(2 * rig.places.length);
+  const now = { utilisation: 0, breaking: 0 };
+  let weakest: Act['weakest'];
+  let strain = 0;
+  let limit: Act['limit'];
+  const take = (moment: Moment) => {
+    now.utilisation = 0;
+    now.breaking = 0;
+    let [here, hereStrain] = [undefined as Place | undefined, 0];
+    for (const place of rig.places) {
+      const { index } = place;
+      if (moment.places.present[index] !== 1) continue;
+      const [planned, greatest] = [utilisationAt(moment, place), stopRatio(rig, place) / breakingRatioAt(moment, place)];
+      const own = places[index];
+      if (own !== undefined && planned > (most[2 * index] ?? 0)) {
+        most[2 * index] = planned;
+        own.planned = moment;
+      }
+      if (own !== undefined && greatest > (most[2 * index + 1] ?? 0)) {
+        most[2 * index + 1] = greatest;
+        own.greatest = moment;
+      }
+      if (place.kind !== 'drum') {
+        now.utilisation = Math.max(now.utilisation, planned || 0);
+        now.breaking = Math.max(now.breaking, greatest || 0);
+      }
+      const strainHere = strainAt(moment, place);
+      if (strainHere > 0 && (here === undefined || strainHere > hereStrain * (1 + LIMIT_TOLERANCE))) [here, hereStrain] = [place, strainHere];
+    }
+    if (here !== undefined && (weakest === undefined || hereStrain > strain * (1 + LIMIT_TOLERANCE))) {
+      weakest = { place: here, moment };
+      strain = hereStrain;
+    }
+    const least = linePullLimit(moment);
+    if (least !== undefined && (limit === undefined || least.pullN < limit.pullN * (1 - LIMIT_TOLERANCE))) limit = { ...least, moment };
+  };
+  return { take, now, kept: () => ({ places: places.map((own): WorstOfPlace => own), weakest, limit }) };
+}
+
+const freshTrack = (): OpenTrack => ({ least: Number.POSITIVE_INFINITY, moment: undefined, fromM: undefined, unknown: undefined });
+
+function keep(track: OpenTrack, value: number | undefined, moment: Moment): void {
+  if (value === undefined) {
+    track.unknown ??= moment;
+    return;
+  }
+  if (value < 0) track.fromM ??= moment.travelM;
+  if (value < track.least) {
+    track.least = value;
+    track.moment = moment;
+  }
+}
+
+function freshCurves({ drives, lines }: ResolvedRig): OpenCurves {
+  const each = (list: readonly unknown[]): number[][] => list.map(() => []);
+  return {
+    travelM: [],
+    pullN: [],
+    linePullN: [],
+    greatestPullN: [],
+    utilisation: [],
+    breaking: [],
+    sidewaysN: [],
+    downwardN: [],
+    lineOutM: each(drives),
+    layers: each(drives),
+    pathM: each(lines),
+    loadShares: each(drives),
+  };
+}
+
+function addTo(curves: OpenCurves, moment: Moment, { now }: Worst): void {
+  const { rig, drives, shown, states } = moment;
+  curves.travelM.push(moment.travelM);
+  curves.pullN.push(moment.pullN ?? Number.NaN);
+  curves.linePullN.push(moment.plannedPullN ?? Number.NaN);
+  curves.greatestPullN.push(states.greatest.length > 0 ? (moment.greatestPullN ?? Number.NaN) : Number.NaN);
+  curves.utilisation.push(now.utilisation);
+  curves.breaking.push(now.breaking);
+  const [sideways, downward] = acrossN(moment);
+  curves.sidewaysN.push(sideways);
+  curves.downwardN.push(downward);
+  drives.forEach(({ drive }, index) => {
+    const drum = drumOf(moment, drive);
+    curves.lineOutM[index]?.push(drum.kind === 'no-winch' ? Number.NaN : (drum.lineOutM ?? Number.NaN));
+    curves.layers[index]?.push(drum.kind === 'known' ? drum.layer : Number.NaN);
+    curves.loadShares[index]?.push(drumLoad(moment, drive));
+  });
+  rig.lines.forEach((line, index) => {
+    curves.pathM[index]?.push(shown === undefined ? Number.NaN : pathLengthM(line, shown.balance.forces));
+  });
+}
+
+/** The planned force on the load square to its way: level, to the left, and downwards. Newtons; NaN where nothing is planned. */
+function acrossN({ rig, states, travel }: Moment): readonly [number, number] {
+  const [shown] = states.planned;
+  const level = Math.hypot(travel.x, travel.y);
+  if (shown === undefined || !(level > 0)) return [Number.NaN, Number.NaN];
+  const { x, y, z } = bodyForce(rig.load.on, shown.balance.forces);
+  const along = x * travel.x + y * travel.y + z * travel.z;
+  const left = (y * travel.x - x * travel.y) / level;
+  // Square to the way and to what is level across it: what is left of the force's rise, over the level share of the way.
+  const up = (z - along * travel.z) / level;
+  return [shown.scale * left, -shown.scale * up];
+}

@@ -1,0 +1,87 @@
+import { spanLengthM } from '../moment/forces.ts';
+import type { Moment } from '../moment/moment.ts';
+import type { ResolvedLine } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+
+/** A rope of given length whose end is held by a grip that can be moved along it. */
+export interface MovableGrip {
+  readonly line: ResolvedLine;
+  readonly rope: number;
+}
+
+/** Ropes that a grip at their first end holds: a block that travels on a grip. */
+export function movableGrips({ lines, chains }: ResolvedRig): readonly MovableGrip[] {
+  return lines.flatMap((line) => {
+    const [start] = line.stops;
+    const rope = line.spans[0]?.rope;
+    if (line.line.drive.kind !== 'held' || start === undefined || start.chain !== undefined || rope === undefined) return [];
+    const grips = chains.some(({ root, uses }) => root === start.node && uses.some(({ use }) => use.role === 'grip'));
+    return grips ? [{ line, rope }] : [];
+  });
+}
+
+/**
+ * The lengths once every such grip is moved back to where it was when the haul began: the first span is as long as then, the
+ * others as they are now. Metres.
+ */
+export function regripped(grips: readonly MovableGrip[], began: Moment, now: Moment): ReadonlyMap<number, number> | undefined {
+  const [then, here] = [began.shown?.balance, now.shown?.balance];
+  if (then === undefined || here === undefined || grips.length === 0) return undefined;
+  const lengths = new Map(now.at.lengths ?? []);
+  for (const { line, rope } of grips) {
+    const others = line.spans.reduce((sum, _, span) => (span === 0 ? sum : sum + spanLengthM(line, span, here)), 0);
+    lengths.set(rope, spanLengthM(line, 0, then) + others);
+  }
+  return lengths;
+}
+
+/** Rope parts behind a grip on a hauled strand, which follow the load as the rope runs through the grip. */
+export interface CapturedPart {
+  readonly line: ResolvedLine;
+  readonly rope: number;
+  /** Its spans. */
+  readonly spans: readonly number[];
+}
+
+export function capturedParts({ lines, equations }: ResolvedRig): readonly CapturedPart[] {
+  return lines.flatMap((line) => {
+    if (line.drive === undefined) return [];
+    const ropes = [...new Set(line.spans.map(({ rope }) => rope))].slice(1);
+    return ropes.flatMap((rope) =>
+      equations.ropes[rope]?.pull.kind === 'length'
+        ? [{ line, rope, spans: line.spans.flatMap((ref, span) => (ref.rope === rope ? [span] : [])) }]
+        : [],
+    );
+  });
+}
+
+/**
+ * The lengths behind capturing grips once the load has gone on to `positions`: the grip stays where it is and the rope runs
+ * through it, so that the part behind it is as long as its way. Metres.
+ */
+export function captured(
+  parts: readonly CapturedPart[],
+  now: Moment,
+  positions: Moment['positions'],
+): ReadonlyMap<number, number> | undefined {
+  const balance = now.shown?.balance;
+  if (balance === undefined || parts.length === 0) return now.at.lengths;
+  const lengths = new Map(now.at.lengths ?? []);
+  for (const { line, rope, spans } of parts) {
+    const wayM = spans.reduce((sum, span) => sum + spanLengthM(line, span, balance), 0);
+    const first = line.stops[spans[0] ?? 0];
+    const end = line.stops[(spans.at(-1) ?? 0) + 1];
+    const [from, last] = [first && balance.equilibrium.positions[first.node], end?.chain?.point];
+    if (from === undefined || last === undefined) continue;
+    const before = now.positions[last.index];
+    const after = positions[last.index];
+    if (before === undefined || after === undefined) continue;
+    // The last stop comes with its point; the way to it changes by as much as the point comes nearer to the stop before.
+    const previous = line.stops[spans.at(-1) ?? 0];
+    const held = previous && balance.equilibrium.positions[previous.node];
+    if (held === undefined) continue;
+    const away = (at: { x: number; y: number; z: number }) => Math.hypot(at.x - held.x, at.y - held.y, at.z - held.z);
+    lengths.set(rope, Math.max(1e-3, wayM + away(after) - away(before)));
+  }
+  return lengths;
+}

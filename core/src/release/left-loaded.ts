@@ -1,0 +1,59 @@
+import type { Moment } from '../moment/moment.ts';
+import { momentAt } from '../moment/moment-at.ts';
+import type { Act } from '../pull/act.ts';
+import { removeLine } from '../rigging/rigging.ts';
+import { resolveRig } from '../resolved/resolve-rig.ts';
+import { applyEdit } from '../rig/edits.ts';
+import { ahead } from '../statics/ground.ts';
+import { bodyForce } from '../moment/forces.ts';
+import { runners, runsByN } from './runs-away.ts';
+
+/** What the rest of a rig carries once one of its lines has parted and the load hangs on it at rest. */
+export interface LeftLoaded {
+  readonly lineId: string;
+  /** Where on the way this was looked at, metres. */
+  readonly atM: number;
+  /** By how much the load would run by itself there, newtons. */
+  readonly runsByN: number;
+  /** Whether what is left holds it. */
+  readonly held: boolean;
+  /** Places that would carry more than half of what they break at; the first moment may be twice this. Newtons. */
+  readonly strained: readonly { readonly placeId: string; readonly name: string; readonly loadN: number; readonly mbsN: number }[];
+}
+
+/** Share of its breaking strength from which a place is told: at the first moment it may carry twice as much. */
+const TOLD_SHARE = 0.5;
+
+/**
+ * What is loaded when a line parts, line by line, at the start and at the end of the act: the rig without that line, the other drives as
+ * they are, the load on slope and brakes. Nothing is told where the load would stay where it is.
+ */
+export function leftLoaded(act: Act): readonly LeftLoaded[] {
+  const moments = act.start === act.last ? [act.start] : [act.start, act.last];
+  return act.rig.lines.flatMap(({ line }) => moments.flatMap((moment) => leftAt(moment, line.id) ?? []));
+}
+
+function leftAt(moment: Moment, lineId: string): LeftLoaded | undefined {
+  const { rig } = moment;
+  const load = runners(rig).find(({ isLoad }) => isLoad);
+  const byN = load ? runsByN(moment, load) : 0;
+  if (!(byN > 0)) return undefined;
+  const none: LeftLoaded = { lineId, atM: moment.travelM, runsByN: byN, held: false, strained: [] };
+  const left = removeLine(rig.rig, lineId).reduce((state, edit) => applyEdit(state, edit).rig, rig.rig);
+  if (!left.lines.some(({ drive }) => drive.kind !== 'held')) return none;
+  const without = resolveRig({ ...rig.subject, rig: left });
+  const there = momentAt(without, { travelM: moment.travelM });
+  if (there.balances === undefined) return none;
+  const downhill = ahead(left.ground.uphillRad + Math.PI);
+  const force = bodyForce(without.load.on, there.balances.frictionless.forces);
+  const gain = -(force.x * downhill.x + force.y * downhill.y) / Math.cos(left.ground.slopeRad);
+  if (!(gain > 0)) return none;
+  const strained = without.places.flatMap((place) => {
+    const [per = Number.NaN, mbsN = Number.NaN] = [there.places.perPullN[place.index], there.places.mbsN[place.index]];
+    const loadN = (per * byN) / gain;
+    if (place.kind === 'drum' || there.places.present[place.index] !== 1 || !(loadN > TOLD_SHARE * mbsN)) return [];
+    const name = place.owner.kind === 'use' ? (place.owner.use.piece?.tag ?? place.owner.use.use.id) : place.owner.label;
+    return [{ placeId: place.id, name, loadN, mbsN }];
+  });
+  return { ...none, held: true, strained };
+}

@@ -1,0 +1,63 @@
+import { estimatePull } from '../effort/estimate-pull.ts';
+import { holdUnder, standingOf } from '../hold/vehicle-hold.ts';
+import type { Moment } from '../moment/moment.ts';
+import { STANDARD_GRAVITY } from '../quantity/units.ts';
+import type { ResolvedBody } from '../resolved/parts.ts';
+import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import type { LoadBody } from '../rig/rig.ts';
+import { ahead, groundGradient, slopeAlong } from '../statics/ground.ts';
+
+/** A body that could run when a line parts: vehicles and loose loads. */
+export interface Runner {
+  readonly on: ResolvedBody;
+  readonly body: LoadBody;
+  readonly isLoad: boolean;
+}
+
+export const runners = ({ bodies, load, rig }: ResolvedRig): readonly Runner[] =>
+  rig.ground.slopeRad > 0
+    ? bodies.flatMap((on) => (on.body.kind === 'vehicle' || on.body.kind === 'load' ? [{ on, body: on.body, isLoad: on === load.on }] : []))
+    : [];
+
+/**
+ * By how much a body would run downhill without its lines, newtons: above 0 it runs. A loose load by what the slope is steeper than its
+ * friction holds; a vehicle by the slope along its heading less its wheels' rolling, or its brakes; one that is stuck to a depth only
+ * where the slope alone is more than the least of what holds it there.
+ */
+export function runsByN(moment: Moment, { body, isLoad }: Runner): number {
+  const { rig, policy, vehicles } = moment.rig;
+  const weightN = body.massKg * STANDARD_GRAVITY;
+  const { slopeRad } = rig.ground;
+  if (body.kind === 'load') {
+    const friction = (isLoad && rig.load.task?.kind === 'drag' ? rig.load.task.friction : undefined) ?? policy.loads.dragFriction.value;
+    return weightN * (Math.sin(slopeRad) - friction * Math.cos(slopeRad));
+  }
+  const headingRad = body.headingRad + (isLoad ? moment.pose.turnRad : 0);
+  const downN = weightN * Math.abs(Math.sin(slopeAlong(rig.ground, ahead(headingRad))));
+  const { stance } = body;
+  const braked = stance !== undefined && stance.brakes !== 'none' && stance.brakes !== 'park-only';
+  if (braked || (stance?.extra?.holdN ?? 0) > 0) {
+    const standing = vehicles.find((entry) => entry.body.id === body.id)?.standing ?? standingOf(body, rig.ground, policy);
+    return downN - (holdUnder(standing, []).holdN ?? 0);
+  }
+  // Where nobody says how a parked vehicle stands, other rules ask.
+  if (!isLoad && stance === undefined) return Number.NEGATIVE_INFINITY;
+  const rolling = policy.effort.rollingResistance[rig.situation.surface].value * weightN * Math.cos(slopeRad);
+  if (!isLoad || rig.situation.depth === 'none' || moment.travelM >= policy.pull.breakawayM.value) return downN - rolling;
+  // Without its slope term, on the level, what holds it where it is stuck.
+  const stuck = estimatePull({ ...body, slopeRad: 0, situation: rig.situation }, policy);
+  if (stuck.kind !== 'estimated') return Number.NEGATIVE_INFINITY;
+  return downN - Math.min(...stuck.methods.filter(({ id }) => id !== 'fractions').map(({ pullN }) => pullN));
+}
+
+/** How far a place is from the way that a body would run, straight downhill with some room on either side; below 0 in it. Metres. */
+export function runRoomM(moment: Moment, { body, isLoad }: Runner, at: { readonly xM: number; readonly yM: number }): number {
+  const { rig, policy } = moment.rig;
+  const downhill = ahead(rig.ground.uphillRad + Math.PI);
+  const from = isLoad ? moment.pose : body;
+  const [x, y] = [at.xM - from.xM, at.yM - from.yM];
+  const along = x * downhill.x + y * downhill.y;
+  // Nobody uphill of it is in its way.
+  if (along < 0 || groundGradient(rig.ground, downhill) === 0) return Number.POSITIVE_INFINITY;
+  return Math.abs(x * downhill.y - y * downhill.x) - body.widthM / 2 - policy.zones.corridorM.value;
+}

@@ -1,0 +1,264 @@
+import { forceOf, loadingEnergyJ, type RopeTrain, storedEnergyJ, stretchOf } from './rope-train.ts';
+
+/** The vehicle that runs up. Newtons, kilograms, metres a second; along the line, ahead positive. */
+export interface Towing {
+  readonly massKg: number;
+  /** Its speed as the rope comes tight. */
+  readonly speedMPerS: number;
+  /** What its wheels push with, from first tension to first slack. */
+  readonly driveN: number;
+  /** What its rolling takes, against its motion. */
+  readonly rollingN: number;
+  /** Its weight's component against the way it goes; below 0 downhill. */
+  readonly slopeN: number;
+}
+
+/** The vehicle that is stuck: held by what breaks away and falls to what rolls over some metres. */
+export interface Stuck {
+  readonly massKg: number;
+  readonly breaksAwayN: number;
+  readonly rollsN: number;
+  readonly overM: number;
+  /** What its own wheels push with, from first tension to first slack. */
+  readonly driveN: number;
+}
+
+export interface TwoBodies {
+  readonly train: RopeTrain;
+  readonly towing: Towing;
+  readonly stuck: Stuck;
+  /** Longest step, seconds, above 0. */
+  readonly stepS?: number;
+  /** Ends with the first peak instead of at rest. */
+  readonly toFirstPeak?: boolean;
+  /** Seconds between two entries of the history; none is kept without. */
+  readonly historyS?: number;
+}
+
+export interface ShockSample {
+  readonly timeS: number;
+  readonly tensionN: number;
+  readonly towingMPerS: number;
+  readonly stuckMPerS: number;
+  /** How far the stuck vehicle has moved, metres. */
+  readonly movedM: number;
+}
+
+export interface ShockRun {
+  readonly peakN: number;
+  readonly peakS: number;
+  /** When the stuck vehicle was free: it had moved the whole way over which it breaks away. */
+  readonly freedS: number | undefined;
+  readonly movedM: number;
+  readonly endedS: number;
+  /** Whether all was at rest in the end. */
+  readonly atRest: boolean;
+  /** Initial energy and drive work against all that became of them, as a share of them. */
+  readonly energyError: number;
+  readonly history: readonly ShockSample[];
+}
+
+/** Step of the integration, s: halved, its error falls to a quarter. */
+export const SHOCK_STEP_S = 1e-3;
+const LONGEST_S = 10;
+/** An event is found to this, s. */
+const EVENT_S = 1e-11;
+const MOST_PHASES = 2000;
+
+/** What moves: distances and speeds along the line, and what has been done by drives and taken by rolling, holding and slope. */
+interface State {
+  readonly x1: number;
+  readonly v1: number;
+  readonly x2: number;
+  readonly v2: number;
+  readonly drivenJ: number;
+  readonly lostJ: number;
+}
+
+/** What holds between two events. */
+interface Phase {
+  /** Which way the towing vehicle goes; 0 at rest. */
+  readonly way: 1 | 0 | -1;
+  readonly stuckMoves: boolean;
+  readonly taut: boolean;
+  /** Greatest tension seen; on the loading curve the rope goes beyond it. */
+  readonly peakN: number;
+  readonly loading: boolean;
+  /** Drivers lift off at the first slack. */
+  readonly driving: boolean;
+}
+
+/**
+ * Two vehicles and the ropes between them from first tension on, by the midpoint rule: of second order, steps of a millisecond,
+ * every change of phase found and begun anew, so that no step runs over one. Ropes load and unload by their laws; the stuck vehicle is
+ * held like a thing that sticks until it breaks away; it never rolls back. Source: Newton's law for two bodies on a line.
+ */
+export function runTwoBodies(subject: TwoBodies): ShockRun {
+  const { train, towing, stuck, stepS = SHOCK_STEP_S, historyS } = subject;
+  let state: State = { x1: 0, v1: towing.speedMPerS, x2: 0, v2: 0, drivenJ: 0, lostJ: 0 };
+  let phase: Phase = { way: towing.speedMPerS > 0 ? 1 : 0, stuckMoves: false, taut: true, peakN: 0, loading: true, driving: true };
+  phase = settled(subject, state, phase);
+  let timeS = 0;
+  let [peakN, peakS] = [0, 0];
+  let freedS: number | undefined;
+  let phases = 0;
+  const history: ShockSample[] = [];
+  const note = () => {
+    const tensionN = tension(train, state, phase);
+    if (tensionN > peakN) [peakN, peakS] = [tensionN, timeS];
+    if (freedS === undefined && state.x2 >= stuck.overM * (1 - 1e-9)) freedS = timeS;
+    if (historyS !== undefined && timeS >= history.length * historyS * (1 - 1e-12))
+      history.push({ timeS, tensionN, towingMPerS: state.v1, stuckMPerS: state.v2, movedM: state.x2 });
+  };
+  note();
+  let live = eventsOf(subject, phase).filter((event) => event(state) >= 0);
+  while (timeS < LONGEST_S && phases < MOST_PHASES && !isAtRest(state, phase)) {
+    const wholeS = Math.min(stepS, LONGEST_S - timeS);
+    const after = stepped(subject, phase, state, wholeS);
+    if (!happens(live, after)) {
+      state = after;
+      timeS += wholeS;
+      note();
+      continue;
+    }
+    // The earliest event within the step, by halves.
+    let [low, high] = [0, wholeS];
+    while (high - low > EVENT_S) {
+      const middle = (low + high) / 2;
+      if (happens(live, stepped(subject, phase, state, middle))) high = middle;
+      else low = middle;
+    }
+    state = stepped(subject, phase, state, high);
+    timeS += high;
+    phases++;
+    note();
+    const next = settled(subject, state, phase);
+    if (subject.toFirstPeak && phase.loading && !next.loading) break;
+    phase = next;
+    live = eventsOf(subject, phase).filter((event) => event(state) >= 0);
+  }
+  if (historyS !== undefined && (history.at(-1)?.timeS ?? -1) < timeS)
+    history.push({ timeS, tensionN: tension(train, state, phase), towingMPerS: state.v1, stuckMPerS: state.v2, movedM: state.x2 });
+  return {
+    peakN,
+    peakS,
+    freedS,
+    movedM: state.x2,
+    endedS: timeS,
+    atRest: isAtRest(state, phase),
+    energyError: energyError(subject, state, phase),
+    history,
+  };
+}
+
+const tension = (train: RopeTrain, { x1, x2 }: State, { taut, peakN, loading }: Phase): number =>
+  taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
+
+const isAtRest = ({ v2 }: State, { way, stuckMoves, taut }: Phase): boolean => !taut && way === 0 && !stuckMoves && Math.abs(v2) < 1e-9;
+
+/** What holds the stuck vehicle after it has moved so far. */
+const heldN = ({ breaksAwayN, rollsN, overM }: Stuck, movedM: number): number =>
+  rollsN + (breaksAwayN - rollsN) * Math.max(0, 1 - movedM / overM);
+
+/** What acts on the towing vehicle but its rolling. */
+const pushN = ({ towing }: TwoBodies, tensionN: number, { driving }: Phase): number =>
+  (driving ? towing.driveN : 0) - tensionN - towing.slopeN;
+
+interface Rates {
+  readonly a1: number;
+  readonly a2: number;
+  readonly drivenW: number;
+  readonly lostW: number;
+}
+
+function ratesAt(subject: TwoBodies, phase: Phase, state: State): Rates {
+  const { towing, stuck, train } = subject;
+  const { driving, way, stuckMoves } = phase;
+  const tensionN = tension(train, state, phase);
+  const a1 = way === 0 ? 0 : (pushN(subject, tensionN, phase) - way * towing.rollingN) / towing.massKg;
+  const holdN = heldN(stuck, state.x2);
+  const own = driving ? stuck.driveN : 0;
+  const a2 = stuckMoves ? (tensionN + own - holdN) / stuck.massKg : 0;
+  return {
+    a1,
+    a2,
+    drivenW: driving ? towing.driveN * state.v1 + stuck.driveN * state.v2 : 0,
+    lostW: Math.abs(state.v1) * towing.rollingN + state.v1 * towing.slopeN + state.v2 * holdN,
+  };
+}
+
+/** One step of the midpoint rule. */
+function stepped(subject: TwoBodies, phase: Phase, state: State, seconds: number): State {
+  const first = ratesAt(subject, phase, state);
+  const half = moved(state, state, first, seconds / 2);
+  return moved(state, half, ratesAt(subject, phase, half), seconds);
+}
+
+const moved = (from: State, { v1, v2 }: State, { a1, a2, drivenW, lostW }: Rates, seconds: number): State => ({
+  x1: from.x1 + v1 * seconds,
+  v1: from.v1 + a1 * seconds,
+  x2: from.x2 + v2 * seconds,
+  v2: from.v2 + a2 * seconds,
+  drivenJ: from.drivenJ + drivenW * seconds,
+  lostJ: from.lostJ + lostW * seconds,
+});
+
+type Event = (state: State) => number;
+
+function happens(events: readonly Event[], state: State): boolean {
+  for (const event of events) if (event(state) < 0) return true;
+  return false;
+}
+
+/** What may end a phase: numbers that are 0 or more while it lasts. */
+function eventsOf(subject: TwoBodies, phase: Phase): readonly Event[] {
+  const { train, towing, stuck } = subject;
+  const { way, stuckMoves, taut, loading, peakN, driving } = phase;
+  const events: Event[] = [];
+  if (way !== 0) events.push(({ v1 }) => way * v1);
+  else events.push((state) => towing.rollingN - Math.abs(pushN(subject, tension(train, state, phase), phase)));
+  if (stuckMoves) {
+    events.push(({ v2 }) => v2);
+    events.push(({ x2 }) => (x2 < stuck.overM ? stuck.overM - x2 : 0));
+  } else events.push((state) => heldN(stuck, state.x2) - tension(train, state, phase) - (driving ? stuck.driveN : 0));
+  if (!taut) events.push(({ x1, x2 }) => x2 - x1);
+  else if (loading) events.push(({ v1, v2 }) => v1 - v2);
+  else {
+    events.push(({ x1, x2 }) => x1 - x2);
+    const peakM = stretchOf(train, peakN, peakN);
+    events.push(({ x1, x2 }) => peakM - (x1 - x2));
+  }
+  return events;
+}
+
+/** The phase that follows from a state: what sticks lets go, what stands is at rest, the rope loads, unloads or hangs slack. */
+function settled(subject: TwoBodies, state: State, phase: Phase): Phase {
+  const { train, towing, stuck } = subject;
+  const still = 1e-9;
+  const stretchM = state.x1 - state.x2;
+  const rate = state.v1 - state.v2;
+  const taut = phase.taut ? stretchM > 0 || rate > still : stretchM >= 0 && rate > 0;
+  const driving = phase.driving && taut;
+  const forceN = tension(train, state, phase);
+  const beyond = phase.peakN === 0 || stretchM >= stretchOf(train, phase.peakN, phase.peakN) * (1 - 1e-12);
+  const loading = taut && rate > 0 && beyond;
+  const peakN = phase.loading && !loading ? Math.max(phase.peakN, forceN) : phase.peakN;
+  const next: Phase = { way: phase.way, stuckMoves: phase.stuckMoves, taut, peakN, loading, driving };
+  const tensionN = taut ? forceN : 0;
+  const push = pushN(subject, tensionN, next);
+  const free = Math.abs(push) > towing.rollingN * (1 + 1e-12);
+  const way = Math.abs(state.v1) > still ? (state.v1 > 0 ? 1 : -1) : free ? (push > 0 ? 1 : -1) : 0;
+  const holdN = heldN(stuck, state.x2);
+  const stuckMoves = state.v2 > still || tensionN + (driving ? stuck.driveN : 0) >= holdN * (1 - 1e-12);
+  return { ...next, way, stuckMoves };
+}
+
+/** What was put in, against what is still there and what was taken, as a share of the former. */
+function energyError({ train, towing, stuck }: TwoBodies, { x1, x2, v1, v2, drivenJ, lostJ }: State, { peakN, taut, loading }: Phase): number {
+  const putInJ = 0.5 * towing.massKg * towing.speedMPerS ** 2 + drivenJ;
+  const kineticJ = 0.5 * towing.massKg * v1 * v1 + 0.5 * stuck.massKg * v2 * v2;
+  const forceN = taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
+  // On its loading curve the rope holds all that was put into it; on the unloading one what has not come back.
+  const ropeJ = loading ? loadingEnergyJ(train, forceN) : loadingEnergyJ(train, peakN) - storedEnergyJ(train, peakN, peakN) + storedEnergyJ(train, forceN, peakN);
+  return putInJ > 0 ? Math.abs(putInJ - kineticJ - ropeJ - lostJ) / putInJ : 0;
+}
