@@ -7,4 +7,4 @@ export { tagReadings } from './advice/tag-readings.ts';
 export { tryPieces } from './advice/try-pieces.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace } from './judgement/explain/explain-place.ts';
-export { judge } from './judgement/judge.ts';
+export { judge, judgeStart, judgeSteps } from './judgement/judge.ts';

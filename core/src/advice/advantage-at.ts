@@ -1,9 +1,9 @@
-import { judge } from '../judgement/judge.ts';
+import { judgeStart } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
 import type { AdvantageAt } from './answers.ts';
 
 /**
- * The advantage with pulleys between ideal (`realness` 0: no friction) and as they are (1): the loss of each pulley and plain bend
+ * The advantage at the start with pulleys between ideal (`realness` 0: no friction) and as they are (1): the loss of each pulley and plain bend
  * is taken in that share and the rig solved anew. Nothing where the rig cannot be solved. `realness` 0…1, ends included.
  */
 export function advantageAt(subject: Case, realness: number): AdvantageAt | undefined {
@@ -27,7 +27,7 @@ export function advantageAt(subject: Case, realness: number): AdvantageAt | unde
       plainBendFriction: lessened(friction.plainBendFriction, (value) => realness * value),
     },
   };
-  const { advantage, plannedPullN, places } = judge({ ...subject, policy });
+  const { advantage, plannedPullN, places } = judgeStart({ ...subject, policy });
   if (!advantage || plannedPullN === undefined || plannedPullN <= 0) return undefined;
   const anchors = places.filter(({ kind, plannedN }) => kind === 'anchor' && plannedN !== undefined);
   return {

@@ -53,7 +53,7 @@ export interface TagReading {
   readonly unit: string;
   readonly basis: MarkBasis;
   readonly forceN: number;
-  /** Limits at the place of the piece that is loaded most, taken at this meaning. */
+  /** Limits at the place of the piece that is loaded most on the whole way, taken at this meaning. */
   readonly wllN: number | undefined;
   readonly utilisation: number | undefined;
   readonly verdict: Report['verdict'];
@@ -66,7 +66,7 @@ export interface Trial {
   readonly worst: Severity | undefined;
   /** What was found about it there, worst first. */
   readonly findings: readonly Finding[];
-  /** The highest share of a working limit that it carries there; nothing without a load or a limit. */
+  /** The highest share of a working limit that it carries there on the whole way; nothing without a load or a limit. */
   readonly utilisation: number | undefined;
   /** Whether it goes together with its neighbours; nothing where a size is not on record. */
   readonly fits: boolean | undefined;

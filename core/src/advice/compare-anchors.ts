@@ -96,8 +96,8 @@ function optionOf(subject: Case, { body, way, route, now }: OptionInput): Anchor
     linePullN: pull,
     pullAtLoadN: pull !== undefined && report.advantage ? pull * report.advantage.hauling : undefined,
     neededN: report.pullN,
-    anchorWorkingN: anchor?.wllN,
-    anchorPlannedN: anchor?.plannedN,
+    anchorWorkingN: anchor?.worst?.wllN ?? anchor?.wllN,
+    anchorPlannedN: anchor?.worst?.plannedN ?? anchor?.plannedN,
     against,
   };
 }

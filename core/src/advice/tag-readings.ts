@@ -32,7 +32,7 @@ function readingOf(subject: Case, piece: GearFacts, { index, mark, reading, basi
   const meant = { ...piece, marks } as GearFacts;
   const report = judge({ ...subject, gear: subject.gear.map((entry) => (entry === piece ? meant : entry)) });
   const here = report.places.filter((place) => place.gearId === piece.id);
-  const worst = [...here].sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))[0];
+  const worst = here.flatMap((place) => place.worst ?? []).sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))[0];
   return {
     asWritten: mark.asWritten,
     unit: reading.unit,

@@ -8,7 +8,7 @@ import { applyEdit } from '../rig/edits.ts';
 import type { Trial } from './answers.ts';
 
 /**
- * Puts each piece in a place of the case, one after another, and judges the whole rig with it: what fits and holds here is what
+ * Puts each piece in a place of the case, one after another, and judges the whole rig with it over its whole act: what fits and holds here is what
  * the judgement says, not another table. Pieces that do best come first.
  */
 export function tryPieces(subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] {
@@ -22,7 +22,7 @@ function trialOf(subject: Case, useId: string, piece: GearFacts): Trial {
   const report = judge({ ...subject, rig, gear });
   const findings = report.findings.filter((finding) => isAbout(finding, report, useId));
   const here = report.places.filter((place) => place.subject.id === useId);
-  const shares = here.flatMap(({ utilisation }) => (utilisation === undefined ? [] : [utilisation]));
+  const shares = here.flatMap(({ worst }) => worst?.utilisation ?? []);
   const joints = report.fits.filter((joint) => joint.innerUseId === useId || joint.outerUseId === useId).map(({ fits }) => fits);
   return {
     gearId: piece.id,

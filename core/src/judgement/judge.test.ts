@@ -27,7 +27,8 @@ describe('judging the doubled-back self-recovery of 2,600 kg to its hubs', () =>
 
   it('does not stop on a heavier one', () => {
     const report = judge(exampleCase());
-    expect(report.findings.map(({ code }) => code)).toEqual(['off-centre-point']);
+    expect(report.findings.map(({ code }) => code)).toEqual(['damper-to-move', 'damper-to-move', 'off-centre-point']);
+    expect(report.findings.map(({ severity }) => severity)).toEqual(['note', 'note', 'note']);
     expect(report.verdict).toBe('clear');
   });
 

@@ -15,7 +15,9 @@ export function alongTheForce({ rig, start, startOnly, runUp }: Judged): Case | 
   if (rig.load.body.kind !== 'vehicle' || balance === undefined) return undefined;
   const force = bodyForce(rig.load.on, balance.forces);
   const size = Math.hypot(force.x, force.y);
-  const off = Math.acos(Math.min(1, (force.x * start.travel.x + force.y * start.travel.y) / (size * Math.hypot(start.travel.x, start.travel.y))));
+  const off = Math.acos(
+    Math.min(1, (force.x * start.travel.x + force.y * start.travel.y) / (size * Math.hypot(start.travel.x, start.travel.y))),
+  );
   if (!(size > 0) || !(off * (180 / Math.PI) > rig.policy.pull.pathAskedDeg.value)) return undefined;
   const { xM, yM } = rig.load.body;
   const to = { xM: xM + (force.x / size) * FAR_M, yM: yM + (force.y / size) * FAR_M };

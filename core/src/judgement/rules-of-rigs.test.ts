@@ -90,6 +90,52 @@ const across = (kind: 'obstacle' | 'edge', xM: number): Change =>
     ],
   }));
 
+/** A rock so far ahead of the load and to its left, metres, at the start of its way. */
+const ahead = (forwardM: number, leftM: number): Change =>
+  rig(({ bodies, load }) => {
+    const on = bodies.find(({ id }) => id === load.bodyId) as VehicleBody;
+    const [sine, cosine] = [Math.sin(on.headingRad), Math.cos(on.headingRad)];
+    const rock: Body = {
+      id: 'rock',
+      kind: 'rock',
+      label: 'Rock',
+      xM: on.xM + forwardM * sine - leftM * cosine,
+      yM: on.yM + forwardM * cosine + leftM * sine,
+      diameterM: 0.6,
+    };
+    return { bodies: [...bodies, rock] };
+  });
+const helperAt = (xM: number, yM: number, extra: object = {}): Change =>
+  add({ id: 'helper', kind: 'person', label: 'Helper', duty: 'helper', xM, yM, ...extra } as Body);
+const parkedBelow: Change = (subject) => {
+  const heron = subject.rig.bodies.find(({ id }) => id === 'heron') as VehicleBody;
+  return add({ ...heron, id: 'van', label: 'Van', xM: 1, yM: -30 })(subject);
+};
+const runUp = (speedMPerS: number, slackM: number): Change =>
+  rig(({ lines }) => ({
+    lines: lines.map((line) => (line.drive.kind === 'tow' ? { ...line, drive: { ...line.drive, runUp: { speedMPerS, slackM } } } : line)),
+  }));
+const turned = (deg: number): Change =>
+  rig(({ bodies, load }) => ({
+    bodies: bodies.map((entry) =>
+      entry.id === load.bodyId ? ({ ...entry, headingRad: (entry as VehicleBody).headingRad + (deg * Math.PI) / 180 } as Body) : entry,
+    ),
+  }));
+const damped = (travelM: number): Change =>
+  rig(({ load }) => ({ load: { ...load, travelM }, dampers: [{ id: 'd', lineId: 'line', strand: 0, gearId: 'DM-1' }] }));
+const judgedPoint = (useId: string): Change =>
+  rig(({ chains }) => ({
+    chains: chains.map((chain) => ({
+      ...chain,
+      pieces: chain.pieces.map((use) =>
+        use.id === useId
+          ? { ...use, judged: { workingN: 2e4, failingN: 4e4, person: 'Test', on: '2026-01-01', reason: 'looks stout' } }
+          : use,
+      ),
+    })),
+  }));
+const steep = (slopeRad: number, uphillRad = 0.09): Change => rig(() => ({ ground: { slopeRad, uphillRad } }));
+
 const CASES: readonly (readonly [string, string, Change, Change])[] = [
   [
     'anchor-creep',
@@ -175,7 +221,8 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
     })),
   ],
   ['line-under-vehicle?', 'led-under-the-vehicle', answer('line-under-vehicle.line.1', 'yes'), same],
-  ['load-reaches-anchor', 'single-line-to-a-vehicle', same, rig(({ load }) => ({ load: { ...load, travelM: 40 } }))],
+  // Otter comes west along its line with its front 2.3 m ahead of it: a post 4.2 m ahead of its middle and 0.8 m off is in its way.
+  ['load-reaches-anchor', 'single-line-to-a-vehicle', same, ahead(4.2, 0.8)],
   ['metal-between-stretch', 'stretch-pull-joined', same, swap('line.rope.1', 'SH-A')],
   [
     'may-tip',
@@ -183,7 +230,7 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
     same,
     both(
       body('otter', { headingRad: 5.35 }),
-      rig(() => ({ chosenPull: { pullN: 8000, person: 'Test', reason: 'cell' } })),
+      rig(({ load }) => ({ chosenPull: { pullN: 8000, person: 'Test', reason: 'cell' }, load: { ...load, travelM: 0.1 } })),
       body('otter', { massKg: 900 }),
     ),
   ],
@@ -331,6 +378,30 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
   ['vehicle-slides?', 'single-line-to-a-vehicle', same, body('heron', { stance: undefined })],
   ['vehicle-slides-at-greatest', 'single-line-to-a-vehicle', body('heron', { massKg: 20_000 }), same],
   ['winch-line-as-tow', 'static-tow', same, swap('line.rope.0', 'L-A')],
+  ['blocks-meet', 'redirect-plus-double', same, rig(({ load }) => ({ load: { ...load, travelM: 30 } }))],
+  ['hook-reaches-pulley', 'compound-at-a-separate-anchor', same, rig(({ load }) => ({ load: { ...load, travelM: 8 } }))],
+  // Turned 15° off its line, with a rock in the way of its heading alone.
+  ['path-not-drawn?', 'single-line-to-a-vehicle', turned(5), both(turned(15), ahead(4.2, -0.8))],
+  ['will-not-run', 'lowering-down-a-slope', same, steep(0.01)],
+  ['damper-to-move', 'single-line-to-a-vehicle', damped(1), damped(12)],
+  ['left-overloaded', 'two-winches', steep(0.5, 4.71), both(steep(0.5, 4.71), marks('L-A', 'MBS 0.5 t'))],
+  ['runs-if-parted', 'lowering-down-a-slope', steep(0.02), same],
+  // 16° falls to the south: 8 m below the load and in line with it; 8 m above it; 6 m to one side.
+  ['below-what-runs', 'lowering-down-a-slope', helperAt(1.3, 30), helperAt(1.3, -8)],
+  ['below-what-runs', 'lowering-down-a-slope', helperAt(9, -8), both(parkedBelow, helperAt(20, 40, { inVehicleId: 'van' }))],
+  ['in-the-loads-way', 'lowering-down-a-slope', helperAt(12, 0), helperAt(1, -4.5)],
+  ['start-only', 'stretch-pull', same, attributes('KR-A', { lengthM: undefined })],
+  ['run-up-unknown?', 'stretch-pull', same, attributes('KR-A', { lengthM: undefined })],
+  ['run-up-proposed', 'stretch-pull', runUp(3, 4), same],
+  ['run-up-too-fast', 'stretch-pull', runUp(4.3, 7), runUp(4.5, 7)],
+  ['run-up-needs-slack', 'stretch-pull', runUp(3, 3.01), runUp(3, 2.99)],
+  ['run-up-needs-slack', 'stretch-pull', runUp(3, 7.99), runUp(3, 8.01)],
+  ['no-safe-run-up', 'stretch-pull', same, marks('KR-A', 'MBS 1 t')],
+  ['does-not-free', 'stretch-pull', same, rig(({ situation }) => ({ situation: { ...situation, depth: 'roof', surface: 'bog' } }))],
+  ['pull-off-heading', 'stretch-pull', turned(25), turned(35)],
+  ['pull-across', 'stretch-pull', turned(50), turned(75)],
+  ['run-up-on-judged-point', 'stretch-pull', same, judgedPoint('at-otter.0')],
+  ['cab-in-line', 'stretch-pull', () => layout('static-tow'), same],
   ['stretch-in-winch-rig', 'stretch-pull', same, () => swap('at-otter.1', 'KR-A')(layout('single-line-to-a-vehicle'))],
   ['chain-in-line', 'back-anchored-to-vehicles', same, () => swap('at-otter.1', 'CH-1')(layout('single-line-to-a-vehicle'))],
   ['piece-used-twice', 'compound-with-one-rope', same, () => swap('second-end.2', 'CL-A')(layout('compound-by-hand'))],

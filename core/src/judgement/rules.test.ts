@@ -146,7 +146,12 @@ const CASES: readonly (readonly [string, Change])[] = [
   ['line-too-short', tree({ xM: 20 })],
   ['too-few-wraps', tree({ xM: 16.8 })],
   ['layer-undecided?', attributes('W-1', { drumWidthM: undefined })],
-  ['winch-over-rating', rig(() => ({ chosenPull: { pullN: 70_000, person: 'Test', reason: 'load cell' } }))],
+  [
+    'winch-over-rating',
+    rig(({ load }) => ({ chosenPull: { pullN: 70_000, person: 'Test', reason: 'load cell' }, load: { ...load, travelM: 0.2 } })),
+  ],
+  ['travel-not-said?', rig(({ load: { travelM: _, ...load } }) => ({ load }))],
+  ['start-only', rig(({ load: { travelM: _, ...load } }) => ({ load }))],
   [
     'winch-stalls',
     both(

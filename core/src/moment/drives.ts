@@ -1,6 +1,6 @@
+import type { ResolvedDrive } from '../resolved/parts.ts';
 import type { DrumState } from './drum-state.ts';
 import type { Moment } from './moment.ts';
-import type { ResolvedDrive } from '../resolved/parts.ts';
 
 /** The drum of a drive in a moment. */
 export const drumOf = ({ drives }: Moment, { index }: ResolvedDrive): DrumState => drives[index]?.drum ?? { kind: 'no-winch' };

@@ -77,7 +77,11 @@ interface Worst {
   readonly pulls: readonly VehiclePull[];
 }
 
-function worst({ standing, mounts }: Pick<PulledVehicle, 'standing' | 'mounts'>, list: readonly LoadState[], behind: readonly VehiclePull[]): Worst | undefined {
+function worst(
+  { standing, mounts }: Pick<PulledVehicle, 'standing' | 'mounts'>,
+  list: readonly LoadState[],
+  behind: readonly VehiclePull[],
+): Worst | undefined {
   let found: Worst | undefined;
   for (const { balance, scale: factor } of list) {
     const { points } = balance.forces;

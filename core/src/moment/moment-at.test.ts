@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { judge } from '../judgement/judge.ts';
+import { judgeStart } from '../judgement/judge.ts';
 import { rules } from '../judgement/rules/rule-list.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import { layouts } from '../testing/layouts.ts';
@@ -13,7 +13,7 @@ describe('the next moment', () => {
   it.each(layouts)('of $file is the same from the one before as from nothing', ({ build }) => {
     const rig = resolveRig(build());
     const start = momentAt(rig, { travelM: 0 });
-    const travelM = Math.min(0.4, rig.rig.load.travelM / 2);
+    const travelM = Math.min(0.4, (rig.rig.load.travelM ?? 1) / 2);
     const [warm, cold] = [momentAt(rig, { travelM }, start), momentAt(rig, { travelM })];
     expect(warm.failure?.kind).toBe(cold.failure?.kind);
     const [of, from] = [figures(warm), figures(cold)];
@@ -39,7 +39,7 @@ describe('the next moment', () => {
         const start = momentAt(resolveRig(subject), { travelM: 0 });
         const all = margins?.(start.rig);
         const values = Array.from({ length: all?.count ?? 0 }, (_, index) => all?.at(start, index));
-        const said = judge(subject).findings.filter((finding) => finding.code === code);
+        const said = judgeStart(subject).findings.filter((finding) => finding.code === code);
         if (said.length > 0) expect(values.some((value) => value === undefined || value < 0)).toBe(true);
         if (values.some((value) => value !== undefined && value < 0)) expect(said.length).toBeGreaterThan(0);
       }

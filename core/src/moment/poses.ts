@@ -1,4 +1,4 @@
-import type { ResolvedLine } from '../resolved/parts.ts';
+import type { ResolvedBody, ResolvedLine } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { WayLeg } from '../rig/load-way.ts';
 import { ahead, groundHeightM, slopeAlong } from '../statics/ground.ts';
@@ -39,11 +39,18 @@ export function loadPose({ way }: ResolvedRig, { travelM, leg }: At): LoadPose {
     return { leg: index, xM: own.xM, yM: own.yM, turnRad: 0, along };
   }
   const goneM = travelM - own.fromM;
-  return { leg: index, xM: own.xM + own.along.x * goneM, yM: own.yM + own.along.y * goneM, turnRad: turnAt(own, travelM, leg), along: own.along };
+  return {
+    leg: index,
+    xM: own.xM + own.along.x * goneM,
+    yM: own.yM + own.along.y * goneM,
+    turnRad: turnAt(own, travelM, leg),
+    along: own.along,
+  };
 }
 
 /** As it is drawn it stands before it has moved; a way that begins in another direction turns it with the first step. */
-const turnAt = ({ turnRad }: WayLeg, travelM: number, leg: number | undefined): number => (travelM === 0 && leg === undefined ? 0 : turnRad);
+const turnAt = ({ turnRad }: WayLeg, travelM: number, leg: number | undefined): number =>
+  travelM === 0 && leg === undefined ? 0 : turnRad;
 
 function legAt(legs: readonly WayLeg[], travelM: number): number {
   let found = 0;
@@ -67,7 +74,9 @@ function loadMotion(rig: ResolvedRig, { travelM }: At, pose: LoadPose): (from: V
   const [first] = way.legs;
   if (way.edgeHeightM !== undefined && first !== undefined) {
     const angle = Math.min(QUARTER_TURN, travelM / way.edgeHeightM);
-    const edgeM = mean(start.filter((_, index) => points[index]?.on === load.on).map((from) => from.x * first.along.x + from.y * first.along.y));
+    const edgeM = mean(
+      start.filter((_, index) => points[index]?.on === load.on).map((from) => from.x * first.along.x + from.y * first.along.y),
+    );
     const groundM = groundHeightM(rig.rig.ground, body.xM, body.yM);
     return (from) => {
       const along = from.x * first.along.x + from.y * first.along.y - edgeM;
@@ -91,6 +100,28 @@ function loadMotion(rig: ResolvedRig, { travelM }: At, pose: LoadPose): (from: V
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
 
+/** Where a body stands on the map at a moment, and how far it is turned from its heading as drawn. */
+export interface BodyPose {
+  readonly xM: number;
+  readonly yM: number;
+  readonly turnRad: number;
+}
+
+/** Where any body stands: the load goes its way, a towing vehicle goes with its points, all else stays. */
+export function bodyPose({ rig, pose, positions }: Posed, on: ResolvedBody): BodyPose {
+  if (on === rig.load.on) return pose;
+  const { xM, yM } = on.body;
+  const [point] = on.points;
+  const [from, to] = [point && rig.start[point.index], point && positions[point.index]];
+  return from === undefined || to === undefined ? { xM, yM, turnRad: 0 } : { xM: xM + to.x - from.x, yM: yM + to.y - from.y, turnRad: 0 };
+}
+
+interface Posed {
+  readonly rig: ResolvedRig;
+  readonly pose: LoadPose;
+  readonly positions: readonly Vec3[];
+}
+
 /** Rounds in which a towing vehicle's place is found; each halves the error many times over. */
 const TOW_ROUNDS = 30;
 
@@ -108,7 +139,9 @@ function towedAlong(rig: ResolvedRig, line: ResolvedLine, positions: readonly Ve
       const place = all[stop.index] ?? vec3(0, 0, 0);
       return stop.on === on ? add(place, scale(forward, byM)) : place;
     });
-    return at.slice(1).reduce((sum, to, index) => sum + Math.hypot(to.x - (at[index]?.x ?? 0), to.y - (at[index]?.y ?? 0), to.z - (at[index]?.z ?? 0)), 0);
+    return at
+      .slice(1)
+      .reduce((sum, to, index) => sum + Math.hypot(to.x - (at[index]?.x ?? 0), to.y - (at[index]?.y ?? 0), to.z - (at[index]?.z ?? 0)), 0);
   };
   const wantedM = wayM(rig.start, 0);
   let byM = 0;

@@ -65,40 +65,48 @@ interface Worst {
 
 /** The worst of every place, of all places, and of the line-pull limit. */
 function worstOf(rig: ResolvedRig): Worst {
-  const places = rig.places.map((): { planned: Moment | undefined; greatest: Moment | undefined } => ({ planned: undefined, greatest: undefined }));
+  const places = rig.places.map((): { planned: Moment | undefined; greatest: Moment | undefined } => ({
+    planned: undefined,
+    greatest: undefined,
+  }));
   const most = new Float64Array(2 * rig.places.length);
   const now = { utilisation: 0, breaking: 0 };
   let weakest: Act['weakest'];
   let strain = 0;
   let limit: Act['limit'];
+  const takePlace = (moment: Moment, place: Place): number => {
+    const { index } = place;
+    const [planned, greatest] = [utilisationAt(moment, place), stopRatio(rig, place) / breakingRatioAt(moment, place)];
+    const own = places[index];
+    if (own !== undefined && planned > (most[2 * index] ?? 0)) {
+      most[2 * index] = planned;
+      own.planned = moment;
+    }
+    if (own !== undefined && greatest > (most[2 * index + 1] ?? 0)) {
+      most[2 * index + 1] = greatest;
+      own.greatest = moment;
+    }
+    if (place.kind !== 'drum') {
+      now.utilisation = Math.max(now.utilisation, planned || 0);
+      now.breaking = Math.max(now.breaking, greatest || 0);
+    }
+    return strainAt(moment, place);
+  };
+  const takeWeakest = (moment: Moment) => {
+    let [here, hereStrain] = [undefined as Place | undefined, 0];
+    for (const place of rig.places) {
+      if (moment.places.present[place.index] !== 1) continue;
+      const own = takePlace(moment, place);
+      if (own > 0 && (here === undefined || own > hereStrain * (1 + LIMIT_TOLERANCE))) [here, hereStrain] = [place, own];
+    }
+    if (here === undefined || (weakest !== undefined && !(hereStrain > strain * (1 + LIMIT_TOLERANCE)))) return;
+    weakest = { place: here, moment };
+    strain = hereStrain;
+  };
   const take = (moment: Moment) => {
     now.utilisation = 0;
     now.breaking = 0;
-    let [here, hereStrain] = [undefined as Place | undefined, 0];
-    for (const place of rig.places) {
-      const { index } = place;
-      if (moment.places.present[index] !== 1) continue;
-      const [planned, greatest] = [utilisationAt(moment, place), stopRatio(rig, place) / breakingRatioAt(moment, place)];
-      const own = places[index];
-      if (own !== undefined && planned > (most[2 * index] ?? 0)) {
-        most[2 * index] = planned;
-        own.planned = moment;
-      }
-      if (own !== undefined && greatest > (most[2 * index + 1] ?? 0)) {
-        most[2 * index + 1] = greatest;
-        own.greatest = moment;
-      }
-      if (place.kind !== 'drum') {
-        now.utilisation = Math.max(now.utilisation, planned || 0);
-        now.breaking = Math.max(now.breaking, greatest || 0);
-      }
-      const strainHere = strainAt(moment, place);
-      if (strainHere > 0 && (here === undefined || strainHere > hereStrain * (1 + LIMIT_TOLERANCE))) [here, hereStrain] = [place, strainHere];
-    }
-    if (here !== undefined && (weakest === undefined || hereStrain > strain * (1 + LIMIT_TOLERANCE))) {
-      weakest = { place: here, moment };
-      strain = hereStrain;
-    }
+    takeWeakest(moment);
     const least = linePullLimit(moment);
     if (least !== undefined && (limit === undefined || least.pullN < limit.pullN * (1 - LIMIT_TOLERANCE))) limit = { ...least, moment };
   };

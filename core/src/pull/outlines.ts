@@ -1,4 +1,5 @@
 import type { Moment } from '../moment/moment.ts';
+import { bodyPose } from '../moment/poses.ts';
 import type { ResolvedBody } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Body } from '../rig/rig.ts';
@@ -94,8 +95,10 @@ function reachM({ halfLengthM, halfWidthM, headingRad }: Outline, bearing: numbe
 }
 
 /** What the load would run over a little further on that it does not touch yet, or would run into deeper. */
-export function contactM(moment: Moment, { body }: ResolvedBody): number {
+export function contactM(moment: Moment, on: ResolvedBody): number {
   const outline = loadOutline(moment);
+  const here = bodyPose(moment, on);
+  const body = { ...on.body, xM: here.xM, yM: here.yM };
   const gapM = clearanceM(outline, body);
   if (gapM > 0) return gapM;
   // Drawn against each other at rest is no contact; coming nearer is.

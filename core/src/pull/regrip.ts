@@ -2,6 +2,7 @@ import { spanLengthM } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
 import type { ResolvedLine } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
+import { distance } from '../statics/vec3.ts';
 
 /** A rope of given length whose end is held by a grip that can be moved along it. */
 export interface MovableGrip {
@@ -64,24 +65,27 @@ export function captured(
   now: Moment,
   positions: Moment['positions'],
 ): ReadonlyMap<number, number> | undefined {
-  const balance = now.shown?.balance;
-  if (balance === undefined || parts.length === 0) return now.at.lengths;
+  if (parts.length === 0 || now.shown === undefined) return now.at.lengths;
   const lengths = new Map(now.at.lengths ?? []);
-  for (const { line, rope, spans } of parts) {
-    const wayM = spans.reduce((sum, span) => sum + spanLengthM(line, span, balance), 0);
-    const first = line.stops[spans[0] ?? 0];
-    const end = line.stops[(spans.at(-1) ?? 0) + 1];
-    const [from, last] = [first && balance.equilibrium.positions[first.node], end?.chain?.point];
-    if (from === undefined || last === undefined) continue;
-    const before = now.positions[last.index];
-    const after = positions[last.index];
-    if (before === undefined || after === undefined) continue;
-    // The last stop comes with its point; the way to it changes by as much as the point comes nearer to the stop before.
-    const previous = line.stops[spans.at(-1) ?? 0];
-    const held = previous && balance.equilibrium.positions[previous.node];
-    if (held === undefined) continue;
-    const away = (at: { x: number; y: number; z: number }) => Math.hypot(at.x - held.x, at.y - held.y, at.z - held.z);
-    lengths.set(rope, Math.max(1e-3, wayM + away(after) - away(before)));
+  for (const part of parts) {
+    const lengthM = wayBehind(part, now, positions);
+    if (lengthM !== undefined) lengths.set(part.rope, Math.max(LEAST_PART_M, lengthM));
   }
   return lengths;
+}
+
+/** Rope that stays between a grip and what it holds at the very least, metres. */
+const LEAST_PART_M = 1e-3;
+
+/** The way behind a grip: as it is now, changed by as much as the point at its end comes nearer to the stop before it. */
+function wayBehind({ line, spans }: CapturedPart, { shown, positions: here }: Moment, positions: Moment['positions']): number | undefined {
+  const last = spans.at(-1) ?? 0;
+  const point = line.stops[last + 1]?.chain?.point;
+  const previous = line.stops[last];
+  if (shown === undefined || point === undefined || previous === undefined) return undefined;
+  const from = shown.balance.equilibrium.positions[previous.node];
+  const [before, after] = [here[point.index], positions[point.index]];
+  if (from === undefined || before === undefined || after === undefined) return undefined;
+  const wayM = spans.reduce((sum, span) => sum + spanLengthM(line, span, shown.balance), 0);
+  return wayM + distance(after, from) - distance(before, from);
 }

@@ -4,7 +4,7 @@ import { type At, loadPose, pointsAt } from '../moment/poses.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { RunUpOutcome } from '../shock/run-up-plan.ts';
 import type { Act } from './act.ts';
-import { type EndKind, type Ending, endingsOf } from './ends.ts';
+import { type Ending, type EndKind, endingsOf } from './ends.ts';
 import type { PullEvent, Watch } from './events/event.ts';
 import { eventRows } from './events/event-list.ts';
 import { type Ledger, ledgerOf } from './ledger.ts';
@@ -71,22 +71,23 @@ export function* pullSteps(rig: ResolvedRig, margins: readonly Margins[]): Gener
   const travelM = travelOf(rig);
   if (travelM === undefined) return startOf(rig, margins);
   const run = begun(rig, margins);
-  let steps = 0;
-  for (const stretch of stretchesOf(rig, travelM)) {
-    if (run.ended !== undefined) break;
-    if (stretch.turns) turn(run, stretch);
-    const count = Math.ceil((stretch.toM - stretch.fromM) / STEP_M - 1e-9);
-    for (let step = 1; step <= count && run.ended === undefined; step++) {
-      const toM = step === count ? stretch.toM : stretch.fromM + ((stretch.toM - stretch.fromM) * step) / count;
-      advance(run, toM, stretch.leg);
-      if (run.here.travelM * SAMPLES >= travelM * run.samples.length) run.samples.push(run.here);
-      if (++steps % PAUSE_STEPS === 0) yield run.here.travelM / travelM;
-    }
-  }
+  for (const stretch of stretchesOf(rig, travelM)) yield* runStretch(run, stretch, travelM);
   const upright = rig.way.edgeHeightM !== undefined && travelM < (rig.rig.load.travelM ?? 0);
   run.ended ??= { kind: upright ? 'upright' : 'travel-done', atM: travelM };
   if (run.ended.kind === 'upright') run.events.push({ kind: 'upright', atM: travelM, data: {} });
   return finished(run, undefined);
+}
+
+/** Goes along one leg of the way, unless the pull has ended. */
+function* runStretch(run: Run, stretch: Stretch, travelM: number): Generator<number, void> {
+  if (run.ended === undefined && stretch.turns) turn(run, stretch);
+  let steps = 0;
+  for (const toM of stepsOf(stretch)) {
+    if (run.ended !== undefined) return;
+    advance(run, toM, stretch.leg);
+    if (run.here.travelM * SAMPLES >= travelM * run.samples.length) run.samples.push(run.here);
+    if (++steps % PAUSE_STEPS === 0) yield run.here.travelM / travelM;
+  }
 }
 
 /** How far the load is to go, metres; undefined where nobody has said. What is only held goes nowhere, what is set upright no further than that. */
@@ -109,6 +110,12 @@ function stretchesOf({ way }: ResolvedRig, travelM: number): readonly Stretch[] 
   return way.legs.flatMap(({ fromM, toM, turnRad }, leg) =>
     fromM < travelM ? [{ fromM, toM: Math.min(toM, travelM), leg, turns: leg > 0 || turnRad !== 0 }] : [],
   );
+}
+
+/** The metres at which a stretch is looked at: equal steps of 2 cm at most, its end among them. */
+function* stepsOf({ fromM, toM }: Stretch): Generator<number> {
+  const count = Math.ceil((toM - fromM) / STEP_M - 1e-9);
+  for (let step = 1; step <= count; step++) yield step === count ? toM : fromM + ((toM - fromM) * step) / count;
 }
 
 const begun = (rig: ResolvedRig, margins: readonly Margins[]): Run => begunAt(rig, momentAt(rig, { travelM: 0 }), margins);
@@ -137,7 +144,10 @@ function begunAt(rig: ResolvedRig, start: Moment, margins: readonly Margins[]): 
 function finished(run: Run, startOnly: Act['startOnly']): Act {
   const { rig, ledger, start, here, samples, resets } = run;
   const kept = ledger.kept();
-  const runs = startOnly === 'travel-not-said' || startOnly === 'run-up-unknown' ? [] : winchRuns(start, kept.curves, startOnly && rig.rig.load.travelM);
+  const runs =
+    startOnly === 'travel-not-said' || startOnly === 'run-up-unknown'
+      ? []
+      : winchRuns(start, kept.curves, startOnly && rig.rig.load.travelM);
   const events = [...run.events, ...(startOnly ? [] : runs.flatMap((entry) => entry.events))].sort((a, b) => a.atM - b.atM);
   return {
     rig,

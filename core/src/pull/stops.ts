@@ -12,11 +12,13 @@ export interface Approach {
 }
 
 /** Radius of a stop's rim, metres: half the tread of its pulley where that is on record. */
-export const rimM = ({ kind, chain }: ResolvedStop): number => (kind === 'pulley' ? (pulleyOf(chain?.last?.piece)?.treadDiameterM ?? 0) / 2 : 0);
+export const rimM = ({ kind, chain }: ResolvedStop): number =>
+  kind === 'pulley' ? (pulleyOf(chain?.last?.piece)?.treadDiameterM ?? 0) / 2 : 0;
 
 /** Whether a line leaves a drum here, through a fairlead. */
 const isFairlead = ({ kind, chain }: ResolvedStop): boolean => kind === 'start' && chain === undefined;
-const isFitting = ({ kind, chain }: ResolvedStop): boolean => kind === 'grip' || kind === 'end' || (kind === 'start' && chain !== undefined);
+const isFitting = ({ kind, chain }: ResolvedStop): boolean =>
+  kind === 'grip' || kind === 'end' || (kind === 'start' && chain !== undefined);
 
 /** Spans whose ends may come nearer to each other: not both on one body, and not both on what stands still. */
 function moving(rig: ResolvedRig, wanted: (from: ResolvedStop, to: ResolvedStop, line: ResolvedLine) => boolean): readonly Approach[] {
@@ -74,22 +76,32 @@ export interface NextStop {
   readonly fairlead: boolean;
 }
 
+const NONE: NextStop = { roomM: Number.NaN, fairlead: false };
+const turnsRope = ({ kind }: ResolvedStop): boolean => kind === 'pulley' || kind === 'edge';
+
 /** How far a joint is from the stop that the rope draws it to: the one before it, where the rig lowers the one behind. */
 export function nextStop({ shown, rig }: Moment, { line, reach }: Splice): NextStop {
-  const none: NextStop = { roomM: Number.NaN, fairlead: false };
-  if (shown === undefined || line.drive === undefined || line.drive.kind === 'tow') return none;
-  const { forces } = shown.balance;
-  const lowers = rig.rig.purpose === 'lower';
-  let found = none;
-  for (let stop = 0; stop <= line.spans.length; stop++) {
+  if (shown === undefined || line.drive === undefined || line.drive.kind === 'tow') return NONE;
+  /** How far behind a stop the joint is, along the line. */
+  const behindM = (stop: number) => toEndM(line, stop, shown.balance.forces) - reach.toEndM;
+  return rig.rig.purpose === 'lower' ? nextBehind(line, behindM) : nextBefore(line, behindM);
+}
+
+/** The last pulley or edge before a joint, else the drum. */
+function nextBefore(line: ResolvedLine, behindM: (stop: number) => number): NextStop {
+  for (let stop = line.stops.length - 1; stop > 0; stop--) {
     const entry = line.stops[stop];
-    if (entry === undefined || entry.kind === 'grip' || (stop === 0 && !isFairlead(entry))) continue;
-    const behindM = toEndM(line, stop, forces) - reach.toEndM;
-    if (lowers) {
-      if (behindM < 0 && (entry.kind === 'pulley' || entry.kind === 'edge') && Number.isNaN(found.roomM))
-        found = { roomM: -behindM - rimM(entry), fairlead: false };
-    } else if (stop === 0 || (behindM >= 0 && (entry.kind === 'pulley' || entry.kind === 'edge')))
-      found = { roomM: behindM - rimM(entry), fairlead: stop === 0 && line.drive.kind === 'winch' };
+    if (entry !== undefined && turnsRope(entry) && behindM(stop) >= 0) return { roomM: behindM(stop) - rimM(entry), fairlead: false };
   }
-  return found;
+  const [start] = line.stops;
+  return start !== undefined && isFairlead(start) ? { roomM: behindM(0), fairlead: line.drive?.kind === 'winch' } : NONE;
+}
+
+/** The first pulley or edge behind a joint. */
+function nextBehind(line: ResolvedLine, behindM: (stop: number) => number): NextStop {
+  for (let stop = 1; stop < line.stops.length; stop++) {
+    const entry = line.stops[stop];
+    if (entry !== undefined && turnsRope(entry) && behindM(stop) < 0) return { roomM: -behindM(stop) - rimM(entry), fairlead: false };
+  }
+  return NONE;
 }

@@ -86,6 +86,11 @@ function restsOf(plan: BurstPlan, { curves, about, name }: RestsOf): readonly Pu
   if (plan.kind !== 'planned') return [];
   return plan.ends.slice(0, MOST_RESTS).map(({ stretch, share, restS, byHeat }, index) => {
     const [from, to] = [curves.travelM[stretch] ?? 0, curves.travelM[stretch + 1] ?? 0];
-    return { kind: 'rest', atM: from + (to - from) * share, about, data: { name, count: index + 1, seconds: restS, hot: byHeat || undefined } };
+    return {
+      kind: 'rest',
+      atM: from + (to - from) * share,
+      about,
+      data: { name, count: index + 1, seconds: restS, hot: byHeat || undefined },
+    };
   });
 }

@@ -1,11 +1,11 @@
+import { bodyForce } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
 import { momentAt } from '../moment/moment-at.ts';
 import type { Act } from '../pull/act.ts';
-import { removeLine } from '../rigging/rigging.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import { applyEdit } from '../rig/edits.ts';
+import { removeLine } from '../rigging/rigging.ts';
 import { ahead } from '../statics/ground.ts';
-import { bodyForce } from '../moment/forces.ts';
 import { runners, runsByN } from './runs-away.ts';
 
 /** What the rest of a rig carries once one of its lines has parted and the load hangs on it at rest. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { ropeLawOf } from '../gear/traits.ts';
+import { judgedStart } from '../judgement/judge.ts';
 import type { Moment } from '../moment/moment.ts';
 import { momentAt } from '../moment/moment-at.ts';
-import { judgedStart } from '../judgement/judge.ts';
 import { teamStandard } from '../policy/team-standard.ts';
 import { resolveRig } from '../resolved/resolve-rig.ts';
 import type { Case } from '../rig/case.ts';

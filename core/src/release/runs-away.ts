@@ -4,7 +4,7 @@ import type { Moment } from '../moment/moment.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { ResolvedBody } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import type { LoadBody } from '../rig/rig.ts';
+import type { LoadBody, VehicleBody } from '../rig/rig.ts';
 import { ahead, groundGradient, slopeAlong } from '../statics/ground.ts';
 
 /** A body that could run when a line parts: vehicles and loose loads. */
@@ -25,29 +25,38 @@ export const runners = ({ bodies, load, rig }: ResolvedRig): readonly Runner[] =
  * where the slope alone is more than the least of what holds it there.
  */
 export function runsByN(moment: Moment, { body, isLoad }: Runner): number {
+  const { rig, policy } = moment.rig;
+  if (body.kind === 'vehicle') return vehicleRunsByN(moment, body, isLoad);
+  const { slopeRad } = rig.ground;
+  const friction = (isLoad && rig.load.task?.kind === 'drag' ? rig.load.task.friction : undefined) ?? policy.loads.dragFriction.value;
+  return body.massKg * STANDARD_GRAVITY * (Math.sin(slopeRad) - friction * Math.cos(slopeRad));
+}
+
+function vehicleRunsByN(moment: Moment, body: VehicleBody, isLoad: boolean): number {
   const { rig, policy, vehicles } = moment.rig;
   const weightN = body.massKg * STANDARD_GRAVITY;
-  const { slopeRad } = rig.ground;
-  if (body.kind === 'load') {
-    const friction = (isLoad && rig.load.task?.kind === 'drag' ? rig.load.task.friction : undefined) ?? policy.loads.dragFriction.value;
-    return weightN * (Math.sin(slopeRad) - friction * Math.cos(slopeRad));
-  }
   const headingRad = body.headingRad + (isLoad ? moment.pose.turnRad : 0);
   const downN = weightN * Math.abs(Math.sin(slopeAlong(rig.ground, ahead(headingRad))));
-  const { stance } = body;
-  const braked = stance !== undefined && stance.brakes !== 'none' && stance.brakes !== 'park-only';
-  if (braked || (stance?.extra?.holdN ?? 0) > 0) {
+  if (holdsItself(body)) {
     const standing = vehicles.find((entry) => entry.body.id === body.id)?.standing ?? standingOf(body, rig.ground, policy);
     return downN - (holdUnder(standing, []).holdN ?? 0);
   }
   // Where nobody says how a parked vehicle stands, other rules ask.
-  if (!isLoad && stance === undefined) return Number.NEGATIVE_INFINITY;
-  const rolling = policy.effort.rollingResistance[rig.situation.surface].value * weightN * Math.cos(slopeRad);
-  if (!isLoad || rig.situation.depth === 'none' || moment.travelM >= policy.pull.breakawayM.value) return downN - rolling;
-  // Without its slope term, on the level, what holds it where it is stuck.
-  const stuck = estimatePull({ ...body, slopeRad: 0, situation: rig.situation }, policy);
-  if (stuck.kind !== 'estimated') return Number.NEGATIVE_INFINITY;
-  return downN - Math.min(...stuck.methods.filter(({ id }) => id !== 'fractions').map(({ pullN }) => pullN));
+  if (!isLoad && body.stance === undefined) return Number.NEGATIVE_INFINITY;
+  const isStuck = isLoad && rig.situation.depth !== 'none' && moment.travelM < policy.pull.breakawayM.value;
+  if (isStuck) return downN - stuckHoldN(moment, body);
+  return downN - policy.effort.rollingResistance[rig.situation.surface].value * weightN * Math.cos(rig.ground.slopeRad);
+}
+
+/** Whether brakes or chocks hold a vehicle; a selector in park alone does not count. */
+const holdsItself = ({ stance }: VehicleBody): boolean =>
+  stance !== undefined && ((stance.brakes !== 'none' && stance.brakes !== 'park-only') || (stance.extra?.holdN ?? 0) > 0);
+
+/** The least that holds a vehicle where it is stuck, by the methods that apply there, on the level: without its slope term. */
+function stuckHoldN({ rig: { rig, policy } }: Moment, body: VehicleBody): number {
+  const outcome = estimatePull({ ...body, slopeRad: 0, situation: rig.situation }, policy);
+  if (outcome.kind !== 'estimated') return Number.POSITIVE_INFINITY;
+  return Math.min(...outcome.methods.filter(({ id }) => id !== 'fractions').map(({ pullN }) => pullN));
 }
 
 /** How far a place is from the way that a body would run, straight downhill with some room on either side; below 0 in it. Metres. */

@@ -1,6 +1,7 @@
 import { type DangerZones, dangerZones } from '../hazards/danger-zones.ts';
 import { pathOf, spanLengthM, stopAt } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
+import type { ResolvedLine } from '../resolved/parts.ts';
 import type { Body, VehicleBody } from '../rig/rig.ts';
 import { ahead } from '../statics/ground.ts';
 import { type Vec3, vec3 } from '../statics/vec3.ts';
@@ -25,28 +26,32 @@ export function isSheltered(body: Body): boolean {
  * Room between a place on the map and the danger zones of every line at one moment, metres: below 0 inside a circle, a corridor or a
  * bend, 0 on its border. Infinite without lines, NaN without a balance.
  */
-export function zoneRoomM({ rig, shown }: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): number {
+export function zoneRoomM(moment: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): number {
+  const { rig, shown } = moment;
   if (shown === undefined) return Number.NaN;
-  const { care, zones } = rig.policy;
+  const at = { x: xM, y: yM };
   let room = Number.POSITIVE_INFINITY;
-  for (const line of rig.lines) {
-    const last = line.stops.length - 1;
-    for (let stop = 0; stop <= last; stop++) {
-      const { x, y } = stopAt(line, stop, shown.balance);
-      const before = stop > 0 ? spanLengthM(line, stop - 1, shown.balance) : 0;
-      const after = stop < last ? spanLengthM(line, stop, shown.balance) : 0;
-      const radius = care.zoneFactor.value * Math.max(before, after);
-      room = Math.min(room, Math.hypot(xM - x, yM - y) - radius);
-      if (stop === last) continue;
-      const to = stopAt(line, stop + 1, shown.balance);
-      room = Math.min(room, besideM(xM, yM, { x, y }, to) - zones.corridorM.value);
-      if (stop === 0) continue;
-      const from = stopAt(line, stop - 1, shown.balance);
-      if (insideBend({ x: xM, y: yM }, { apex: { x, y }, from, to, radius })) room = Math.min(room, -1e-9);
-    }
-  }
+  for (const line of rig.lines)
+    for (let stop = 0; stop < line.stops.length; stop++) room = Math.min(room, roomAtStop(moment, line, stop, at));
   // On the border counts as inside.
   return room - 1e-9 * Math.max(1, Math.abs(room));
+}
+
+/** Room to the circle round one stop of a line, to the inside of its bend, and to the corridor of the strand behind it. */
+function roomAtStop({ rig: { policy }, shown }: Moment, line: ResolvedLine, stop: number, at: Level): number {
+  if (shown === undefined) return Number.NaN;
+  const { balance } = shown;
+  const last = line.stops.length - 1;
+  const apex = stopAt(line, stop, balance);
+  const before = stop > 0 ? spanLengthM(line, stop - 1, balance) : 0;
+  const after = stop < last ? spanLengthM(line, stop, balance) : 0;
+  const radius = policy.care.zoneFactor.value * Math.max(before, after);
+  const circle = Math.hypot(at.x - apex.x, at.y - apex.y) - radius;
+  if (stop === last) return circle;
+  const to = stopAt(line, stop + 1, balance);
+  const room = Math.min(circle, besideM(at, apex, to) - policy.zones.corridorM.value);
+  if (stop === 0) return room;
+  return insideBend(at, { apex, from: stopAt(line, stop - 1, balance), to, radius }) ? Math.min(room, -1e-9) : room;
 }
 
 interface Level {
@@ -55,7 +60,7 @@ interface Level {
 }
 
 /** Distance of a place from a strand to one side of it; infinite beyond its ends. */
-function besideM(x: number, y: number, from: Level, to: Level): number {
+function besideM({ x, y }: Level, from: Level, to: Level): number {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const long = Math.hypot(dx, dy);
   if (!(long > 0)) return Number.POSITIVE_INFINITY;

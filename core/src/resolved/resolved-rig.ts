@@ -1,7 +1,7 @@
 import type { EffortOutcome } from '../effort/estimate-pull.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import type { Policy } from '../policy/policy.ts';
 import type { Standing } from '../hold/vehicle-hold.ts';
+import type { Policy } from '../policy/policy.ts';
 import type { PersonBody } from '../rig/bodies.ts';
 import type { Case } from '../rig/case.ts';
 import type { LoadWay } from '../rig/load-way.ts';

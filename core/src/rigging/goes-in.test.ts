@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fitKinds } from '../gear/fit.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { judge } from '../judgement/judge.ts';
+import { judgeStart } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit } from '../rig/edits.ts';
 import { usesOf } from '../rig/references.ts';
@@ -27,7 +27,7 @@ const odd = (facts: GearFacts, factor: number): GearFacts =>
 function judgedToGo(subject: Case, useId: string, facts: GearFacts): boolean {
   const { rig } = applyEdit(subject.rig, { kind: 'choose-piece', useId, gearId: facts.id });
   const gear = [...subject.gear.filter(({ id }) => id !== facts.id), facts];
-  return !judge({ ...subject, rig, gear }).fits.some(
+  return !judgeStart({ ...subject, rig, gear }).fits.some(
     ({ fits, innerUseId, outerUseId }) => fits === false && (innerUseId === useId || outerUseId === useId),
   );
 }

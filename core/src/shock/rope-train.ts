@@ -32,23 +32,44 @@ export function stretchOf(train: RopeTrain, forceN: number, peakN: number): numb
   return stretchM;
 }
 
-/** Force of a train at a stretch, newtons; 0 where it hangs slack. `guessN` is where the search begins. */
-export function forceOf(train: RopeTrain, stretchM: number, peakN: number, guessN = 0): number {
-  if (!(stretchM > 0)) return 0;
+/** A curve of every rope: its stretch at a force, and the exponent by which force rises with it. */
+interface Curve {
+  readonly atN: number;
+  readonly stretchAtM: (rope: TrainRope) => number;
+  readonly exponentOf: (rope: TrainRope) => number;
+}
+
+const loadingCurve: Curve = { atN: 1, stretchAtM: (rope) => loadedM(rope, 1), exponentOf: ({ law }) => law.exponent };
+const unloadingCurve = (peakN: number): Curve => ({
+  atN: peakN,
+  stretchAtM: (rope) => loadedM(rope, peakN),
+  exponentOf: ({ law }) => unloadingExponent(law),
+});
+
+/** Force of a train at a stretch, newtons; 0 where it hangs slack. Up to the stretch of `peakN` it follows the unloading curves. */
+export function forceOf(train: RopeTrain, stretchM: number, peakN: number): number {
   const [first] = train;
-  if (first === undefined) return 0;
+  if (first === undefined || !(stretchM > 0)) return 0;
   const unloading = peakN > 0 && stretchM < stretchOf(train, peakN, peakN);
-  const exponent = unloading ? unloadingExponent(first.law) : first.law.exponent;
-  const atN = unloading ? peakN : first.mbsN;
-  const exponentOf = ({ law }: TrainRope) => (unloading ? unloadingExponent(law) : law.exponent);
-  if (train.length === 1 || train.every((rope) => exponentOf(rope) === exponent))
-    return atN * (stretchM / stretchOf(train, atN, unloading ? peakN : 0)) ** exponent;
-  // Stretch rises with force ever more slowly, so that after its first step Newton's method comes up from below.
-  let forceN = guessN > 0 ? guessN : atN * 1e-3;
+  return forceOn(unloading ? unloadingCurve(peakN) : loadingCurve, train, stretchM);
+}
+
+function forceOn({ atN, stretchAtM, exponentOf }: Curve, train: RopeTrain, stretchM: number): number {
+  const exponent = exponentOf(train[0] as TrainRope);
+  let [wholeM, alike] = [0, true];
+  for (const rope of train) {
+    wholeM += stretchAtM(rope);
+    alike &&= exponentOf(rope) === exponent;
+  }
+  // Ropes of one exponent are together one rope.
+  const first = atN * (stretchM / wholeM) ** exponent;
+  if (alike) return first;
+  // Else stretch rises with force ever more slowly, so that after its first step Newton's method comes up from below.
+  let forceN = first;
   for (let step = 0; step < NEWTON_STEPS; step++) {
     let [total, slope] = [0, 0];
     for (const rope of train) {
-      const own = unloading ? loadedM(rope, peakN) * (forceN / peakN) ** (1 / unloadingExponent(rope.law)) : loadedM(rope, forceN);
+      const own = stretchAtM(rope) * (forceN / atN) ** (1 / exponentOf(rope));
       total += own;
       slope += own / (exponentOf(rope) * forceN);
     }
@@ -67,7 +88,8 @@ export function loadingEnergyJ(train: RopeTrain, forceN: number): number {
 
 /** Energy that a train gives back from a force, joules, having seen `peakN`. */
 export function storedEnergyJ(train: RopeTrain, forceN: number, peakN: number): number {
-  if (forceN >= peakN) return train.reduce((sum, rope) => sum + rope.law.recovery * ((forceN * loadedM(rope, forceN)) / (rope.law.exponent + 1)), 0);
+  if (forceN >= peakN)
+    return train.reduce((sum, rope) => sum + rope.law.recovery * ((forceN * loadedM(rope, forceN)) / (rope.law.exponent + 1)), 0);
   return train.reduce((sum, rope) => {
     const exponent = unloadingExponent(rope.law);
     const stretchM = loadedM(rope, peakN) * (forceN / peakN) ** (1 / exponent);

@@ -79,8 +79,7 @@ export function planRunUp(start: Moment): RunUpOutcome | undefined {
   const speed = own?.runUp?.speedMPerS ?? search.speed ?? unsafe;
   const count = own?.attempts ?? 3;
   const shares = Array.from({ length: count }, (_, index) => (count === 1 ? 1 : 0.5 + (0.5 * index) / (count - 1)));
-  const attempt = (share: number) =>
-    attemptAt(start, setup, { share, speed: share * speed, acceleration, proposed: search.speed });
+  const attempt = (share: number) => attemptAt(start, setup, { share, speed: share * speed, acceleration, proposed: search.speed });
   const attempts = shares.map(attempt);
   const neededSlackM = acceleration > 0 ? (speed * speed) / (2 * acceleration) : Number.POSITIVE_INFINITY;
   const plan: RunUpPlan = {
@@ -106,7 +105,11 @@ function accelerationOf({ towing }: RunUpSetup, most: number): number {
 }
 
 /** The two checks of a speed. As planned the drive is that of the run-up; the greatest check has all the grip there is. */
-export function bodiesAt(setup: RunUpSetup, train: RunUpSetup['trains'][number], check: { readonly speedMPerS: number; readonly driveN: number; readonly stuckDrives: boolean }): TwoBodies {
+export function bodiesAt(
+  setup: RunUpSetup,
+  train: RunUpSetup['trains'][number],
+  check: { readonly speedMPerS: number; readonly driveN: number; readonly stuckDrives: boolean },
+): TwoBodies {
   const { towing, stuck } = setup;
   return {
     train,
@@ -170,28 +173,37 @@ function greatestSpeed(start: Moment, setup: RunUpSetup, { acceleration, fastest
   if (!(fastest > SLOWEST_MPERS)) return { speed: undefined, boundBy: 'slack' as const };
   if (room(fastest).left >= 0) return { speed: fastest, boundBy: 'slack' as const };
   if (room(SLOWEST_MPERS).left < 0) return { speed: undefined, boundBy: 'no-speed' as const };
-  let [low, high] = [SLOWEST_MPERS, fastest];
-  let [atLow, atHigh] = [room(low).left, room(high).left];
-  let by: 'limit' | 'breaking' = 'limit';
-  // False position, the end that stays halved, so that both ends come in.
+  const low = { speed: SLOWEST_MPERS, left: room(SLOWEST_MPERS).left };
+  const high = { speed: fastest, left: room(fastest).left };
+  const speed = lastInOrder(low, high, (at) => room(at).left);
+  return { speed, boundBy: room(speed * (1 + 2 * SPEED_TOLERANCE)).by };
+}
+
+interface Bracket {
+  readonly speed: number;
+  readonly left: number;
+}
+
+/** The last speed in order between one that is and one that is not: false position, the end that stays halved, so that both come in. */
+function lastInOrder(from: Bracket, to: Bracket, left: (speed: number) => number): number {
+  let [low, high] = [from, to];
   let stayed = 0;
-  for (let step = 0; step < SEARCH_STEPS && high - low > SPEED_TOLERANCE * high; step++) {
-    const share = atLow / (atLow - atHigh);
-    const middle = low + (high - low) * Math.min(0.98, Math.max(0.02, share));
-    const answer = room(middle);
-    by = answer.by;
-    if (answer.left >= 0) {
-      [low, atLow] = [middle, answer.left];
-      if (stayed === 1) atHigh /= 2;
+  for (let step = 0; step < SEARCH_STEPS && high.speed - low.speed > SPEED_TOLERANCE * high.speed; step++) {
+    const share = Math.min(0.98, Math.max(0.02, low.left / (low.left - high.left)));
+    const speed = low.speed + (high.speed - low.speed) * share;
+    const here = { speed, left: left(speed) };
+    if (here.left >= 0) {
+      low = here;
+      if (here.left < SPEED_TOLERANCE) break;
+      if (stayed === 1) high = { ...high, left: high.left / 2 };
       stayed = 1;
     } else {
-      [high, atHigh] = [middle, answer.left];
-      if (stayed === -1) atLow /= 2;
+      high = here;
+      if (stayed === -1) low = { ...low, left: low.left / 2 };
       stayed = -1;
     }
-    if (answer.left >= 0 && answer.left < SPEED_TOLERANCE) break;
   }
-  return { speed: low, boundBy: by };
+  return low.speed;
 }
 
 /** The line tension that keeps every place within its working limit, and the one that keeps the greatest check's margin. */
@@ -231,7 +243,9 @@ function attemptAt(start: Moment, setup: RunUpSetup, { share, speed, acceleratio
   const judged = rig.places.filter(({ index, kind }) => kind !== 'drum' && moment.places.present[index] === 1);
   const highest = judged[worstIndex(judged.map((place) => utilisationAt(moment, place) || 0)) ?? -1];
   const weakest = judged[worstIndex(judged.map((place) => stopRatio(rig, place) / breakingRatioAt(moment, place) || 0)) ?? -1];
-  const breaks = judged.filter(({ index }) => (moment.places.plannedN[index] ?? 0) > (moment.places.mbsN[index] ?? Number.POSITIVE_INFINITY))[0];
+  const breaks = judged.filter(
+    ({ index }) => (moment.places.plannedN[index] ?? 0) > (moment.places.mbsN[index] ?? Number.POSITIVE_INFINITY),
+  )[0];
   const utilisation = highest && utilisationAt(moment, highest);
   const breaking = weakest && breakingRatioAt(moment, weakest);
   const within = proposed !== undefined && !exceeds(speed, proposed);
@@ -254,10 +268,17 @@ function attemptAt(start: Moment, setup: RunUpSetup, { share, speed, acceleratio
 }
 
 /** When the tension first reaches what a place breaks at, s from first tension; the peak's time where only the closed form gets there. */
-function breaksAtS(moment: Moment, { index }: Place, setup: RunUpSetup, { speed, acceleration }: { readonly speed: number; readonly acceleration: number }): number {
+function breaksAtS(
+  moment: Moment,
+  { index }: Place,
+  setup: RunUpSetup,
+  { speed, acceleration }: { readonly speed: number; readonly acceleration: number },
+): number {
   const tensionN = (moment.places.mbsN[index] ?? 0) / (moment.places.perPullN[index] ?? 1);
   const driveN = plannedDriveN(setup, acceleration);
-  const runs = setup.trains.map((train) => runTwoBodies({ ...bodiesAt(setup, train, { speedMPerS: speed, driveN, stuckDrives: false }), historyS: 0.002, toFirstPeak: true }));
+  const runs = setup.trains.map((train) =>
+    runTwoBodies({ ...bodiesAt(setup, train, { speedMPerS: speed, driveN, stuckDrives: false }), historyS: 0.002, toFirstPeak: true }),
+  );
   const times = runs.map(({ history, peakS }) => history.find((sample) => sample.tensionN >= tensionN)?.timeS ?? peakS);
   return Math.min(...times);
 }
@@ -271,7 +292,10 @@ interface Strains {
   readonly weakest: Place | undefined;
 }
 
-function verdictOf({ rig }: Moment, { utilisation = 0, breaking = Number.POSITIVE_INFINITY, within, weakest }: Strains): Attempt['verdict'] {
+function verdictOf(
+  { rig }: Moment,
+  { utilisation = 0, breaking = Number.POSITIVE_INFINITY, within, weakest }: Strains,
+): Attempt['verdict'] {
   const { limits } = rig.policy;
   if (exceeds(utilisation, 1) || (weakest && fallsShort(breaking, stopRatio(rig, weakest)))) return 'stop';
   const near = !within && exceeds(utilisation, limits.nearLimit.value);

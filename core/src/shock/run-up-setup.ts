@@ -1,5 +1,5 @@
-import { inLineLengthM, ropeLawOf } from '../gear/traits.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
+import { inLineLengthM, ropeLawOf } from '../gear/traits.ts';
 import type { Moment } from '../moment/moment.ts';
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
@@ -14,7 +14,9 @@ export type TowDrive = Extract<ResolvedDrive, { kind: 'tow' }>;
 
 /** The tow of a rig that is made with a run-up, if it is one. */
 export const runUpDrive = ({ drives }: Pick<ResolvedRig, 'drives'>): TowDrive | undefined =>
-  drives.find((drive): drive is TowDrive => drive.kind === 'tow' && drive.line.line.drive.kind === 'tow' && drive.line.line.drive.manner === 'run-up');
+  drives.find(
+    (drive): drive is TowDrive => drive.kind === 'tow' && drive.line.line.drive.kind === 'tow' && drive.line.line.drive.manner === 'run-up',
+  );
 
 /** Everything that a run-up is reckoned from; newtons, metres, kilograms, all along the line. */
 export interface RunUpSetup {
@@ -44,7 +46,9 @@ export interface RunUpSetup {
 }
 
 /** What keeps a run-up from being reckoned, in words. */
-export type RunUpOutcome = { readonly kind: 'set-up'; readonly setup: RunUpSetup } | { readonly kind: 'unknown'; readonly missing: readonly string[] };
+export type RunUpOutcome =
+  | { readonly kind: 'set-up'; readonly setup: RunUpSetup }
+  | { readonly kind: 'unknown'; readonly missing: readonly string[] };
 
 /** Gathers what a run-up is reckoned from, at its first tension. */
 export function setUpRunUp(start: Moment, drive: TowDrive): RunUpOutcome {
@@ -155,7 +159,11 @@ function gripOf({ massKg, stance }: VehicleBody, { hold }: Policy, { slopeRad }:
   return (stance ? hold.friction[stance.ground].value : most) * massKg * STANDARD_GRAVITY * Math.cos(slopeRad);
 }
 
-function towingFigures({ policy, rig }: ResolvedRig, towing: VehicleBody, lineWay: { x: number; y: number; z: number }): RunUpSetup['towing'] {
+function towingFigures(
+  { policy, rig }: ResolvedRig,
+  towing: VehicleBody,
+  lineWay: { x: number; y: number; z: number },
+): RunUpSetup['towing'] {
   const weightN = towing.massKg * STANDARD_GRAVITY;
   const slopeRad = slopeAlong(rig.ground, vec3(lineWay.x, lineWay.y, 0));
   // On unknown ground what rolls easiest stands: it keeps its speed.

@@ -94,62 +94,88 @@ interface Phase {
  * held like a thing that sticks until it breaks away; it never rolls back. Source: Newton's law for two bodies on a line.
  */
 export function runTwoBodies(subject: TwoBodies): ShockRun {
-  const { train, towing, stuck, stepS = SHOCK_STEP_S, historyS } = subject;
-  let state: State = { x1: 0, v1: towing.speedMPerS, x2: 0, v2: 0, drivenJ: 0, lostJ: 0 };
-  let phase: Phase = { way: towing.speedMPerS > 0 ? 1 : 0, stuckMoves: false, taut: true, peakN: 0, loading: true, driving: true };
-  phase = settled(subject, state, phase);
-  let timeS = 0;
-  let [peakN, peakS] = [0, 0];
-  let freedS: number | undefined;
-  let phases = 0;
-  const history: ShockSample[] = [];
-  const note = () => {
-    const tensionN = tension(train, state, phase);
-    if (tensionN > peakN) [peakN, peakS] = [tensionN, timeS];
-    if (freedS === undefined && state.x2 >= stuck.overM * (1 - 1e-9)) freedS = timeS;
-    if (historyS !== undefined && timeS >= history.length * historyS * (1 - 1e-12))
-      history.push({ timeS, tensionN, towingMPerS: state.v1, stuckMPerS: state.v2, movedM: state.x2 });
-  };
-  note();
-  let live = eventsOf(subject, phase).filter((event) => event(state) >= 0);
-  while (timeS < LONGEST_S && phases < MOST_PHASES && !isAtRest(state, phase)) {
-    const wholeS = Math.min(stepS, LONGEST_S - timeS);
-    const after = stepped(subject, phase, state, wholeS);
-    if (!happens(live, after)) {
-      state = after;
-      timeS += wholeS;
-      note();
-      continue;
-    }
-    // The earliest event within the step, by halves.
-    let [low, high] = [0, wholeS];
-    while (high - low > EVENT_S) {
-      const middle = (low + high) / 2;
-      if (happens(live, stepped(subject, phase, state, middle))) high = middle;
-      else low = middle;
-    }
-    state = stepped(subject, phase, state, high);
-    timeS += high;
-    phases++;
-    note();
-    const next = settled(subject, state, phase);
-    if (subject.toFirstPeak && phase.loading && !next.loading) break;
-    phase = next;
-    live = eventsOf(subject, phase).filter((event) => event(state) >= 0);
+  const { towing, stepS = SHOCK_STEP_S } = subject;
+  const state: State = { x1: 0, v1: towing.speedMPerS, x2: 0, v2: 0, drivenJ: 0, lostJ: 0 };
+  const first: Phase = { way: towing.speedMPerS > 0 ? 1 : 0, stuckMoves: false, taut: true, peakN: 0, loading: true, driving: true };
+  const run: Run = { subject, state, phase: settled(subject, state, first), timeS: 0, peakN: 0, peakS: 0, freedS: undefined, history: [] };
+  note(run);
+  for (let phases = 0; phases < MOST_PHASES && run.timeS < LONGEST_S && !isAtRest(run.state, run.phase); phases++) {
+    runPhase(run, stepS);
+    if (run.timeS >= LONGEST_S) break;
+    const next = settled(subject, run.state, run.phase);
+    if (subject.toFirstPeak && run.phase.loading && !next.loading) break;
+    run.phase = next;
   }
-  if (historyS !== undefined && (history.at(-1)?.timeS ?? -1) < timeS)
-    history.push({ timeS, tensionN: tension(train, state, phase), towingMPerS: state.v1, stuckMPerS: state.v2, movedM: state.x2 });
+  if (subject.historyS !== undefined && (run.history.at(-1)?.timeS ?? -1) < run.timeS) run.history.push(sampleOf(run));
+  const { peakN, peakS, freedS, timeS, history } = run;
   return {
     peakN,
     peakS,
     freedS,
-    movedM: state.x2,
+    movedM: run.state.x2,
     endedS: timeS,
-    atRest: isAtRest(state, phase),
-    energyError: energyError(subject, state, phase),
+    atRest: isAtRest(run.state, run.phase),
+    energyError: energyError(subject, run.state, run.phase),
     history,
   };
 }
+
+/** A run as it goes on, changed in place. */
+interface Run {
+  readonly subject: TwoBodies;
+  state: State;
+  phase: Phase;
+  timeS: number;
+  peakN: number;
+  peakS: number;
+  freedS: number | undefined;
+  readonly history: ShockSample[];
+}
+
+/** Steps on until something ends the phase, which is found by halves, or the time is up. */
+function runPhase(run: Run, stepS: number): void {
+  const { subject, phase } = run;
+  const from = run.state;
+  const live = eventsOf(subject, phase).filter((event) => event(from) >= 0);
+  while (run.timeS < LONGEST_S) {
+    const wholeS = Math.min(stepS, LONGEST_S - run.timeS);
+    const after = stepped(subject, phase, run.state, wholeS);
+    if (!happens(live, after)) {
+      pass(run, after, wholeS);
+      continue;
+    }
+    let [low, high] = [0, wholeS];
+    while (high - low > EVENT_S) {
+      const middle = (low + high) / 2;
+      if (happens(live, stepped(subject, phase, run.state, middle))) high = middle;
+      else low = middle;
+    }
+    pass(run, stepped(subject, phase, run.state, high), high);
+    return;
+  }
+}
+
+function pass(run: Run, state: State, seconds: number): void {
+  run.state = state;
+  run.timeS += seconds;
+  note(run);
+}
+
+function note(run: Run): void {
+  const { subject, state, timeS, history } = run;
+  const tensionN = tension(subject.train, state, run.phase);
+  if (tensionN > run.peakN) [run.peakN, run.peakS] = [tensionN, timeS];
+  if (run.freedS === undefined && state.x2 >= subject.stuck.overM * (1 - 1e-9)) run.freedS = timeS;
+  if (subject.historyS !== undefined && timeS >= history.length * subject.historyS * (1 - 1e-12)) history.push(sampleOf(run));
+}
+
+const sampleOf = ({ subject, state, phase, timeS }: Run): ShockSample => ({
+  timeS,
+  tensionN: tension(subject.train, state, phase),
+  towingMPerS: state.v1,
+  stuckMPerS: state.v2,
+  movedM: state.x2,
+});
 
 const tension = (train: RopeTrain, { x1, x2 }: State, { taut, peakN, loading }: Phase): number =>
   taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
@@ -231,34 +257,48 @@ function eventsOf(subject: TwoBodies, phase: Phase): readonly Event[] {
   return events;
 }
 
+/** Speeds below this are none, m/s. */
+const STILL_MPERS = 1e-9;
+
 /** The phase that follows from a state: what sticks lets go, what stands is at rest, the rope loads, unloads or hangs slack. */
 function settled(subject: TwoBodies, state: State, phase: Phase): Phase {
-  const { train, towing, stuck } = subject;
-  const still = 1e-9;
+  const rope = ropeAfter(subject, state, phase);
+  const tensionN = rope.taut ? tension(subject.train, state, phase) : 0;
+  const way = wayAfter(subject, state, pushN(subject, tensionN, rope));
+  const { stuck } = subject;
+  const pullsN = tensionN + (rope.driving ? stuck.driveN : 0);
+  return { ...rope, way, stuckMoves: state.v2 > STILL_MPERS || pullsN >= heldN(stuck, state.x2) * (1 - 1e-12) };
+}
+
+function ropeAfter({ train }: TwoBodies, state: State, phase: Phase): Phase {
   const stretchM = state.x1 - state.x2;
   const rate = state.v1 - state.v2;
-  const taut = phase.taut ? stretchM > 0 || rate > still : stretchM >= 0 && rate > 0;
-  const driving = phase.driving && taut;
-  const forceN = tension(train, state, phase);
+  const taut = phase.taut ? stretchM > 0 || rate > STILL_MPERS : stretchM >= 0 && rate > 0;
   const beyond = phase.peakN === 0 || stretchM >= stretchOf(train, phase.peakN, phase.peakN) * (1 - 1e-12);
   const loading = taut && rate > 0 && beyond;
-  const peakN = phase.loading && !loading ? Math.max(phase.peakN, forceN) : phase.peakN;
-  const next: Phase = { way: phase.way, stuckMoves: phase.stuckMoves, taut, peakN, loading, driving };
-  const tensionN = taut ? forceN : 0;
-  const push = pushN(subject, tensionN, next);
-  const free = Math.abs(push) > towing.rollingN * (1 + 1e-12);
-  const way = Math.abs(state.v1) > still ? (state.v1 > 0 ? 1 : -1) : free ? (push > 0 ? 1 : -1) : 0;
-  const holdN = heldN(stuck, state.x2);
-  const stuckMoves = state.v2 > still || tensionN + (driving ? stuck.driveN : 0) >= holdN * (1 - 1e-12);
-  return { ...next, way, stuckMoves };
+  const peakN = phase.loading && !loading ? Math.max(phase.peakN, tension(train, state, phase)) : phase.peakN;
+  return { ...phase, taut, loading, peakN, driving: phase.driving && taut };
+}
+
+/** Which way the towing vehicle goes on; at rest until what pushes it is more than its rolling takes. */
+function wayAfter({ towing }: TwoBodies, { v1 }: State, push: number): Phase['way'] {
+  if (Math.abs(v1) > STILL_MPERS) return v1 > 0 ? 1 : -1;
+  if (Math.abs(push) <= towing.rollingN * (1 + 1e-12)) return 0;
+  return push > 0 ? 1 : -1;
 }
 
 /** What was put in, against what is still there and what was taken, as a share of the former. */
-function energyError({ train, towing, stuck }: TwoBodies, { x1, x2, v1, v2, drivenJ, lostJ }: State, { peakN, taut, loading }: Phase): number {
+function energyError(
+  { train, towing, stuck }: TwoBodies,
+  { x1, x2, v1, v2, drivenJ, lostJ }: State,
+  { peakN, taut, loading }: Phase,
+): number {
   const putInJ = 0.5 * towing.massKg * towing.speedMPerS ** 2 + drivenJ;
   const kineticJ = 0.5 * towing.massKg * v1 * v1 + 0.5 * stuck.massKg * v2 * v2;
   const forceN = taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
   // On its loading curve the rope holds all that was put into it; on the unloading one what has not come back.
-  const ropeJ = loading ? loadingEnergyJ(train, forceN) : loadingEnergyJ(train, peakN) - storedEnergyJ(train, peakN, peakN) + storedEnergyJ(train, forceN, peakN);
+  const ropeJ = loading
+    ? loadingEnergyJ(train, forceN)
+    : loadingEnergyJ(train, peakN) - storedEnergyJ(train, peakN, peakN) + storedEnergyJ(train, forceN, peakN);
   return putInJ > 0 ? Math.abs(putInJ - kineticJ - ropeJ - lostJ) / putInJ : 0;
 }

@@ -70,11 +70,13 @@ export function burstPlan(winch: WinchMotor, stretches: readonly MotorStretch[],
   const legs = stretches.map((stretch): Leg => {
     const currentA = winch.noLoadA + (winch.fullLoadA - winch.noLoadA) * stretch.loadShare;
     const speed = Math.max(0, winch.noLoadMPerS - (winch.noLoadMPerS - winch.fullLoadMPerS) * stretch.loadShare) * stretch.layerRatio;
-    const workingC =
-      electric.ambientC.value + currentA * currentA * electric.windingOhm.value * electric.thermalResistanceKPerW.value;
+    const workingC = electric.ambientC.value + currentA * currentA * electric.windingOhm.value * electric.thermalResistanceKPerW.value;
     return { currentA, speed, workingC, seconds: stretch.ropeM / speed, loadShare: stretch.loadShare };
   });
-  const hardest = legs.reduce<Leg | undefined>((worst, leg) => (worst === undefined || leg.currentA > worst.currentA ? leg : worst), undefined);
+  const hardest = legs.reduce<Leg | undefined>(
+    (worst, leg) => (worst === undefined || leg.currentA > worst.currentA ? leg : worst),
+    undefined,
+  );
   const currentA = hardest?.currentA ?? winch.noLoadA;
   const loadShare = hardest?.loadShare ?? 0;
   if (legs.some(({ speed }) => !(speed > 0))) return { kind: 'stalled', currentA, loadShare };
@@ -101,39 +103,90 @@ interface Leg {
   readonly loadShare: number;
 }
 
+/** A pull as it goes on, changed in place. */
+interface Hauling {
+  state: Running;
+  bursts: number;
+  /** Seconds of the burst at hand; 0 while it rests. */
+  burstS: number;
+  firstBurstS: number;
+  endedByHeat: boolean;
+  hottestC: number;
+  lowestAh: number;
+  readonly ends: BurstEnd[];
+}
+
 /** Bursts and rests until the rope is hauled; undefined where there would be no end. */
 function pullInBursts(motor: Motor, legs: readonly Leg[], electric: Policy['electric']) {
-  let state: Running = { clockS: 0, heatC: motor.ambientC, chargeAh: motor.capacityAh * electric.startChargeShare.value };
-  let [bursts, hottestC, lowestAh, firstBurstS, burstS] = [0, state.heatC, state.chargeAh, 0, 0];
-  let endedByHeat = false;
-  const ends: BurstEnd[] = [];
+  const state: Running = { clockS: 0, heatC: motor.ambientC, chargeAh: motor.capacityAh * electric.startChargeShare.value };
+  const hauling: Hauling = {
+    state,
+    bursts: 0,
+    burstS: 0,
+    firstBurstS: 0,
+    endedByHeat: false,
+    hottestC: state.heatC,
+    lowestAh: state.chargeAh,
+    ends: [],
+  };
   const whole = legs.reduce((sum, { seconds }) => sum + seconds, 0);
-  let hauledS = 0;
+  let doneS = 0;
   for (const [stretch, leg] of legs.entries()) {
     let leftS = leg.seconds;
     while (leftS > whole * 1e-12) {
-      if (burstS === 0) bursts++;
-      const heatS = secondsToHottest(motor, leg, state.heatC, electric);
-      const seconds = Math.min(leftS, electric.burstS.value - burstS, heatS);
-      if (bursts > MOST_BURSTS || (burstS === 0 && !(seconds > 0))) return undefined;
-      state = ran(motor, state, leg, seconds);
-      leftS -= seconds;
-      burstS += seconds;
-      hauledS += seconds;
-      hottestC = Math.max(hottestC, state.heatC);
-      lowestAh = Math.min(lowestAh, state.chargeAh);
-      if (bursts === 1) firstBurstS = burstS;
-      const byHeat = seconds === heatS;
-      const over = byHeat || burstS >= electric.burstS.value * (1 - 1e-12);
-      if (!over || hauledS >= whole * (1 - 1e-9)) continue;
-      if (bursts === 1) endedByHeat = byHeat;
-      const before = state;
-      state = rested(motor, state, electric);
-      ends.push({ stretch, share: 1 - leftS / leg.seconds, atS: before.clockS, byHeat, restS: state.clockS - before.clockS });
-      burstS = 0;
+      const ran = runOn(hauling, { motor, leg, leftS, electric });
+      if (ran === undefined) return undefined;
+      leftS -= ran.seconds;
+      doneS += ran.seconds;
+      if (ran.over && doneS < whole * (1 - 1e-9))
+        rest(hauling, { motor, electric, stretch, share: 1 - leftS / leg.seconds, byHeat: ran.byHeat });
     }
   }
-  return { bursts, minutes: state.clockS / 60, firstBurstS, endedByHeat, hottestC, ends, lowestAh };
+  const { state: last, ...figures } = hauling;
+  return {
+    bursts: figures.bursts,
+    minutes: last.clockS / 60,
+    firstBurstS: figures.firstBurstS,
+    endedByHeat: figures.endedByHeat,
+    hottestC: figures.hottestC,
+    ends: figures.ends,
+    lowestAh: figures.lowestAh,
+  };
+}
+
+interface RunOn {
+  readonly motor: Motor;
+  readonly leg: Leg;
+  readonly leftS: number;
+  readonly electric: Policy['electric'];
+}
+
+/** Runs on to the end of the stretch or of the burst, whichever comes first; undefined where the motor cannot run at all. */
+function runOn(hauling: Hauling, { motor, leg, leftS, electric }: RunOn) {
+  if (hauling.burstS === 0) hauling.bursts++;
+  const heatS = secondsToHottest(motor, leg, hauling.state.heatC, electric);
+  const seconds = Math.min(leftS, electric.burstS.value - hauling.burstS, heatS);
+  if (hauling.bursts > MOST_BURSTS || (hauling.burstS === 0 && !(seconds > 0))) return undefined;
+  hauling.state = ran(motor, hauling.state, leg, seconds);
+  hauling.burstS += seconds;
+  hauling.hottestC = Math.max(hauling.hottestC, hauling.state.heatC);
+  hauling.lowestAh = Math.min(hauling.lowestAh, hauling.state.chargeAh);
+  if (hauling.bursts === 1) hauling.firstBurstS = hauling.burstS;
+  const byHeat = seconds === heatS;
+  return { seconds, byHeat, over: byHeat || hauling.burstS >= electric.burstS.value * (1 - 1e-12) };
+}
+
+interface Rest extends Pick<BurstEnd, 'stretch' | 'share' | 'byHeat'> {
+  readonly motor: Motor;
+  readonly electric: Policy['electric'];
+}
+
+function rest(hauling: Hauling, { motor, electric, stretch, share, byHeat }: Rest): void {
+  const { clockS } = hauling.state;
+  if (hauling.bursts === 1) hauling.endedByHeat = byHeat;
+  hauling.state = rested(motor, hauling.state, electric);
+  hauling.ends.push({ stretch, share, atS: clockS, byHeat, restS: hauling.state.clockS - clockS });
+  hauling.burstS = 0;
 }
 
 interface Motor {

@@ -151,7 +151,13 @@ const head = ({ code, severity, softenable, why, needs, asks, unless }: RuleHead
 });
 
 /** Adds what a rule answers about one subject to what was told before. */
-function tell<S>(told: Told[], about: (subject: S) => About, subject: S, answer: Reply<Data> | undefined, when?: Pick<Told, 'fromM' | 'atM'>): void {
+function tell<S>(
+  told: Told[],
+  about: (subject: S) => About,
+  subject: S,
+  answer: Reply<Data> | undefined,
+  when?: Pick<Told, 'fromM' | 'atM'>,
+): void {
   if (answer !== undefined) told.push({ ...toldOf(about(subject), answer), ...when });
 }
 

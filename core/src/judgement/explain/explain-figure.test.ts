@@ -22,7 +22,23 @@ const NAMES: { readonly [list: string]: (entry: Record<string, unknown>, index: 
   methods: ({ id }) => String(id),
 };
 /** Coordinates and vectors are drawn, words and findings are read; factors explain the terms they belong to. */
-const DRAWN = ['from', 'to', 'at', 'root', 'centre', 'corners', 'apex', 'a', 'b', 'along', 'forceN', 'findings', 'factors', 'index', 'swept'];
+const DRAWN = [
+  'from',
+  'to',
+  'at',
+  'root',
+  'centre',
+  'corners',
+  'apex',
+  'a',
+  'b',
+  'along',
+  'forceN',
+  'findings',
+  'factors',
+  'index',
+  'swept',
+];
 
 function numbersOf(value: unknown, path: string, list: string): readonly (readonly [string, number])[] {
   if (typeof value === 'number') return [[path, value]];

@@ -6,8 +6,8 @@ import { count, type Figure, force, length, percent, ratio } from '../../quantit
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Case } from '../../rig/case.ts';
-import { bracketed, ownerName } from '../ask/speak.ts';
 import type { Judged } from '../ask/judged.ts';
+import { bracketed, ownerName } from '../ask/speak.ts';
 import { judgedCase } from '../judge.ts';
 import { whereOf } from '../report/report-figures.ts';
 import { actFigures } from './act-terms.ts';
@@ -17,7 +17,7 @@ import { drawnFigures } from './drawn-terms.ts';
 import { driveFiguresExplained } from './drive-terms.ts';
 import { explainPlaceOf, limitsOfPlace, loadTerm } from './explain-place.ts';
 import { holdFigures } from './hold-terms.ts';
-import { effortTermOf, greatestTerm, methodTerm, plannedEffortTerm, plannedLinePull, pullTerm } from './pull-terms.ts';
+import { effortTermOf, greatestPullTerm, methodTerm, plannedEffortTerm, plannedLinePull, pullTerm } from './pull-terms.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
 
@@ -55,7 +55,7 @@ function pullFigures(moment: Moment): readonly ReportFigure[] {
     figures.push(explained('plannedPullN', 'Planned line pull', force(plannedPullN), () => plannedLinePull(moment, most)));
   const [first] = drives;
   if (greatestPullN !== undefined && first)
-    figures.push(explained('greatestPullN', 'Greatest line pull', force(greatestPullN), () => greatestTerm(first)));
+    figures.push(explained('greatestPullN', 'Greatest line pull', force(greatestPullN), () => greatestPullTerm(moment, first)));
   for (const motion of ['hauling', 'frictionless', 'lowering'] as const) {
     const gain = advantage?.[motion];
     if (gain !== undefined)
@@ -164,7 +164,10 @@ function worstFigures({ places }: Judged, place: Place): readonly ReportFigure[]
           ...placeFigures(moment, place, '.worst').filter(fields(list)),
           measured(`${at}.${metre}`, 'Where on the way it is worst', length(moment.travelM), 'the moment in which it is worst'),
         ];
-  return [...own(planned, ['plannedN', 'wllN', 'utilisation'], 'plannedAtM'), ...own(greatest, ['greatestN', 'mbsN', 'breakingRatio'], 'greatestAtM')];
+  return [
+    ...own(planned, ['plannedN', 'wllN', 'utilisation'], 'plannedAtM'),
+    ...own(greatest, ['greatestN', 'mbsN', 'breakingRatio'], 'greatestAtM'),
+  ];
 }
 
 function placeFigures(moment: Moment, place: Place, which: '' | '.worst'): readonly ReportFigure[] {

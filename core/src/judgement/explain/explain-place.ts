@@ -46,7 +46,8 @@ export function loadTerm(moment: Moment, place: Place, check: 'planned' | 'great
 /** The first drive's pull in one state of a check. */
 export function linePullOf(moment: Moment, state: LoadState, check: 'planned' | 'greatest'): Term {
   if (check === 'planned') return plannedLinePull(moment, state);
-  if (moment.runUp) return { label: 'Peak of the greatest check', figure: force(state.scale), reason: 'a quarter faster, with all the grip there is' };
+  if (moment.runUp)
+    return { label: 'Peak of the greatest check', figure: force(state.scale), reason: 'a quarter faster, with all the grip there is' };
   const [drive] = moment.drives;
   return drive ? greatestTerm(drive) : { label: 'Greatest line pull', figure: force(state.scale) };
 }

@@ -36,9 +36,19 @@ export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
   }
   if (effort.plannedBy === 'holds-back') {
     const running = effort.methods.filter(({ pullN }) => pullN < 0);
-    const of = running.map((method): Term => ({ label: `${methodWords[method.id]}, its size`, figure: force(-method.pullN), how: { operation: 'size', of: [methodTerm(method)] } }));
+    const of = running.map(
+      (method): Term => ({
+        label: `${methodWords[method.id]}, its size`,
+        figure: force(-method.pullN),
+        how: { operation: 'size', of: [methodTerm(method)] },
+      }),
+    );
     if (of.length === 0) return { label: 'Pull to hold it back', figure, reason: 'by no method does it run by itself' };
-    const most: Term = { label: 'The most by which it runs', figure: force(effort.plannedN / planningMargin.value), how: { operation: 'greatest', of } };
+    const most: Term = {
+      label: 'The most by which it runs',
+      figure: force(effort.plannedN / planningMargin.value),
+      how: { operation: 'greatest', of },
+    };
     return { label: 'Pull to hold it back', figure, how: { operation: 'product', of: [most, margin] } };
   }
   const sizes = effort.methods.map(
@@ -61,7 +71,8 @@ export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
 
 /** The planned pull of the first drive in one planned state: pull needed ÷ what a newton gives at the load. */
 export function plannedLinePull(moment: Moment, { balance: { motion }, scale }: LoadState): Term {
-  if (moment.runUp) return { label: 'Peak of the run-up', figure: force(scale), reason: 'the larger of the run as planned and the closed form' };
+  if (moment.runUp)
+    return { label: 'Peak of the run-up', figure: force(scale), reason: 'the larger of the run as planned and the closed form' };
   return {
     label: moment.rig.drives[0]?.kind === 'winch' ? 'Line pull at the drum' : 'Line pull',
     figure: force(scale),
@@ -113,6 +124,12 @@ export function ratedTerm({ drive: { kind }, drum, ratedN }: DriveState): Term {
       ],
     },
   };
+}
+
+/** The first drive's pull in the greatest check: what it can get to, or the peak of a run-up's. */
+export function greatestPullTerm({ runUp }: Moment, drive: DriveState): Term {
+  if (runUp === undefined) return greatestTerm(drive);
+  return { label: 'Peak of the greatest check', figure: force(runUp.greatestN), reason: 'a quarter faster, with all the grip there is' };
 }
 
 /** The greatest pull a drive can get to. */

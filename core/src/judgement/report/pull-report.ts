@@ -67,7 +67,8 @@ const LONGEST_M = 1e4;
 const finite = (lengthM: number): number => Math.min(lengthM, LONGEST_M);
 
 function attemptReport(attempt: Attempt): AttemptReport {
-  const { share, speedMPerS, slackM, peakN, greatestN, peakS, freed, movedM, utilisation, highest, breaking, weakest, breaks, verdict } = attempt;
+  const { share, speedMPerS, slackM, peakN, greatestN, peakS, freed, movedM, utilisation, highest, breaking, weakest, breaks, verdict } =
+    attempt;
   return {
     share,
     speedMPerS,

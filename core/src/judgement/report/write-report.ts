@@ -7,8 +7,8 @@ import { type Rule, type Severity, severities, type Told } from '../ask/rule.ts'
 import { rules } from '../rules/rule-list.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from './drawing-facts.ts';
 import { counted, type Finding, findingId, worstFirst } from './finding.ts';
-import { CORE_VERSION, type Report, type Verdict } from './report.ts';
 import { pullReport, runUpReport } from './pull-report.ts';
+import { CORE_VERSION, type Report, type Verdict } from './report.ts';
 import { driveFigures, drumFigures, fitReports, holdReports, placeReports } from './report-figures.ts';
 
 /** Writes down what was judged, with what every rule said. */

@@ -22,7 +22,12 @@ export const sharpPulley: EventRow = {
         const pulley = pulleys[index];
         if (pulley === undefined || !(strandAngleRad(to, pulley) < leastRad)) return undefined;
         const chain = pulley.line.stops[pulley.stop]?.chain;
-        return { kind: 'sharp-pulley', atM: to.travelM, about: chain?.chain.id, data: { name: chain?.last?.piece?.tag, angleRad: leastRad } };
+        return {
+          kind: 'sharp-pulley',
+          atM: to.travelM,
+          about: chain?.chain.id,
+          data: { name: chain?.last?.piece?.tag, angleRad: leastRad },
+        };
       },
     };
   },

@@ -1,7 +1,7 @@
+import { drumOf } from '../../../moment/drives.ts';
 import { rich } from '../../../quantity/format.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumOf } from '../../../moment/drives.ts';
 
 export const drumOverfull = momentRule({
   code: 'drum-overfull',

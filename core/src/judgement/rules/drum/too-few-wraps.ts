@@ -1,8 +1,8 @@
+import { drumOf } from '../../../moment/drives.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumOf } from '../../../moment/drives.ts';
 
 export const tooFewWraps = momentRule({
   code: 'too-few-wraps',

@@ -1,10 +1,10 @@
+import { drumLoad, drumOf, plannedOf } from '../../../moment/drives.ts';
 import type { DrumState } from '../../../moment/drum-state.ts';
 import { force, percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { layerDiameterM } from '../../../winch/drum-layers.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumLoad, drumOf, plannedOf } from '../../../moment/drives.ts';
 
 export const winchOverRating = momentRule({
   code: 'winch-over-rating',

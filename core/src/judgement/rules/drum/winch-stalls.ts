@@ -1,8 +1,8 @@
+import { drumOf, plannedOf } from '../../../moment/drives.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
-import { drumOf, plannedOf } from '../../../moment/drives.ts';
 
 export const winchStalls = momentRule({
   code: 'winch-stalls',

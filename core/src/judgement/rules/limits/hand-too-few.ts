@@ -1,8 +1,8 @@
+import { plannedOf } from '../../../moment/drives.ts';
 import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
-import { plannedOf } from '../../../moment/drives.ts';
 
 export const handTooFew = momentRule({
   code: 'hand-too-few',

@@ -11,10 +11,10 @@ import { overLinePullLimit } from './over-line-pull-limit.ts';
 import { pullChosenByPerson } from './pull-chosen-by-person.ts';
 import { pullNotEstimated } from './pull-not-estimated.ts';
 import { sharedDrives } from './shared-drives.ts';
-import { towHasNoGrip } from './tow-has-no-grip.ts';
-import { wrongWay } from './wrong-way.ts';
 import { startOnly } from './start-only.ts';
+import { towHasNoGrip } from './tow-has-no-grip.ts';
 import { travelNotSaid } from './travel-not-said.ts';
+import { wrongWay } from './wrong-way.ts';
 
 export const limitsRules: readonly Rule[] = [
   startOnly,

@@ -1,7 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
-import type { Body } from '../../../rig/rig.ts';
-import { type Runner, runRoomM, runners, runsByN } from '../../../release/runs-away.ts';
+import { type Runner, runners, runRoomM, runsByN } from '../../../release/runs-away.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import type { Body } from '../../../rig/rig.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
 

@@ -1,5 +1,5 @@
-import { rich } from '../../../quantity/format.ts';
 import { fromPointM, loadOutline } from '../../../pull/outlines.ts';
+import { rich } from '../../../quantity/format.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
 

@@ -1,5 +1,7 @@
 import type { Rule } from '../../ask/rule.ts';
+import { belowWhatRuns } from './below-what-runs.ts';
 import { cutOffOutOfReach } from './cut-off-out-of-reach.ts';
+import { inTheLoadsWay } from './in-the-loads-way.ts';
 import { noSignaller } from './no-signaller.ts';
 import { notPractised } from './not-practised.ts';
 import { operatorBelowSlide } from './operator-below-slide.ts';
@@ -8,8 +10,6 @@ import { operatorNotPlaced } from './operator-not-placed.ts';
 import { operatorOutOfReach } from './operator-out-of-reach.ts';
 import { ownerNotTold } from './owner-not-told.ts';
 import { personInZone } from './person-in-zone.ts';
-import { belowWhatRuns } from './below-what-runs.ts';
-import { inTheLoadsWay } from './in-the-loads-way.ts';
 
 export const peopleRules: readonly Rule[] = [
   belowWhatRuns,

@@ -1,10 +1,10 @@
 import { spanLengthM, toEndM } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
+import type { Approach } from '../../../pull/stops.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
-import type { Approach } from '../../../pull/stops.ts';
 
 export const damperToMove = momentRule({
   code: 'damper-to-move',
@@ -15,10 +15,10 @@ export const damperToMove = momentRule({
   subjects: ({ lines }) => lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [{ line, span }] : []))),
   about: aboutSpan,
   margin: (moment, leg) => leftAbove(roomOfDamperM(moment, leg), moment.rig.policy.pull.damperRoomM.value),
-  answer: ({ rig, travelM }) => found({ atM: travelM, roomM: rig.policy.pull.damperRoomM.value }),
-  title: ({ atM }) => rich`Move the damper after ${length(atM)}`,
+  answer: ({ rig }) => found({ roomM: rig.policy.pull.damperRoomM.value }),
+  title: () => rich`The damper has to be moved on the way`,
   detail: ({ roomM }) =>
-    rich`It is then within ${length(roomM)} of a fairlead, a pulley or a hook. Stop, ease the tension, then move it back to mid-leg.`,
+    rich`It comes within ${length(roomM)} of a fairlead, a pulley or a hook. Stop there, ease the tension, then move it back to mid-leg.`,
 });
 
 /** What a damper that began at mid-leg has left to the nearer end of its leg, metres; infinite where it never had that much. */

@@ -11,7 +11,9 @@ export const leftOverloaded = actRule({
   subjects: ({ lines }) => (lines.length > 1 ? lines : []),
   about: ({ line }) => ({ subject: { kind: 'strand', id: `${line.id}.0` } }),
   answer: ({ release: { left } }, { line }) => {
-    const strained = left.filter(({ lineId }) => lineId === line.id).flatMap(({ strained: all, atM }) => all.map((entry) => ({ ...entry, atM })));
+    const strained = left
+      .filter(({ lineId }) => lineId === line.id)
+      .flatMap(({ strained: all, atM }) => all.map((entry) => ({ ...entry, atM })));
     const [worst] = strained.sort((a, b) => b.loadN / b.mbsN - a.loadN / a.mbsN);
     return worst && found({ line: line.id.replaceAll('-', ' '), name: worst.name, loadN: worst.loadN, mbsN: worst.mbsN, atM: worst.atM });
   },

@@ -16,5 +16,6 @@ export const runsIfParted = actRule({
     return alone.length > 0 ? found({ label: rig.load.body.label, byN }) : undefined;
   },
   title: ({ label }) => rich`${label} runs downhill if the line parts`,
-  detail: ({ byN }) => rich`Nothing else holds it against ${force(byN)}. Keep everyone uphill of it, or hold it by a second line or by chocks.`,
+  detail: ({ byN }) =>
+    rich`Nothing else holds it against ${force(byN)}. Keep everyone uphill of it, or hold it by a second line or by chocks.`,
 });

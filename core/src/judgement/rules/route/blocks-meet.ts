@@ -1,6 +1,6 @@
+import { pulleysTowardsPulleys, roomM } from '../../../pull/stops.ts';
 import { length, rich, smallLength } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
-import { pulleysTowardsPulleys, roomM } from '../../../pull/stops.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
 

@@ -1,6 +1,6 @@
+import { type Approach, roomM, towardsFairleads } from '../../../pull/stops.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
-import { type Approach, roomM, towardsFairleads } from '../../../pull/stops.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
 

@@ -1,6 +1,6 @@
-import { smallLength, length, rich } from '../../../quantity/format.ts';
-import { leftAbove } from '../../../quantity/tolerance.ts';
 import { fittingsTowardsPulleys, roomM } from '../../../pull/stops.ts';
+import { length, rich, smallLength } from '../../../quantity/format.ts';
+import { leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
 

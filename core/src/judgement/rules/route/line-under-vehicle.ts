@@ -1,7 +1,10 @@
 import { passesOver } from '../../../hazards/danger-zones.ts';
 import { stopAt } from '../../../moment/forces.ts';
+import type { Moment } from '../../../moment/moment.ts';
+import { bodyPose } from '../../../moment/poses.ts';
 import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
+import type { ResolvedBody } from '../../../resolved/parts.ts';
 import type { VehicleBody } from '../../../rig/rig.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { ticked } from '../../ask/speak.ts';
@@ -16,19 +19,15 @@ export const lineUnderVehicle = momentRule({
   why: 'A line under a vehicle saws through hoses and wiring and is out of sight.',
   needs: ['line.way', 'body.stands', 'body.size', 'body.heading', 'answers'],
   asks: 'Is the line protected and clear of hoses where it passes under the vehicle?',
-  subjects: ({ rig, lines }) => {
-    const vehicles = rig.bodies.flatMap((body) =>
-      body.kind === 'vehicle'
-        ? [{ body, outline: countedOutline(body) }]
-        : [],
-    );
-    return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map(({ body, outline }) => ({ body, outline, line, span }))));
+  subjects: ({ bodies, lines }) => {
+    const vehicles = bodies.flatMap((on) => (on.body.kind === 'vehicle' ? [{ on, body: on.body, outline: countedOutline(on.body) }] : []));
+    return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map((vehicle) => ({ ...vehicle, line, span }))));
   },
   about: ({ line, span, body }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` }, place: body.id }),
-  margin: (moment, { body, line, span, outline }) => {
-    const { shown, rig, pose } = moment;
+  margin: (moment, { on, body, line, span, outline }) => {
+    const { shown } = moment;
     if (shown === undefined) return 1;
-    const here = rig.load.body.id === body.id && moment.travelM > 0 ? countedOutline({ ...body, ...pose, headingRad: body.headingRad + pose.turnRad }) : outline;
+    const here = moment.travelM > 0 && (on === moment.rig.load.on || on.points.length > 0) ? movedOutline(moment, on, body) : outline;
     return passesOver(stopAt(line, span, shown.balance), stopAt(line, span + 1, shown.balance), here) ? -1 : 1;
   },
   answer: ({ rig }, { line, span, body }) => ticked(rig, `line-under-vehicle.${line.line.id}.${span}`, { label: body.label }),
@@ -37,4 +36,10 @@ export const lineUnderVehicle = momentRule({
   question: ({ label }) => rich`The line passes under ${label}: is it protected and clear of hoses, wiring and the exhaust?`,
 });
 
-const countedOutline = (body: VehicleBody) => outlineOf({ ...body, lengthM: body.lengthM * COUNTED_SHARE, widthM: body.widthM * COUNTED_SHARE });
+const countedOutline = (body: VehicleBody) =>
+  outlineOf({ ...body, lengthM: body.lengthM * COUNTED_SHARE, widthM: body.widthM * COUNTED_SHARE });
+
+function movedOutline(moment: Moment, on: ResolvedBody, body: VehicleBody) {
+  const { xM, yM, turnRad } = bodyPose(moment, on);
+  return countedOutline({ ...body, xM, yM, headingRad: body.headingRad + turnRad });
+}

@@ -1,6 +1,6 @@
-import { length, rich } from '../../../quantity/format.ts';
 import { spliceMargin } from '../../../pull/ends.ts';
 import { nextStop, splices } from '../../../pull/stops.ts';
+import { length, rich } from '../../../quantity/format.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutUse, found } from '../../ask/speak.ts';
 

@@ -10,7 +10,11 @@ export const vehicleSlidesAtGreatest = momentRule({
   unless: ['vehicle-slides'],
   why: 'Before the winch stalls, its vehicle slides.',
   needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
-  subjects: ({ vehicles }) => vehicles.filter(({ isLoad, ties }) => !isLoad && ties.length === 0),
+  // What tows drives on; its grip is asked for by another rule.
+  subjects: ({ vehicles, drives }) =>
+    vehicles.filter(
+      ({ isLoad, ties, on }) => !isLoad && ties.length === 0 && !drives.some((drive) => drive.kind === 'tow' && drive.on === on),
+    ),
   about: ({ body }) => aboutBody(body),
   margin: (moment, { index }) => {
     const fromN = slidesFromN(moment, index);

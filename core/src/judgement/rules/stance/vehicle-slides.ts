@@ -10,7 +10,11 @@ export const vehicleSlides = momentRule({
   why: 'A vehicle that slides takes its line, its load and whoever stands behind it along.',
   needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
   asks: 'What ground does this vehicle stand on, and what holds it?',
-  subjects: ({ vehicles }) => vehicles.filter(({ isLoad, ties }) => !isLoad && ties.length === 0),
+  // What tows drives on; its grip is asked for by another rule.
+  subjects: ({ vehicles, drives }) =>
+    vehicles.filter(
+      ({ isLoad, ties, on }) => !isLoad && ties.length === 0 && !drives.some((drive) => drive.kind === 'tow' && drive.on === on),
+    ),
   about: ({ body }) => aboutBody(body),
   margin: ({ holds }, { index }) => {
     const planned = holds[index]?.planned;

@@ -10,7 +10,8 @@ export const willNotRun = rigRule({
   needs: ['ground.slope', 'body.heading', 'situation', 'purpose', 'pull.chosen'],
   subjects: wholeRig,
   about: itself,
-  answer: ({ rig, legs, load }) => (rig.purpose === 'lower' && legs[0]?.pull?.breaksAwayN === 0 ? found({ label: load.body.label }) : undefined),
+  answer: ({ rig, legs, load }) =>
+    rig.purpose === 'lower' && legs[0]?.pull?.breaksAwayN === 0 ? found({ label: load.body.label }) : undefined,
   title: ({ label }) => rich`${label} will not run by itself`,
   detail: () =>
     rich`By no method does the slope move it, so nothing pulls on the line. Pull it over the edge first with a second line, and plan that pull too.`,

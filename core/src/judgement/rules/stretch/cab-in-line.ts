@@ -1,5 +1,5 @@
-import { rich } from '../../../quantity/format.ts';
 import { traitsOf } from '../../../gear/traits.ts';
+import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
 import { aboutTow, runUps } from './run-ups.ts';
@@ -14,7 +14,9 @@ export const cabInLine = rigRule({
   about: aboutTow,
   answer: ({ load }, { line, towing }) => {
     const ends = [line.stops[0]?.chain, line.stops.at(-1)?.chain].flatMap((chain) => chain?.uses ?? []);
-    const metal = ends.flatMap(({ piece }) => (piece && !traitsOf(piece).soft && traitsOf(piece).flies === 'with-its-mass' ? [piece.tag] : []));
+    const metal = ends.flatMap(({ piece }) =>
+      piece && !traitsOf(piece).soft && traitsOf(piece).flies === 'with-its-mass' ? [piece.tag] : [],
+    );
     return towing === undefined ? undefined : found({ front: load.body.label, back: towing.label, metal });
   },
   title: ({ front, back }) => rich`Both cabs, of ${back} and ${front}, are in line with what would fly`,

@@ -22,7 +22,9 @@ export const runUpNeedsSlack = actRule({
     return found({ speedMPerS: last.speedMPerS, slackM, neededSlackM, mostSlackM, short });
   },
   title: ({ short, speedMPerS, slackM }) =>
-    short ? rich`${length(slackM)} of slack does not give ${speed(speedMPerS)}` : rich`There is not rope enough for ${length(slackM)} of slack`,
+    short
+      ? rich`${length(slackM)} of slack does not give ${speed(speedMPerS)}`
+      : rich`There is not rope enough for ${length(slackM)} of slack`,
   detail: ({ neededSlackM, mostSlackM }) =>
     rich`That speed asks for ${length(neededSlackM)}; at most ${length(mostSlackM)} can be laid back. It is judged at the speed as chosen.`,
 });

@@ -1,5 +1,5 @@
-import { rich } from '../../../quantity/format.ts';
 import { isLastResortPoint } from '../../../gear/vehicle-points.ts';
+import { rich } from '../../../quantity/format.ts';
 import type { ResolvedUse } from '../../../resolved/parts.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, found, pieceName } from '../../ask/speak.ts';
@@ -12,7 +12,9 @@ export const runUpOnJudgedPoint = rigRule({
   why: 'A point that nobody rated may come off in a jerk, and then it is a shot.',
   needs: ['use.piece', 'use.judged', 'gear.marks', 'line.way'],
   subjects: (rig) =>
-    runUps(rig).flatMap(({ line }) => [line.stops[0]?.chain, line.stops.at(-1)?.chain].flatMap((chain) => chain?.uses ?? [])).filter(({ use }) => use.role === 'point'),
+    runUps(rig)
+      .flatMap(({ line }) => [line.stops[0]?.chain, line.stops.at(-1)?.chain].flatMap((chain) => chain?.uses ?? []))
+      .filter(({ use }) => use.role === 'point'),
   about: aboutUse,
   answer: (_, use) => (isJudged(use) ? found({ name: use.piece ? pieceName(use.piece) : 'the point' }) : undefined),
   title: ({ name }) => rich`No run-up on ${name}`,

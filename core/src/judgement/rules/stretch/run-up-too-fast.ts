@@ -18,7 +18,11 @@ export const runUpTooFast = actRule({
     if (plan === undefined || last === undefined || !plan.chosen || plan.proposedMPerS === undefined) return undefined;
     if (!exceeds(last.speedMPerS, plan.proposedMPerS) || line.drive.kind !== 'tow') return undefined;
     const { runUp: _chosen, ...drive } = line.drive;
-    const fix: Fix = { kind: 'edits', label: 'Take the proposed speed', edits: [{ kind: 'put', list: 'lines', entry: { ...line, drive } }] };
+    const fix: Fix = {
+      kind: 'edits',
+      label: 'Take the proposed speed',
+      edits: [{ kind: 'put', list: 'lines', entry: { ...line, drive } }],
+    };
     return found({ speedMPerS: last.speedMPerS, mostMPerS: plan.proposedMPerS }, [fix]);
   },
   title: ({ speedMPerS, mostMPerS }) => rich`${speed(speedMPerS)} is faster than the ${speed(mostMPerS)} that keeps every piece in order`,
