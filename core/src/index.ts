@@ -71,7 +71,15 @@ export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
 export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredBy } from './judgement/report/finding.ts';
 export { type KeptReport, readKeptReport } from './judgement/report/kept-report.ts';
-export { CORE_VERSION, type DrumFigures, type PlaceReport, type Report, type Verdict } from './judgement/report/report.ts';
+export {
+  type AttemptReport,
+  CORE_VERSION,
+  type DrumFigures,
+  type PlaceReport,
+  type Report,
+  type RunUpReport,
+  type Verdict,
+} from './judgement/report/report.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { rules } from './judgement/rules/rule-list.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';
@@ -102,6 +110,9 @@ export { type PolicyDifference, policyDifferences } from './policy/policy-differ
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
 export { teamStandard } from './policy/team-standard.ts';
+export { type EndKind, endWords, isDone } from './pull/ends.ts';
+export type { PullEvent } from './pull/events/event.ts';
+export { eventWords } from './pull/events/event-list.ts';
 export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
 export {
   angle,
@@ -117,6 +128,8 @@ export {
   ratio,
   rich,
   smallLength,
+  speed,
+  time,
   withoutUnit,
   write,
 } from './quantity/format.ts';

@@ -22,6 +22,24 @@ export const endKinds = [
 ] as const;
 export type EndKind = (typeof endKinds)[number];
 
+/** What ends a pull, in words. */
+export const endWords: { readonly [K in EndKind]: string } = {
+  'travel-done': 'The load is where it has to go',
+  upright: 'The load stands upright',
+  'no-balance': 'No balance of forces is found any more',
+  'pulls-no-longer': 'The line no longer pulls the load on its way',
+  stalls: 'The winch stalls',
+  'reaches-fairlead': 'A hook or pulley comes to the fairlead',
+  'reaches-pulley': 'A fitting comes to a pulley',
+  'blocks-meet': 'Two pulleys meet',
+  'splice-reaches': 'A joint in the rope comes to a pulley or the fairlead',
+  'load-touches': 'The load touches something',
+  'wraps-run-out': 'The wraps on the drum run down to those that must stay',
+};
+
+/** Whether a pull ended where it was meant to. */
+export const isDone = (end: EndKind): boolean => end === 'travel-done' || end === 'upright';
+
 /** What would end a pull early: margins of one kind. */
 export interface Ending extends Margins {
   readonly kind: EndKind;

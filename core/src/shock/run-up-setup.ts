@@ -112,9 +112,9 @@ function missingOf({ policy }: ResolvedRig, { piece, use }: ResolvedUse): readon
 }
 
 /** The nominal breaking strengths that a piece's stiffness may go by, newtons: the highest mark by its largest reading; an unstated one as breaking strength and as working limit. */
-function strengths({ marks, kind }: GearFacts, { makerFactors }: Policy): readonly number[] {
-  const factor = kind === 'chain' ? makerFactors.chain.value : makerFactors.stretch.value;
-  const all = marks.flatMap(({ basis, readings }) => {
+function strengths(piece: GearFacts, { makerFactors }: Policy): readonly number[] {
+  const factor = (ropeLawOf(piece) === 'chain' ? makerFactors.chain : makerFactors.stretch).value;
+  const all = piece.marks.flatMap(({ basis, readings }) => {
     const most = Math.max(...readings.map(({ forceN }) => forceN));
     if (basis === 'mbs') return [[most]];
     if (basis === 'unstated') return [[most, most * factor]];

@@ -1,4 +1,4 @@
-import { counted, type Edit, type Finding, type Fix, type PlaceReport, type Report, wordsOf } from '@wainrope/core';
+import { counted, type Edit, type Finding, type Fix, length, type PlaceReport, type Report, wordsOf } from '@wainrope/core';
 import { Link } from 'react-router';
 import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -103,7 +103,7 @@ function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingA
 }
 
 function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: FindingActions & { readonly finding: Finding }) {
-  const { text } = useFigures();
+  const { text, figure } = useFigures();
   const severity = counted(finding);
   const { title, detail, why } = wordsOf(finding);
   return (
@@ -115,6 +115,12 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: F
           {text(title)}
         </button>
         {detail.length > 0 && <p className="text-[15px]">{text(detail)}</p>}
+        {finding.fromM !== undefined && finding.fromM > 0 && (
+          <p className="text-[15px] font-semibold" data-from>
+            From {figure(length(finding.fromM))} of the way
+            {finding.atM !== undefined && finding.atM - finding.fromM > 0.05 && `, worst at ${figure(length(finding.atM))}`}.
+          </p>
+        )}
         <p className="text-[15px] text-quiet">{why}</p>
         <div className="flex flex-wrap gap-2 pt-1.5 empty:hidden">
           {finding.fixes.map((fix) => (

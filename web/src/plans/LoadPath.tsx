@@ -1,4 +1,4 @@
-import { force, percent, type Report, withoutUnit } from '@wainrope/core';
+import { force, length, percent, type Report, withoutUnit } from '@wainrope/core';
 import { SeverityShape } from '../shell/SeverityShape.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -99,7 +99,7 @@ function Columns({ columns, selectedSubjectId, select, order, setOrder }: Shared
         <h2 className="text-xl">Load path</h2>
         <OrderKeys order={order} setOrder={setOrder} />
         <p className="mt-1 mb-1.5 text-[14px] leading-tight text-quiet">
-          each piece against its own limit; above the limit the scale is compressed
+          each piece at its worst on the way against its own limit; the pale stroke is the start; above the limit the scale is compressed
         </p>
         <Legend />
       </div>
@@ -141,23 +141,29 @@ function shareWords({ planned, worst }: PathColumn, figure: (value: ReturnType<t
 }
 
 /** What a column says aloud. */
-function spoken({ worst, weakest, mark }: PathColumn, share: string): string {
+function spoken(
+  { worst, weakest, mark, atStart, worstAtM }: PathColumn,
+  share: string,
+  figure: ReturnType<typeof useFigures>['figure'],
+): string {
   const said = mark && (mark.undecided ? ', a question is open' : `, finding: ${severityWords[mark.severity].toLowerCase()}`);
-  return `${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${weakest ? ', the weakest' : ''}${said ?? ''}`;
+  const start =
+    atStart === undefined || worstAtM === undefined ? '' : ` after ${figure(length(worstAtM))}, ${figure(percent(atStart))} at the start`;
+  return `${worst.tag ?? ''} ${worst.name} ${worst.where}: ${share} of its working limit${start}${weakest ? ', the weakest' : ''}${said ?? ''}`;
 }
 
 function ColumnButton({ column, selected, select }: ColumnProps) {
   const { figure } = useFigures();
-  const { worst, weakest, planned, greatest, breaking, mark } = column;
+  const { worst, weakest, planned, greatest, breaking, mark, atStart, worstAtM, plannedN, wllN } = column;
   const over = planned !== undefined && planned > 1;
-  const loads = `${worst.plannedN === undefined ? '–' : withoutUnit(figure(force(worst.plannedN)))} / ${worst.wllN === undefined ? 'not rated' : figure(force(worst.wllN))}`;
+  const loads = `${plannedN === undefined ? '–' : withoutUnit(figure(force(plannedN)))} / ${wllN === undefined ? 'not rated' : figure(force(wllN))}`;
   const share = shareWords(column, figure);
   return (
     <button
       type="button"
       onClick={() => select(worst.id)}
       aria-pressed={selected}
-      aria-label={spoken(column, share)}
+      aria-label={spoken(column, share, figure)}
       className={`relative block w-full px-1 pb-1 text-center ${weakest ? 'bg-amber-wash' : ''} ${selected ? 'shadow-[inset_0_-4px_var(--rope)]' : ''}`}
     >
       {mark && <SeverityShape {...mark} size={17} className="absolute top-1 left-[calc(50%-46px)] z-[7]" />}
@@ -180,6 +186,9 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
             strokeWidth="2"
           />
         )}
+        {atStart !== undefined && (
+          <path d={`M32 ${HEIGHT - LIMIT_HEIGHT * pathHeight(atStart)}H68`} stroke="var(--sheet)" strokeWidth="2.4" data-at-start />
+        )}
         <circle cx="50" cy={HEIGHT + 3} r="7" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
         <text x="70" y={HEIGHT - 8} fontSize="15" fontWeight="600" fill="var(--ink)">
           {planned === undefined ? '!' : share}
@@ -188,6 +197,11 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
       <span className="flex min-h-[34px] items-center justify-center text-[14px] font-semibold leading-[17px]">{worst.name}</span>
       <span className="block truncate font-mono text-[13px]">{worst.tag ?? (worst.judged ? 'judged' : worst.where)}</span>
       <span className="block truncate text-[13px] text-quiet">{loads}</span>
+      {atStart !== undefined && worstAtM !== undefined && (
+        <span className="block text-[13px] leading-tight text-quiet">
+          at {figure(length(worstAtM))}; {figure(percent(atStart))} at the start
+        </span>
+      )}
     </button>
   );
 }
@@ -206,7 +220,8 @@ function Ladder({ columns, selectedSubjectId, select, order, setOrder }: Shared)
     <section aria-label="Load path" className="px-3 py-3">
       <h2 className="text-xl">Load path</h2>
       <p className="text-[15px] text-quiet">
-        Each piece against its own limit{order === 'rigging' && ', from the drum down'}. The stroke is the limit.
+        Each piece at its worst on the way against its own limit{order === 'rigging' && ', from the drum down'}. The dark stroke is the
+        limit, the pale one the start.
       </p>
       <OrderKeys order={order} setOrder={setOrder} />
       <ol className="relative mt-2 pl-5">
@@ -221,7 +236,7 @@ function Ladder({ columns, selectedSubjectId, select, order, setOrder }: Shared)
 
 function Rung({ column, selected, select }: ColumnProps) {
   const { figure } = useFigures();
-  const { worst, weakest, planned, greatest, mark } = column;
+  const { worst, weakest, planned, greatest, mark, atStart, worstAtM, plannedN, wllN } = column;
   const over = planned !== undefined && planned > 1;
   const width = (share: number | undefined) => `${(100 * pathHeight(share ?? 0)) / PATH_TOP}%`;
   return (
@@ -252,11 +267,12 @@ function Rung({ column, selected, select }: ColumnProps) {
             className={`absolute inset-y-0 left-0 ${over ? 'bg-rust' : weakest ? 'bg-amber-ink' : 'bg-slate'}`}
             style={{ width: width(planned) }}
           />
+          {atStart !== undefined && <span className="absolute inset-y-0 border-l-2 border-sheet" style={{ left: width(atStart) }} />}
           <span className="absolute -inset-y-1 border-l-[3px] border-ink" style={{ left: `${100 / PATH_TOP}%` }} />
         </span>
         <span className="block text-[15px] text-quiet">
-          {worst.plannedN === undefined ? '–' : figure(force(worst.plannedN))} of{' '}
-          {worst.wllN === undefined ? 'no rating' : figure(force(worst.wllN))}
+          {plannedN === undefined ? '–' : figure(force(plannedN))} of {wllN === undefined ? 'no rating' : figure(force(wllN))}
+          {atStart !== undefined && worstAtM !== undefined && ` at ${figure(length(worstAtM))}; ${figure(percent(atStart))} at the start`}
         </span>
       </button>
     </li>

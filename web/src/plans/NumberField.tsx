@@ -4,13 +4,18 @@ import { useAppSelector } from '../store.ts';
 interface NumberFieldProps {
   readonly label: string;
   readonly unit: string;
-  readonly value: number;
+  /** Undefined where nobody has said; then the field is empty. */
+  readonly value: number | undefined;
   readonly min: number;
   readonly max: number;
   readonly step: number;
   /** Places shown behind the point. */
   readonly decimals?: number;
   readonly onChange: (value: number) => void;
+  /** What emptying the field does; without, an empty field is a fault. */
+  readonly onClear?: () => void;
+  /** Shown in an empty field. */
+  readonly empty?: string;
 }
 
 /** Units of lengths and masses as a reader of pounds and feet has them: their name, and how many of SI's they are. */
@@ -28,7 +33,7 @@ export function NumberField({ unit, value, min, max, onChange, ...shared }: Numb
     <PlainNumber
       {...shared}
       unit={name}
-      value={value / si}
+      value={value === undefined ? undefined : value / si}
       min={shown(min, Math.ceil)}
       max={shown(max, Math.floor)}
       onChange={(next) => onChange(si === 1 ? next : next * si)}
@@ -36,14 +41,16 @@ export function NumberField({ unit, value, min, max, onChange, ...shared }: Numb
   );
 }
 
-function PlainNumber({ label, unit, value, min, max, step, decimals = 2, onChange }: NumberFieldProps) {
-  const shown = String(Number(value.toFixed(decimals)));
+function PlainNumber({ label, unit, value, min, max, step, decimals = 2, onChange, onClear, empty }: NumberFieldProps) {
+  const shown = value === undefined ? '' : String(Number(value.toFixed(decimals)));
   const [typed, setTyped] = useState(shown);
   useEffect(() => setTyped(shown), [shown]);
   const number = Number(typed.replace(',', '.'));
-  const bad = typed.trim() === '' || !Number.isFinite(number) || number < min || number > max;
+  const mayBeEmpty = onClear !== undefined || value === undefined;
+  const bad = typed.trim() === '' ? !mayBeEmpty : !Number.isFinite(number) || number < min || number > max;
   const take = (text: string) => {
     setTyped(text);
+    if (text.trim() === '' && value !== undefined) onClear?.();
     const next = Number(text.replace(',', '.'));
     if (text.trim() !== '' && Number.isFinite(next) && next >= min && next <= max) onChange(next);
   };
@@ -54,6 +61,7 @@ function PlainNumber({ label, unit, value, min, max, step, decimals = 2, onChang
         <input
           inputMode="decimal"
           value={typed}
+          placeholder={empty}
           aria-invalid={bad}
           onChange={(event) => take(event.target.value)}
           onBlur={() => setTyped(shown)}

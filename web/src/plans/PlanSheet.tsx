@@ -11,9 +11,10 @@ import { FeatureHandles } from './FeatureHandles.tsx';
 import { type LivePlan, useCalm, useLivePlan } from './live-plan.ts';
 import { type SheetSize } from './plan-sheet-layout.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from './planner-slice.ts';
+import { WayOnSheet } from './pull/WayOnSheet.tsx';
 import { RigDrawing } from './RigDrawing.tsx';
 import { remoteReaches } from './remote-reaches.ts';
-import { ArrowKey, Flights, RemoteRims, Zones } from './SheetDangers.tsx';
+import { ArrowKey, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
 import { SheetForces } from './SheetForces.tsx';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
@@ -75,7 +76,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
   };
   const keys = sheetKeys({ zoom, pan, fit, cancel: () => dispatch(toolChosen({ kind: 'move' })), finish: finishFeature });
   const select = useCallback((placeId: string) => void dispatch(placeSelected(placeId)), [dispatch]);
-  const circles = report.zones.flatMap((zone) => zone.circles);
+  const circles = [...report.zones, ...report.swept].flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
   return (
@@ -102,7 +103,9 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
           fill="transparent"
           className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
         />
+        <SweptZones swept={report.swept} view={view} />
         <Zones zones={report.zones} view={view} />
+        <WayOnSheet rig={rig} report={report} view={view} />
         <RemoteRims reaches={reaches} view={view} />
         <RigDrawing rig={rig} report={report} view={view} gear={facts} size={size} selectedSubjectId={selectedSubjectId} select={select} />
         <SheetFittings rig={rig} report={report} view={view} />

@@ -12,6 +12,7 @@ import { Unlocked } from './Unlocked.tsx';
 import { WorkedOut } from './WorkedOut.tsx';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
+const PullPanel = lazy(async () => ({ default: (await import('./pull/PullPanel.tsx')).PullPanel }));
 const FiguresPanel = lazy(async () => ({ default: (await import('./FiguresPanel.tsx')).FiguresPanel }));
 const HonestAdvantage = lazy(async () => ({ default: (await import('./HonestAdvantage.tsx')).HonestAdvantage }));
 const SideView = lazy(async () => ({ default: (await import('./SideView.tsx')).SideView }));
@@ -23,6 +24,7 @@ interface PlannerBodyProps {
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
   readonly choosePiece: (useId: string) => void;
   readonly addDamper: (lineId: string, strand: number) => void;
+  readonly locked: boolean;
   readonly selectedPlaceId: string | undefined;
   readonly site: React.ReactNode;
   readonly parts: React.ReactNode;
@@ -34,6 +36,7 @@ interface PlannerBodyProps {
 
 const TABS = [
   ['findings', 'Findings'],
+  ['pull', 'Pull'],
   ['outline', 'Outline'],
   ['site', 'Site'],
   ['pieces', 'Pieces'],
@@ -41,8 +44,15 @@ const TABS = [
   ['record', 'Record'],
 ] as const;
 
+/** What is asked where the pull is told. */
+const STATED_WITH_THE_PULL: { readonly [code: string]: true } = {
+  'travel-not-said': true,
+  'start-only': true,
+  'path-not-drawn': true,
+};
+
 /** The plan, its load path and the panels beside them, by how much room there is. */
-export function PlannerBody({ report, rig, subject, apply, choosePiece, addDamper, selectedPlaceId, ...panels }: PlannerBodyProps) {
+export function PlannerBody({ report, rig, subject, apply, choosePiece, addDamper, locked, selectedPlaceId, ...panels }: PlannerBodyProps) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const narrow = useNarrow();
@@ -73,7 +83,8 @@ export function PlannerBody({ report, rig, subject, apply, choosePiece, addDampe
     if (found) select(found.id);
   };
   /** What a body lacks is said in the outline, what a piece lacks on its own page. */
-  const fillIn = ({ subject: { kind, id } }: Finding) => {
+  const fillIn = ({ code, subject: { kind, id } }: Finding) => {
+    if (code in STATED_WITH_THE_PULL) return put('show', 'pull');
     const bodyId = kind === 'point' ? rig.points.find((point) => point.id === id)?.bodyId : kind === 'body' ? id : undefined;
     const gearId = report.places.find((entry) => entry.subject.id === id)?.gearId;
     if (bodyId !== undefined) dispatch(bodySelected(bodyId));
@@ -123,6 +134,7 @@ export function PlannerBody({ report, rig, subject, apply, choosePiece, addDampe
           </>
         )}
         <Suspense fallback={<p className="py-3 text-quiet">Loading…</p>}>
+          {tab === 'pull' && <PullPanel rig={rig} report={report} apply={apply} show={show} locked={locked} />}
           {tab === 'outline' && panels.outline}
           {tab === 'site' && (
             <>

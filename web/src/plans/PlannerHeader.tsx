@@ -1,4 +1,4 @@
-import { force, length, type PlaceReport, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
+import { endWords, force, length, type PlaceReport, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -7,6 +7,7 @@ import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { redone, renamed, undone } from './planner-slice.ts';
+import { endsEarly } from './pull/pull-rows.ts';
 
 interface PlannerHeaderProps {
   readonly report: Report | undefined;
@@ -83,10 +84,15 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
     >
       <VerdictBlock verdict={report.verdict} />
       <p className="px-3 py-1 leading-tight">
-        <span className="block text-[14px] text-quiet">weakest</span>
+        <span className="block text-[14px] text-quiet" data-extent>
+          {extentWords(report, figure)}
+        </span>
         <span className="block text-[16px] font-semibold" data-weakest>
           {weakest ? weakestWords(weakest) : 'not known yet'}
           {weakest && <span className="font-normal"> · {howWeak(weakest, figure)}</span>}
+          {weakest && report.weakestAtM !== undefined && report.weakestAtM > 0 && (
+            <span className="font-normal"> at {figure(length(report.weakestAtM))}</span>
+          )}
         </span>
       </p>
       {limit && (
@@ -102,15 +108,20 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
   );
 }
 
+/** Over how much of the act the verdict is. */
+function extentWords({ startOnly, pull, runUp }: Report, figure: ReturnType<typeof useFigures>['figure']): string {
+  if (startOnly) return 'weakest, at the start alone';
+  if (runUp) return 'weakest, at the peak';
+  return pull.reachedM > 0 ? `weakest over ${figure(length(pull.reachedM))} of pull` : 'weakest';
+}
+
 function weakestWords({ tag, name, where, kind }: PlaceReport): string {
   return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
 }
 
 /** By how much a place is the weakest: over its limit as planned, else by whichever of the two checks decides. */
-function howWeak(
-  { utilisation = 0, breakingRatio, stopRatio, wllN, plannedN }: PlaceReport,
-  figure: ReturnType<typeof useFigures>['figure'],
-): string {
+function howWeak({ stopRatio, wllN, worst = {} }: PlaceReport, figure: ReturnType<typeof useFigures>['figure']): string {
+  const { utilisation = 0, breakingRatio, plannedN } = worst;
   if (wllN === 0) return 'no strength';
   if (utilisation <= 1 && breakingRatio !== undefined && stopRatio / breakingRatio > utilisation)
     return `breaks at ${figure(ratio(breakingRatio))} × the greatest pull`;
@@ -147,7 +158,9 @@ export const PlannerSentence = memo(function PlannerSentence({ report }: { reado
         {report.pullN !== undefined && (
           <>
             Pull needed {figure(force(report.pullN))}
-            {report.plannedPullN !== undefined && <>, {figure(force(report.plannedPullN))} at the drum</>}
+            {report.runUp
+              ? report.plannedPullN !== undefined && <>, peak of the run-up {figure(force(report.plannedPullN))}</>
+              : report.plannedPullN !== undefined && <>, {figure(force(report.plannedPullN))} at the drum</>}
           </>
         )}
         {drum.lineOutM !== undefined && (
@@ -156,6 +169,12 @@ export const PlannerSentence = memo(function PlannerSentence({ report }: { reado
             · line out {figure(length(drum.lineOutM))}
             {drum.usableM !== undefined && <> of {figure(length(drum.usableM))} usable</>}
           </>
+        )}
+        {endsEarly(report) && (
+          <strong className="text-rust" data-ends-early>
+            {' '}
+            · ends after {figure(length(report.pull.reachedM))}: {endWords[report.pull.end].toLowerCase()}
+          </strong>
         )}
         {drum.wrapsLeft !== undefined && (
           <>

@@ -78,7 +78,8 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   const register = useMemo(() => ({ pieces, team, policy }), [pieces, team, policy]);
   const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
-  const { report, judged, failure, pending } = useJudgement(subject);
+  const dragging = useAppSelector((state) => state.planner.held !== undefined);
+  const { report, judged, failure, pending } = useJudgement(subject, dragging);
   const saver = useSavePlan(plan.planId);
   usePlannerShortcuts(locked ? nothing : saver.save);
   const settled = useMemo(
@@ -86,7 +87,6 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
       judged?.kind === 'rig' && report ? { rig: judged.rig, subject: judged, report, pending: false } : undefined,
     [judged, report],
   );
-  const dragging = useAppSelector((state) => state.planner.held !== undefined);
   /** While something is dragged the sheet keeps to what was judged last, all of one moment; what is held is drawn ahead of it. */
   const shown = useMemo(
     (): JudgedPlan | undefined => (dragging || !rig || !subject || !settled ? settled : { ...settled, rig, subject, pending }),
@@ -195,6 +195,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
         apply={apply}
         choosePiece={setChoosing}
         addDamper={addDamper}
+        locked={locked !== undefined}
         selectedPlaceId={selectedPlaceId}
         site={
           <SitePanel

@@ -34,6 +34,7 @@ export function PullBand({ rig, subject, report, policy, apply }: PullBandProps)
     mire: 'planned on the depth',
     'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,
     'runs-by-itself': 'it may run by itself: the largest is held',
+    'holds-back': `held for ${policy.effort.planningMargin.value} × the most by which it runs`,
     spooling: 'what a line is spooled under',
   }[effort.plannedBy];
   const plannedN = report.pullN ?? effort.plannedN;

@@ -28,6 +28,7 @@ import { NumberField } from './NumberField.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
 import { OriginFields } from './OriginFields.tsx';
 import { PullBand } from './PullBand.tsx';
+import { TravelField } from './pull/WayFields.tsx';
 import { StandingFields } from './StandingFields.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
 import { depthWords, soilWords, surfaceWords } from './situation-words.ts';
@@ -112,15 +113,7 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
         step={50}
         onChange={(massKg) => apply([{ kind: 'change-body', body: { ...body, massKg } }], 'mass')}
       />
-      <NumberField
-        label="To travel until free"
-        unit="m"
-        value={rig.load.travelM}
-        min={0}
-        max={200}
-        step={0.5}
-        onChange={(travelM) => apply([{ kind: 'change-load', load: { ...rig.load, travelM } }], 'travel')}
-      />
+      <TravelField rig={rig} apply={apply} />
       <Choice
         label="Stuck"
         value={situation.depth}

@@ -2,7 +2,7 @@ import { type Figure, length, type Report, type Rig } from '@wainrope/core';
 
 interface StepsInput {
   readonly rig: Rig;
-  readonly report: Pick<Report, 'drives'>;
+  readonly report: Pick<Report, 'drives' | 'runUp'>;
   readonly figure: (figure: Figure) => string;
 }
 
@@ -30,7 +30,7 @@ export function cardSteps(input: StepsInput): readonly string[] {
     tow
       ? 'Nobody on foot inside the zone. Look at every connection.'
       : 'Take up slack. Stop. Hang a damper on every tensioned leg. Look at every connection.',
-    tow?.kind === 'tow' ? towStep(tow.manner) : pullStep(input),
+    tow?.kind === 'tow' ? towStep(input, tow.manner) : pullStep(input),
     ...endSteps(input),
   ];
 }
@@ -53,10 +53,16 @@ function vehicleSteps(rig: Rig): readonly string[] {
   return steps;
 }
 
-function towStep(manner: 'steady' | 'run-up'): string {
-  return manner === 'steady'
-    ? 'Draw off slowly until the rope is taut, then pull steadily: no run-up.'
-    : 'First attempt without a run-up, then with rising ones, three at most; let the rope rest between them. Stop if nothing moves.';
+function towStep({ report, figure }: StepsInput, manner: 'steady' | 'run-up'): string {
+  if (manner === 'steady') return 'Draw off slowly until the rope is taut, then pull steadily: no run-up.';
+  const { runUp } = report;
+  const last = runUp?.attempts.at(-1);
+  if (!runUp || !last) return 'No run-up before it is known what it comes to.';
+  const [attempts, most] = [
+    runUp.attempts.length,
+    `${(last.speedMPerS * 3.6).toFixed(1)} km/h with ${figure(length(last.slackM))} of slack`,
+  ];
+  return `Lay the slack back on itself. ${attempts === 1 ? 'One attempt' : `${attempts} rising attempts`}, never faster than ${most}; ${runUp.restMin} minutes of rest between them. Look at every piece each time. Stop if nothing moves.`;
 }
 
 function pullStep({ rig, report }: StepsInput): string {
@@ -72,7 +78,8 @@ function pullStep({ rig, report }: StepsInput): string {
 
 function endSteps({ rig, figure }: StepsInput): readonly string[] {
   const stop = 'To move anything: stop, ease the tension, then approach.';
-  const far = rig.load.travelM > 0 ? `Until ${labelOf(rig)} has moved ${figure(length(rig.load.travelM))}. ` : '';
+  const { travelM = 0 } = rig.load;
+  const far = travelM > 0 ? `Until ${labelOf(rig)} has moved ${figure(length(travelM))}. ` : '';
   return [`${far}${stop}`, `Hold ${labelOf(rig)} by brakes and chocks before the line is taken off. Count every piece back.`];
 }
 

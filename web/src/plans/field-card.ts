@@ -1,8 +1,20 @@
-import { type Case, type Figure, force, type GearFacts, length, type Report, type RichText, type Rig, wordsOf } from '@wainrope/core';
+import {
+  type Case,
+  endWords,
+  type Figure,
+  force,
+  type GearFacts,
+  length,
+  type Report,
+  type RichText,
+  type Rig,
+  wordsOf,
+} from '@wainrope/core';
 import { verdictWords } from '../shell/VerdictMark.tsx';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
 import { drawingSvg, paces } from './drawing-svg.ts';
+import { pullRows } from './pull/pull-rows.ts';
 import { legName } from './sheet-labels.ts';
 
 export interface CardInput {
@@ -88,6 +100,7 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
       ...whoStands(input),
       { text: 'Pieces, in the order of rigging', style: 'head', ...(apart && { pageBreak: 'before' }) },
       piecesTable(cardPieces({ rig, gear: input.gear, figure: input.figure }), textPt),
+      ...onTheWay(input),
       { text: 'Steps', style: 'head' },
       { ol: [...cardSteps({ rig, report, figure: input.figure })] },
       { text: 'Cautions', style: 'head' },
@@ -111,6 +124,39 @@ function piecesTable(groups: readonly CardGroup[], textPt: number): object {
     table: { widths: ['auto', 'auto', 'auto', '*'], dontBreakRows: true, body },
   };
 }
+
+/** What happens on the way, with its metres; of a run-up, its attempts. */
+function onTheWay({ report, figure, text }: CardInput): readonly object[] {
+  const { runUp, pull } = report;
+  if (runUp) {
+    const rows = runUp.attempts.map(({ speedMPerS, slackM, peakN, freed }, index) => [
+      String(index + 1),
+      `${(speedMPerS * 3.6).toFixed(1)} km/h`,
+      figure(length(slackM)),
+      figure(force(peakN)),
+      freed ? 'comes free' : 'stays stuck',
+    ]);
+    return [
+      { text: 'Attempts', style: 'head' },
+      table(['', 'speed', 'slack and run-up', 'peak', 'by the reckoning'], rows),
+      {
+        text: `Never faster than the last. Between two pulls ${runUp.restMin} minutes of rest; stop for good if nothing moves.`,
+        fontSize: 11,
+      },
+    ];
+  }
+  if (report.startOnly) return [{ text: 'Only the start of this pull has been looked at.', bold: true, margin: [0, 4, 0, 0] }];
+  const rows = pullRows(report)
+    .slice(0, MOST_ON_THE_WAY)
+    .map(({ atM, words }) => [figure(length(atM)), text(words)]);
+  return [
+    { text: 'On the way', style: 'head' },
+    table(['after', 'what happens'], [...rows, [figure(length(pull.reachedM)), endWords[pull.end]]]),
+  ];
+}
+
+/** Rows that a card has room for. */
+const MOST_ON_THE_WAY = 10;
 
 function limitBlock({ report, figure }: CardInput): object {
   const limit = report.linePullLimit?.pullN;
@@ -138,8 +184,8 @@ function zoneWords(report: Report, figure: CardInput['figure']): string {
   return report.zones.length === 0 ? 'not known' : figure(length(zoneRadius(report)));
 }
 
-export const zoneRadius = ({ zones }: Pick<Report, 'zones'>): number =>
-  Math.max(0, ...zones.flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
+export const zoneRadius = ({ zones, swept }: Pick<Report, 'zones' | 'swept'>): number =>
+  Math.max(0, ...[...zones, ...swept].flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
 
 function strandName(rig: Rig, lineId: string, index: number): string {
   const leg = legName(rig, { lineId, index });

@@ -9,18 +9,46 @@ export interface PathColumn {
   /** Where another line or a back-anchor begins. */
   readonly begins: boolean;
   readonly weakest: boolean;
-  /** Planned and greatest load and breaking strength as shares of the working limit; undefined where one is not known. */
+  /** Planned and greatest load and breaking strength where they are worst on the way, as shares of the working limit there; undefined where one is not known. */
   readonly planned: number | undefined;
   readonly greatest: number | undefined;
   readonly breaking: number | undefined;
+  /** The planned share at the start, where it is less than the worst; and the metre of the worst. */
+  readonly atStart: number | undefined;
+  readonly worstAtM: number | undefined;
+  /** What it carries and may carry there, newtons. */
+  readonly plannedN: number | undefined;
+  readonly wllN: number | undefined;
   /** The gravest thing that is said of the piece. */
   readonly mark: Mark | undefined;
 }
 
-/** How badly a place stands: nothing to hold a load is worst of all. */
-function standing({ utilisation = 0, breakingRatio, stopRatio, wllN }: PlaceReport): number {
+/** How badly a place stands where it is worst on the way: nothing to hold a load is worst of all. */
+function standing({ wllN, stopRatio, worst }: PlaceReport): number {
   if (wllN === 0) return Number.POSITIVE_INFINITY;
+  const { utilisation = 0, breakingRatio } = worst ?? {};
   return Math.max(utilisation, breakingRatio === undefined ? 0 : stopRatio / breakingRatio);
+}
+
+/** Shares that differ by less than this look alike. */
+const ALIKE = 0.005;
+
+/** The shares of a place where it is worst on the way, and beside them the start's. */
+function shares({ plannedN, wllN, utilisation, worst }: PlaceReport) {
+  const limit = worst?.wllN ?? wllN;
+  const of = (value: number | undefined, whole: number | undefined) =>
+    value === undefined || whole === undefined || whole <= 0 ? undefined : value / whole;
+  const planned = of(worst?.plannedN ?? plannedN, limit);
+  const less = planned !== undefined && utilisation !== undefined && planned - utilisation > ALIKE;
+  return {
+    planned,
+    greatest: of(worst?.greatestN, limit),
+    breaking: of(worst?.mbsN, limit),
+    atStart: less ? utilisation : undefined,
+    worstAtM: less ? worst?.plannedAtM : undefined,
+    plannedN: worst?.plannedN ?? plannedN,
+    wllN: limit,
+  };
 }
 
 /** The load path's pieces in order, each against its own limit. */
@@ -32,17 +60,13 @@ export function pathColumns(report: Report): readonly PathColumn[] {
     const places = report.places.filter(({ subject }) => subject.id === subjectId);
     const weakestPlace = places.find(({ id }) => id === report.weakestPlaceId);
     const worst = weakestPlace ?? places.reduce((worse, place) => (standing(place) > standing(worse) ? place : worse));
-    const limit = worst.wllN;
-    const share = (value: number | undefined) => (value === undefined || limit === undefined || limit <= 0 ? undefined : value / limit);
     return {
       subjectId,
       worst,
       places,
       begins: index > 0 && partOf(subjectId) !== partOf(order[index - 1]),
       weakest: subjectId === weakestSubject,
-      planned: share(worst.plannedN),
-      greatest: share(worst.greatestN),
-      breaking: share(worst.mbsN),
+      ...shares(worst),
       mark: gravest(findingsAbout(report, worst.subject)),
     };
   });

@@ -11,7 +11,18 @@ import {
   type Term,
   type Trial,
 } from '@wainrope/core';
-import { advantageAt, compareAnchors, explainPlace, figuresOf, judge, sparedRigs, tagReadings, tryPieces } from '@wainrope/core/judging';
+import {
+  advantageAt,
+  compareAnchors,
+  explainPlace,
+  figuresOf,
+  judge,
+  judgeStart,
+  judgeSteps,
+  sparedRigs,
+  tagReadings,
+  tryPieces,
+} from '@wainrope/core/judging';
 import { expose } from 'comlink';
 
 /** A figure of a report with its explanation, as it crosses to the page. */
@@ -22,10 +33,40 @@ export interface ShownFigure {
   readonly term: Term;
 }
 
+/** So long it works on a pull at a stretch before it looks whether something newer has come, ms. */
+const SLICE_MS = 12;
+
+const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
+
+/** How many pulls were asked to be followed; only the newest is. */
+let asked = 0;
+
+/** Judges a case over its whole act, a slice at a time; nothing where a newer one overtook it. */
+async function follow(subject: Case): Promise<Report | undefined> {
+  asked += 1;
+  const own = asked;
+  const steps = judgeSteps(subject);
+  let since = performance.now();
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+    if (performance.now() - since < SLICE_MS) continue;
+    await breath();
+    if (own !== asked) return undefined;
+    since = performance.now();
+  }
+}
+
 /** Core, off the page's own thread: the same code as on the server and in the command line. */
 const solver = {
   judge: (subject: Case): Report => judge(subject),
-  explain: (subject: Case, placeId: string): PlaceExplanation | undefined => explainPlace(subject, placeId),
+  judgeStart: (subject: Case): Report => judgeStart(subject),
+  follow,
+  /** Gives up the pull that is being followed. */
+  overtake: (): void => {
+    asked += 1;
+  },
+  explain: (subject: Case, placeId: string, when: 'start' | 'worst'): PlaceExplanation | undefined => explainPlace(subject, placeId, when),
   tryPieces: (subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(subject, useId, pieces),
   compareAnchors: (subject: Case, lineId: string): readonly AnchorOption[] => compareAnchors(subject, lineId),
   sparedRigs: (subject: Case, lineId: string): readonly SparedRig[] => sparedRigs(subject, lineId),

@@ -20,26 +20,54 @@ export interface Judgement {
   readonly pending: boolean;
 }
 
-/** Judges a case whenever it changes. One solve runs at a time; of the cases that come meanwhile only the newest is solved. */
-export function useJudgement(subject: Case | undefined): Judgement {
-  const [answer, setAnswer] = useState<{ readonly subject: Case; readonly report?: Report; readonly failure?: string }>();
+interface Answer {
+  readonly subject: Case;
+  readonly report?: Report;
+  readonly failure?: string;
+}
+
+/** So long the verdict over the whole pull may take before its start is shown alone, ms: a shorter flicker tells nobody anything. */
+const START_SHOWN_MS = 350;
+
+/**
+ * Judges a case whenever it changes: its start at once, its whole act as soon as it is worked out. One solve runs at a time; of the
+ * cases that come meanwhile only the newest is solved, and what it overtakes is given up. `hurried`, while something is dragged, shows
+ * every start as it comes; otherwise a start is shown only where the whole takes long.
+ */
+export function useJudgement(subject: Case | undefined, hurried: boolean): Judgement {
+  const [answer, setAnswer] = useState<Answer>();
   const newest = useRef<Case | undefined>(undefined);
   const busy = useRef(false);
+  const show = useRef(hurried);
+  useEffect(() => {
+    show.current = hurried;
+  }, [hurried]);
   useEffect(() => {
     newest.current = subject;
+    const isNewest = (wanted: Case) => newest.current === wanted;
+    const judgeOne = async (wanted: Case): Promise<void> => {
+      const start = await solver().judgeStart(wanted);
+      const showStart = () => startTransition(() => setAnswer({ subject: wanted, report: start }));
+      if (show.current) showStart();
+      if (!isNewest(wanted)) return;
+      const timer = setTimeout(showStart, START_SHOWN_MS);
+      const whole = start.startOnly === 'not-yet-run' ? await solver().follow(wanted) : start;
+      clearTimeout(timer);
+      if (whole) startTransition(() => setAnswer({ subject: wanted, report: whole }));
+    };
     const next = async (): Promise<void> => {
       const wanted = newest.current;
       if (busy.current || wanted === undefined) return;
       busy.current = true;
       try {
-        const report = await solver().judge(wanted);
-        startTransition(() => setAnswer({ subject: wanted, report }));
+        await judgeOne(wanted);
       } catch (error) {
         setAnswer({ subject: wanted, failure: error instanceof Error ? error.message : String(error) });
       }
       busy.current = false;
       if (newest.current !== wanted) await next();
     };
+    if (busy.current) void solver().overtake();
     void next();
   }, [subject]);
   return { report: answer?.report, judged: answer?.subject, failure: answer?.failure, pending: answer?.subject !== subject };
@@ -48,23 +76,27 @@ export function useJudgement(subject: Case | undefined): Judgement {
 /** A case judged here and now, for what is printed: never a report of an earlier one. */
 export const judgedNow = (subject: Case): Promise<Report> => solver().judge(subject);
 
-/** How one place of the case was worked out; late answers are dropped. */
-export function useExplanation(subject: Case | undefined, placeId: string | undefined): PlaceExplanation | undefined {
-  const [explained, setExplained] = useState<PlaceExplanation>();
+/** How one place of the case was worked out, at the start or where it is worst on the way; late answers are dropped. */
+export function useExplanation(
+  subject: Case | undefined,
+  placeId: string | undefined,
+  when: 'start' | 'worst',
+): PlaceExplanation | undefined {
+  const [explained, setExplained] = useState<{ readonly when: 'start' | 'worst'; readonly answer: PlaceExplanation | undefined }>();
   useEffect(() => {
     let current = true;
     if (subject === undefined || placeId === undefined) return;
     solver()
-      .explain(subject, placeId)
+      .explain(subject, placeId, when)
       .then(
-        (answer) => current && setExplained(answer),
+        (answer) => current && setExplained({ when, answer }),
         () => current && setExplained(undefined),
       );
     return () => {
       current = false;
     };
-  }, [subject, placeId]);
-  return explained?.placeId === placeId ? explained : undefined;
+  }, [subject, placeId, when]);
+  return explained?.when === when && explained.answer?.placeId === placeId ? explained.answer : undefined;
 }
 
 /** Every figure of the case's report, explained; late answers are dropped. */

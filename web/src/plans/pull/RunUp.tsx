@@ -1,0 +1,180 @@
+import {
+  type AttemptReport,
+  type Edit,
+  force,
+  length,
+  loadBody,
+  percent,
+  type Report,
+  type Rig,
+  type RunUpReport,
+  ratio,
+  speed,
+} from '@wainrope/core';
+import { useFigures } from '../../shell/use-figures.ts';
+import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
+import { Group } from '../fields.tsx';
+import { NumberField } from '../NumberField.tsx';
+import { StanceChoices } from '../StandingFields.tsx';
+import { DrivesAlong, RollingField } from './WayFields.tsx';
+
+interface RunUpProps {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly apply: (edits: readonly Edit[], merge?: string) => void;
+}
+
+type TowLine = Rig['lines'][number] & { readonly drive: Extract<Rig['lines'][number]['drive'], { kind: 'tow' }> };
+
+const towOf = (rig: Rig): TowLine | undefined =>
+  rig.lines.find((line): line is TowLine => line.drive.kind === 'tow' && line.drive.manner === 'run-up');
+
+const KMH = 3.6;
+
+/** A pull with a run-up: how fast, with how much slack, in how many attempts, and what each comes to. */
+export function RunUp({ rig, report, apply }: RunUpProps) {
+  const line = towOf(rig);
+  const body = loadBody(rig);
+  if (!line) return null;
+  const { runUp: plan } = report;
+  return (
+    <>
+      <Group title="The run-up">
+        <RunUpFields line={line} plan={plan} apply={apply} />
+        {body.kind === 'vehicle' && <StanceChoices body={body} apply={apply} />}
+        <DrivesAlong rig={rig} apply={apply} />
+        <RollingField rig={rig} apply={apply} />
+      </Group>
+      {plan ? (
+        <Attempts plan={plan} report={report} />
+      ) : (
+        <p className="text-[15px]">What each attempt comes to cannot be worked out yet; the findings say what is missing.</p>
+      )}
+    </>
+  );
+}
+
+interface FieldsProps {
+  readonly line: TowLine;
+  readonly plan: RunUpReport | undefined;
+  readonly apply: RunUpProps['apply'];
+}
+
+function RunUpFields({ line, plan, apply }: FieldsProps) {
+  const { runUp } = line.drive;
+  const last = plan?.attempts.at(-1);
+  const put = (drive: TowLine['drive'], merge?: string) => apply([{ kind: 'put', list: 'lines', entry: { ...line, drive } }], merge);
+  const proposed = { speedMPerS: last?.speedMPerS ?? 2, slackM: plan?.neededSlackM ?? 2 };
+  const choose = (part: Partial<NonNullable<TowLine['drive']['runUp']>>) =>
+    put({ ...line.drive, runUp: { ...proposed, ...runUp, ...part } }, 'run-up');
+  const { runUp: _chosen, ...asProposed } = line.drive;
+  return (
+    <>
+      <NumberField
+        label="Fastest attempt"
+        unit="km/h"
+        value={runUp && runUp.speedMPerS * KMH}
+        empty={last ? `proposed: ${(last.speedMPerS * KMH).toFixed(1)}` : 'as proposed'}
+        min={1}
+        max={40}
+        step={0.5}
+        decimals={1}
+        onChange={(kmh) => choose({ speedMPerS: kmh / KMH })}
+        onClear={() => put(asProposed, 'run-up')}
+      />
+      <NumberField
+        label="Slack laid back for it"
+        unit="m"
+        value={runUp?.slackM}
+        empty={plan ? `proposed: ${plan.neededSlackM.toFixed(1)}` : 'as proposed'}
+        min={0}
+        max={100}
+        step={0.5}
+        decimals={1}
+        onChange={(slackM) => choose({ slackM })}
+        onClear={() => put(asProposed, 'run-up')}
+      />
+      <NumberField
+        label="Attempts, rising"
+        unit=""
+        value={line.drive.attempts ?? 3}
+        min={1}
+        max={5}
+        step={1}
+        decimals={0}
+        onChange={(attempts) => put({ ...line.drive, attempts: Math.round(attempts) }, 'attempts')}
+      />
+      {runUp && (
+        <button type="button" className="action self-end justify-self-start" onClick={() => put(asProposed)}>
+          Take the proposal
+        </button>
+      )}
+    </>
+  );
+}
+
+const BOUND: { readonly [K in RunUpReport['boundBy']]: string } = {
+  limit: 'its peak just keeps every piece within its working limit',
+  breaking: 'a quarter faster, with all the grip there is, every piece still keeps its margin to breaking',
+  slack: 'there is no more rope to lay back',
+  'no-speed': 'even a walking pace is too fast',
+};
+
+function Attempts({ plan, report }: { readonly plan: RunUpReport; readonly report: Report }) {
+  const { figure } = useFigures();
+  const nameOf = (placeId: string | undefined) => {
+    const place = report.places.find(({ id }) => id === placeId);
+    return place ? (place.tag ?? place.name) : '';
+  };
+  return (
+    <section aria-label="Attempts">
+      <h3 className="font-head text-lg font-semibold">What each attempt comes to</h3>
+      <ol data-attempts>
+        {plan.attempts.map((attempt, index) => (
+          <AttemptItem key={attempt.share} attempt={attempt} title={`Attempt ${index + 1}`} nameOf={nameOf} />
+        ))}
+        <AttemptItem attempt={plan.beyond} title="One step beyond: not this" nameOf={nameOf} beyond />
+      </ol>
+      <p className="pt-2 text-[15px]">
+        {plan.proposedMPerS === undefined
+          ? `No speed is proposed: ${BOUND[plan.boundBy]}.`
+          : `At most ${figure(speed(plan.proposedMPerS))}: ${BOUND[plan.boundBy]}.`}{' '}
+        Between two pulls the rope rests {plan.restMin} minutes. Stop after each attempt, and stop for good if nothing moves.
+      </p>
+    </section>
+  );
+}
+
+interface AttemptProps {
+  readonly attempt: AttemptReport;
+  readonly title: string;
+  readonly nameOf: (placeId: string | undefined) => string;
+  readonly beyond?: boolean;
+}
+
+function AttemptItem({ attempt, title, nameOf, beyond = false }: AttemptProps) {
+  const { figure } = useFigures();
+  const { speedMPerS, slackM, peakN, greatestN, utilisation, highestPlaceId, breakingRatio, breaksPlaceId, freed, movedM, verdict } =
+    attempt;
+  return (
+    <li className={`stitched flex gap-3 py-2 ${beyond ? 'text-quiet' : ''}`} data-attempt={verdict}>
+      <VerdictShape verdict={verdict} size={20} />
+      <div className="min-w-0 flex-1 text-[15px]">
+        <p className={`font-semibold ${beyond ? '' : 'text-ink'}`}>
+          {title} · {(speedMPerS * KMH).toFixed(1)} km/h · {figure(length(slackM))} of slack and run-up
+          <span className="sr-only">: {verdictWords[verdict]}</span>
+        </p>
+        <p>
+          Peak {figure(force(peakN))}
+          {utilisation !== undefined && `, ${figure(percent(utilisation))} of ${nameOf(highestPlaceId)}’s limit`}
+          {breakingRatio !== undefined && `; a quarter faster ${figure(force(greatestN))}, breaks at ${figure(ratio(breakingRatio))} ×`}.{' '}
+          {breaksPlaceId !== undefined
+            ? `${nameOf(breaksPlaceId)} would break.`
+            : freed
+              ? `It comes free and moves ${figure(length(movedM))}.`
+              : 'It does not come free.'}
+        </p>
+      </div>
+    </li>
+  );
+}
