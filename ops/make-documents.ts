@@ -2,7 +2,18 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { exportColumns } from '@wainrope/contract';
-import { type Field, factWords, gearClasses, gearClassNames, policyCodec, policyPresets, rigFileCodec, rules } from '@wainrope/core';
+import {
+  type Field,
+  factWords,
+  gearClasses,
+  gearClassNames,
+  policyCodec,
+  policyPresets,
+  RIG_FILE_VERSION,
+  rigFileCodec,
+  rules,
+} from '@wainrope/core';
+import { pullFileCodec, runUpFileCodec } from '@wainrope/core/judging';
 
 import { bundleCodec } from '../server/src/bundle/bundle-tables.ts';
 
@@ -39,13 +50,21 @@ writeFileSync(
 
 writeFileSync(
   resolve(docs, 'formats/wainrope.rig.schema.json'),
-  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope.rig, version 3', ...rigFileCodec.schema }, null, 1)}\n`,
+  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: `wainrope.rig, version ${RIG_FILE_VERSION}`, ...rigFileCodec.schema }, null, 1)}\n`,
 );
 
 writeFileSync(
   resolve(docs, 'formats/wainrope.policy.schema.json'),
   `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'wainrope policy', ...policyCodec.schema }, null, 1)}\n`,
 );
+for (const [name, codec] of [
+  ['pull', pullFileCodec],
+  ['run-up', runUpFileCodec],
+] as const)
+  writeFileSync(
+    resolve(docs, `formats/wainrope.${name}.schema.json`),
+    `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: `wainrope.${name}, version 1`, ...codec.schema }, null, 1)}\n`,
+  );
 const policies = resolve(docs, '../demo/policies');
 mkdirSync(policies, { recursive: true });
 for (const policy of policyPresets) writeFileSync(resolve(policies, `${policy.id}.json`), `${JSON.stringify(policy, null, 1)}\n`);

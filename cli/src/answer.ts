@@ -14,6 +14,8 @@ export const NOT_UNDERSTOOD = 3;
 /** What every command takes. */
 export interface Options {
   readonly json: boolean;
+  /** Rows for a spreadsheet, where a command has them. */
+  readonly csv?: boolean;
   readonly units: ReaderUnits;
   readonly asOf?: string;
   /** Text of a policy file that takes the place of the case's own. */

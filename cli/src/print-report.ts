@@ -1,6 +1,7 @@
 import {
   type Case,
   counted,
+  endWords,
   force,
   formatFigure,
   length,
@@ -42,7 +43,10 @@ function head(subject: Case, report: Report, units: ReaderUnits): readonly strin
   return [
     `${VERDICTS[report.verdict]}  ${subject.name}  (as of ${report.asOf}${report.goodUntil ? `, good until ${report.goodUntil}` : ''})`,
     `Pull needed ${figure(report.pullN)}; line pull ${figure(report.plannedPullN)} planned, ${figure(report.greatestPullN)} at the greatest`,
-    ...(weakest ? [`Weakest: ${label(weakest)}`] : []),
+    ...extent(report, units),
+    ...(weakest
+      ? [`Weakest: ${label(weakest)}${report.weakestAtM ? `, at ${formatFigure(length(report.weakestAtM), units)} of the way` : ''}`]
+      : []),
     ...(sentence ? [write(sentence, units)] : []),
     ...(report.linePullLimit && limitBy ? [`Line-pull limit ${figure(report.linePullLimit.pullN)}, set by ${label(limitBy)}`] : []),
     ...(drum.lineOutM === undefined
@@ -53,6 +57,18 @@ function head(subject: Case, report: Report, units: ReaderUnits): readonly strin
   ];
 }
 
+/** Over how much of the act the verdict is. */
+function extent({ startOnly, pull, runUp }: Report, units: ReaderUnits): readonly string[] {
+  const metres = (value: number) => formatFigure(length(value), units);
+  if (startOnly) return ['Only the start of the pull was looked at.'];
+  if (runUp)
+    return [
+      `Over the peak of the run-up, ${((runUp.attempts.at(-1)?.speedMPerS ?? 0) * 3.6).toFixed(1)} km/h${runUp.chosen ? '' : ' as proposed'}.`,
+    ];
+  const asked = pull.askedM === undefined ? '' : ` of ${metres(pull.askedM)}`;
+  return [`Over ${metres(pull.reachedM)}${asked} of pull: ${endWords[pull.end].toLowerCase()}.`];
+}
+
 function label({ tag, name, where }: PlaceReport): string {
   return [tag, name, where && `(${where})`].filter(Boolean).join(' ');
 }
@@ -61,14 +77,16 @@ function path(report: Report, units: ReaderUnits): readonly string[] {
   const cell = (value: number | undefined, as = force) => (value === undefined ? '–' : formatFigure(as(value), units));
   const rows = report.places.map((place) => [
     `${place.id === report.weakestPlaceId ? '>' : ' '} ${label(place)}`,
-    cell(place.plannedN),
-    cell(place.wllN),
     cell(place.utilisation, percent),
-    cell(place.greatestN),
-    cell(place.mbsN),
-    cell(place.breakingRatio, ratio),
+    cell(place.worst?.plannedN ?? place.plannedN),
+    cell(place.worst?.wllN ?? place.wllN),
+    cell(place.worst?.utilisation, percent),
+    cell(place.worst?.plannedAtM, length),
+    cell(place.worst?.greatestN),
+    cell(place.worst?.mbsN),
+    cell(place.worst?.breakingRatio, ratio),
   ]);
-  const table = [['  Load path', 'planned', 'limit', 'used', 'greatest', 'breaks', '×'], ...rows];
+  const table = [['  Load path', 'start', 'planned', 'limit', 'worst', 'at', 'greatest', 'breaks', '×'], ...rows];
   const widths = (table[0] ?? []).map((_, column) => Math.max(...table.map((row) => (row[column] ?? '').length)));
   return table.map((row) =>
     row.map((text, column) => (column === 0 ? text.padEnd(widths[0] ?? 0) : text.padStart(widths[column] ?? 0))).join('  '),
@@ -81,6 +99,7 @@ function findings(report: Report, units: ReaderUnits): readonly string[] {
     const head = finding.undecided ? 'Question' : SEVERITIES[counted(finding)];
     const words = wordsOf(finding);
     const detail = write(words.detail, units);
-    return [`${head}: ${write(words.title, units)} [${finding.code}]`, ...(detail ? [`    ${detail}`] : []), `    ${words.why}`];
+    const from = (finding.fromM ?? 0) > 0 ? `, from ${formatFigure(length(finding.fromM ?? 0), units)} of the way` : '';
+    return [`${head}: ${write(words.title, units)}${from} [${finding.code}]`, ...(detail ? [`    ${detail}`] : []), `    ${words.why}`];
   });
 }

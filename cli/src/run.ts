@@ -7,10 +7,13 @@ import { estimate } from './estimate.ts';
 import { explainFigureOf, explainRule } from './explain.ts';
 import { convert, validate } from './files.ts';
 import { listPresets, presetCalled, showPolicy } from './policy.ts';
+import { shock, simulate } from './simulate.ts';
 
 export const HELP = `wainrope: checks planned rigs
 
-  wainrope check FILE...          judge rig files
+  wainrope check FILE...          judge rig files over their whole act
+  wainrope simulate FILE...       run the pull: what happens at which metre, the worst of every piece
+  wainrope shock FILE...          a pull with a run-up: its attempts, what each comes to
   wainrope estimate FILE...       the pull needed, by every school, and what saves some of it
   wainrope explain RULE           why a rule is there, what it reads and asks
   wainrope explain FILE [FIGURE]  how a figure was worked out; without one, all figures
@@ -21,6 +24,7 @@ export const HELP = `wainrope: checks planned rigs
   FILE "-" reads standard input.
 
   --json                  for a program
+  --csv                   simulate and shock: rows for a spreadsheet
   --policy FILE|NAME      another policy than the file's own
   --as-of YYYY-MM-DD      judge as of another day
   --units kN|t|lbf        unit of forces (kN)
@@ -32,6 +36,7 @@ Exit code: 0 clear, 1 watch, 2 stop, 3 not understood; the greatest, for several
 const UNITS: readonly ReaderUnits[] = ['kN', 't', 'lbf'];
 const FLAGS = {
   json: { type: 'boolean' },
+  csv: { type: 'boolean' },
   'as-of': { type: 'string' },
   policy: { type: 'string' },
   units: { type: 'string' },
@@ -54,10 +59,13 @@ function runParsed(args: readonly string[]): Answer {
   if (units === undefined) return refuse(`“${values.units}” is not a unit known here; expected ${UNITS.join(', ')}.`);
   const options: Options = {
     json: values.json === true,
+    csv: values.csv === true,
     units,
     ...(values['as-of'] !== undefined && { asOf: values['as-of'] }),
     ...(values.policy !== undefined && { policyText: policyText(values.policy) }),
   };
+  if (options.csv && (options.json || (command !== 'simulate' && command !== 'shock')))
+    return refuse('--csv goes with simulate and shock, and not with --json.');
   return commandOf(command, rest, options);
 }
 
@@ -65,6 +73,10 @@ function commandOf(command: string, rest: readonly string[], options: Options): 
   switch (command) {
     case 'check':
       return eachFile(rest, (text) => check(text, options), command);
+    case 'simulate':
+      return eachFile(rest, (text) => simulate(text, options), command);
+    case 'shock':
+      return eachFile(rest, (text) => shock(text, options), command);
     case 'estimate':
       return eachFile(rest, (text) => estimate(text, options), command);
     case 'validate':

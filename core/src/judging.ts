@@ -8,3 +8,11 @@ export { tryPieces } from './advice/try-pieces.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace } from './judgement/explain/explain-place.ts';
 export { judge, judgeStart, judgeSteps } from './judgement/judge.ts';
+export {
+  type PullFile,
+  pullFileCodec,
+  type RunUpFile,
+  runUpFileCodec,
+  simulatePull,
+  simulateRunUp,
+} from './judgement/simulate.ts';

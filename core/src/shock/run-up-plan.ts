@@ -118,7 +118,8 @@ export function bodiesAt(
   };
 }
 
-const plannedDriveN = ({ towing }: RunUpSetup, acceleration: number): number =>
+/** What the towing vehicle’s wheels push with as planned, from first tension on: what the run-up took, at most their grip. Newtons. */
+export const plannedDriveN = ({ towing }: RunUpSetup, acceleration: number): number =>
   Math.min(towing.tractionN, Math.max(0, towing.massKg * acceleration + towing.rollingN + towing.slopeN));
 
 type Reckoning = 'first-peak' | 'whole';
