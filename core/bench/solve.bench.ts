@@ -6,13 +6,16 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { Bench } from 'tinybench';
 import { type Case, readRigFile, rules } from '../dist/index.js';
-import { figuresOf, judge } from '../dist/judging.js';
+import { figuresOf, judge, judgeStart } from '../dist/judging.js';
 import { drivenBy } from '../dist/moment/balance.js';
 import { holdsOf } from '../dist/moment/holds.js';
 import { momentAt } from '../dist/moment/moment-at.js';
 import { placesAt } from '../dist/moment/places.js';
 import { networkAt } from '../dist/moment/poses.js';
+import { runPull } from '../dist/pull/run-pull.js';
+import { energyMargins } from '../dist/release/release.js';
 import { resolveRig } from '../dist/resolved/resolve-rig.js';
+import { planRunUp } from '../dist/shock/run-up-plan.js';
 import { solveLinear } from '../dist/statics/solve-linear.js';
 import { solveNetwork } from '../dist/statics/solve-network.js';
 
@@ -47,14 +50,14 @@ function allocated(work: () => void): number {
 
 async function measure(name: string, subject: Case): Promise<void> {
   const rig = resolveRig(subject);
-  const start = momentAt(rig, 0);
+  const start = momentAt(rig, { travelM: 0 });
   const { balances, drives, states, positions } = start;
   if (!balances) throw new Error(`${name} has no balance`);
   const network = drivenBy(networkAt(rig, positions), drives, ({ share }) => share);
   const given = network.ropes.filter(({ pull }) => pull?.kind === 'length').length;
   const unknowns = network.nodes.filter(({ held }) => !held).length * 3 + network.links.length + given;
   const margins = rules.flatMap((rule) => rule.margins?.(rig) ?? []);
-  const next = drivenBy(networkAt(rig, momentAt(rig, 0.02).positions), drives, ({ share }) => share);
+  const next = drivenBy(networkAt(rig, momentAt(rig, { travelM: 0.02 }).positions), drives, ({ share }) => share);
   const { hauling, frictionless } = balances;
   const judgeMargins = () => {
     let least = Number.POSITIVE_INFINITY;
@@ -70,14 +73,14 @@ async function measure(name: string, subject: Case): Promise<void> {
       const first = solveNetwork(network, 'hauling');
       if (first.kind === 'solved') solveNetwork(network, 'frictionless', first);
     })
-    .add('judge the start', () => void judge(subject))
+    .add('judge the start', () => void judgeStart(subject))
     .add('the balances of one more moment', () => {
       solveNetwork(next, 'hauling', hauling.equilibrium);
       solveNetwork(next, 'frictionless', frictionless.equilibrium);
     })
-    .add('one more moment', () => void momentAt(rig, 0.02, start))
+    .add('one more moment', () => void momentAt(rig, { travelM: 0.02 }, start))
     .add('its capacities, loads and holds', () => {
-      const holds = holdsOf({ rig, positions, states });
+      const holds = holdsOf({ rig, positions, states, leg: undefined });
       placesAt({ rig, hauling, drives, states, holds });
     })
     .add('the margins of all rules', () => void judgeMargins())
@@ -102,11 +105,100 @@ async function measure(name: string, subject: Case): Promise<void> {
   console.log(`judging the start ÷ its balances                     ${(us('judge the start') / balanced).toFixed(2)}   (aim: under 3)`);
   console.log(`one more moment and all margins, less its balances   ${(rest / more).toFixed(2)} × its balances   (aim: under 0.6)`);
   console.log(
-    `allocated by judging the start                       ${(allocated(() => void judge(subject)) / 1e6).toFixed(3)} MB   (aim: under 0.2)`,
+    `allocated by judging the start                       ${(allocated(() => void judgeStart(subject)) / 1e6).toFixed(3)} MB   (aim: under 0.2)`,
   );
+}
+
+/** The compound on a site long enough for a pull of `travelM` metres: its anchor further off, its ropes longer. */
+function stretched(subject: Case, travelM: number): Case {
+  const { rig } = subject;
+  const awayM = 2 * travelM + 20;
+  return {
+    ...subject,
+    rig: {
+      ...rig,
+      bodies: rig.bodies.map((body) => (body.kind === 'tree' ? { ...body, xM: awayM } : body)),
+      lines: rig.lines.map((line) => (line.drive.kind === 'held' ? { ...line, drive: { ...line.drive, lengthM: awayM + 12 } } : line)),
+      load: { ...rig.load, travelM },
+    },
+    gear: subject.gear.map((facts) =>
+      'lengthM' in facts.attributes && (facts.attributes.lengthM ?? 0) > 15
+        ? { ...facts, attributes: { ...facts.attributes, lengthM: 400 } }
+        : facts,
+    ),
+  } as Case;
+}
+
+const PULL_M = 40;
+const STEPS = PULL_M / 0.02;
+
+/** A whole pull beside its floor: as many bare balances, each begun from the one before. Medians of some rounds, in one run. */
+function measurePull(subject: Case): void {
+  const rig = resolveRig(stretched(subject, PULL_M));
+  const first = momentAt(rig, { travelM: 0 });
+  const { balances, drives } = first;
+  if (!balances) throw new Error('no balance');
+  const networks = Array.from({ length: STEPS }, (_, step) =>
+    drivenBy(networkAt(rig, momentAt(rig, { travelM: 0.02 * (step + 1) }, first).positions), drives, ({ share }) => share),
+  );
+  const bare = () => {
+    let [hauling, frictionless] = [balances.hauling.equilibrium, balances.frictionless.equilibrium];
+    for (const network of networks) {
+      const [a, b] = [solveNetwork(network, 'hauling', hauling), solveNetwork(network, 'frictionless', frictionless)];
+      if (a.kind !== 'solved' || b.kind !== 'solved') throw new Error('no balance on the way');
+      [hauling, frictionless] = [a, b];
+    }
+  };
+  const figures = () => {
+    let here = first;
+    for (let step = 1; step <= STEPS; step++) here = momentAt(rig, { travelM: 0.02 * step }, here);
+  };
+  const margins = [...rules.flatMap((rule) => rule.margins?.(rig) ?? []), energyMargins(rig)];
+  let moments = 0;
+  const whole = () => {
+    const act = runPull(rig, margins);
+    if (act.end.kind !== 'travel-done') throw new Error(`ended by ${act.end.kind} at ${act.end.atM}`);
+    moments = act.curves.travelM.length;
+  };
+  const rounds = { bare: [] as number[], figures: [] as number[], whole: [] as number[] };
+  for (let round = 0; round < 9; round++)
+    for (const [name, work] of [
+      ['bare', bare],
+      ['figures', figures],
+      ['whole', whole],
+    ] as const) {
+      const since = performance.now();
+      work();
+      if (round >= 2) rounds[name].push(performance.now() - since);
+    }
+  const median = (all: number[]) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? Number.NaN;
+  const [floor, alone, all] = [median(rounds.bare), median(rounds.figures), median(rounds.whole)];
+  console.log(`\n${PULL_M} m of pull at 2 cm on the compound: ${STEPS} steps, ${moments} moments taken`);
+  console.log(`floor: ${2 * STEPS} bare balances, each from the one before   ${floor.toFixed(0)} ms`);
+  console.log(
+    `figures alone                                        ${alone.toFixed(0)} ms   ${(alone / floor).toFixed(2)} × floor   (aim: under 1.2)`,
+  );
+  console.log(
+    `both checks, every margin, events to 1 mm            ${all.toFixed(0)} ms   ${(all / ((floor * moments) / STEPS)).toFixed(2)} × the balances it makes   (aim: under 1.6)`,
+  );
+}
+
+function measureRunUp(name: string, subject: Case): void {
+  const start = momentAt(resolveRig(subject), { travelM: 0 });
+  const times: number[] = [];
+  for (let round = 0; round < 25; round++) {
+    const since = performance.now();
+    planRunUp(start);
+    if (round >= 5) times.push(performance.now() - since);
+  }
+  times.sort((a, b) => a - b);
+  console.log(`${name}: a plan of three attempts   ${(times[10] ?? Number.NaN).toFixed(1)} ms   (aim: under 50)`);
 }
 
 console.log(`${cpus().length} cores (${cpus()[0]?.model.trim()}), node ${process.version}`);
 await measure('Compound driven by the winch of the load', caseOf('cases/compound-by-winch.json'));
 await measure('Beck crossing: double line, tied back', caseOf('plans/beck-crossing.json'));
 await measure('Bog below Tarn Quarry: double line', caseOf('plans/bog-below-tarn-quarry.json'));
+measurePull(caseOf('cases/compound-by-winch.json'));
+measureRunUp('One stretch rope', caseOf('cases/stretch-pull.json'));
+measureRunUp('Two joined', caseOf('cases/stretch-pull-joined.json'));

@@ -101,8 +101,8 @@ function marginsOf(rig: ResolvedRig): AskedMargins {
 function judgedAct(act: Act, { at, energies }: AskedMargins): Judged {
   return {
     ...act,
-    release: releaseOf(act, act.tracks[energies] ?? []),
-    energies: act.tracks[energies] ?? [],
-    tracksOf: (code) => act.tracks[at.get(code) ?? -1] ?? [],
+    release: releaseOf(act, act.tracks(energies)),
+    energies: act.tracks(energies),
+    tracksOf: (code) => act.tracks(at.get(code) ?? -1),
   };
 }

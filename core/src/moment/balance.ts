@@ -7,6 +7,7 @@ import { solveNetwork } from '../statics/solve-network.ts';
 import { drumAt } from './drum-state.ts';
 import { forcesOf, pathLengthM } from './forces.ts';
 import type { Balance, Balances, DriveState, Forces, LoadState } from './moment.ts';
+import type { WarmStart } from './warm-start.ts';
 
 /** Shares follow the working layers and the layers the balance; they settle at once or after a round or two. */
 const SHARING_ROUNDS = 4;
@@ -23,7 +24,7 @@ export function motionsOf({ purpose }: Rig): readonly Motion[] {
 }
 
 /** The balance of the rig with its drives at their shares, and the drums in that balance; `before` is a neighbouring one to begin from. */
-export function balanceRig(rig: ResolvedRig, network: Network, before: Balances | undefined): Balanced {
+export function balanceRig(rig: ResolvedRig, network: Network, before: WarmStart | undefined): Balanced {
   let drives = withShares(drivesAt(rig, before?.hauling.forces), rig.rig);
   let driven = drivenBy(network, drives, ({ share }) => share);
   let outcome = solveNetwork(driven, 'hauling', before?.hauling.equilibrium);
@@ -45,7 +46,7 @@ export function balanceRig(rig: ResolvedRig, network: Network, before: Balances 
 const failureOf = (outcome: StaticsOutcome): StaticsFailure | undefined => (outcome.kind === 'solved' ? undefined : outcome);
 
 /** Beside hauling: without friction, lowering, and with running bridles the other way, where the rig asks for them. */
-function otherBalances(rig: ResolvedRig, driven: Network, hauling: Balance, before: Balances | undefined): Omit<Balanced, 'drives'> {
+function otherBalances(rig: ResolvedRig, driven: Network, hauling: Balance, before: WarmStart | undefined): Omit<Balanced, 'drives'> {
   const from = hauling.equilibrium;
   const frictionless = solveNetwork(driven, 'frictionless', before?.frictionless.equilibrium ?? from);
   if (frictionless.kind !== 'solved') return { balances: undefined, failure: frictionless };

@@ -9,6 +9,7 @@ import { holdsOf } from './holds.ts';
 import type { Advantages, Balance, Balances, LoadState, LoadStates, Moment } from './moment.ts';
 import { placesAt } from './places.ts';
 import { type At, type LoadPose, loadPose, networkAt, pointsAt } from './poses.ts';
+import { trailOf, warmStart } from './warm-start.ts';
 
 /** Below this the line does not move the load along its way at all; per newton of drive tension. */
 const LEAST_ADVANTAGE = 1e-6;
@@ -23,8 +24,8 @@ export function momentAt(rig: ResolvedRig, at: At, before?: Moment): Moment {
   const pose = loadPose(rig, at);
   const travel = pose.along;
   const positions = pointsAt(rig, at, pose);
-  const network = networkAt(rig, positions, at.lengths);
-  const { drives, balances, failure } = balanceRig(rig, network, before?.balances);
+  const network = networkAt(rig, positions, at, before?.network);
+  const { drives, balances, failure } = balanceRig(rig, network, warmStart(before, at.travelM));
   const advantage = balances && advantagesOf(rig, balances, travel);
   const pullN = pullAt(rig, at.travelM, pose);
   const ways = balances && advantage ? statesOf(rig, { balances, advantage, pullN }) : NO_STATES;
@@ -35,9 +36,11 @@ export function momentAt(rig: ResolvedRig, at: At, before?: Moment): Moment {
     rig,
     travelM: at.travelM,
     first: before?.first ?? before,
+    trail: trailOf(before),
     at,
     pose,
     positions,
+    network,
     travel,
     pullN,
     balances,

@@ -1,7 +1,7 @@
 import type { HoldFigures } from '../hold/vehicle-hold.ts';
 import type { PulledVehicle, ResolvedDrive } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import type { Equilibrium, Motion, StaticsFailure } from '../statics/network.ts';
+import type { Equilibrium, Motion, Network, StaticsFailure } from '../statics/network.ts';
 import type { Vec3 } from '../statics/vec3.ts';
 import type { DrumState } from './drum-state.ts';
 import type { At, LoadPose } from './poses.ts';
@@ -91,12 +91,21 @@ export interface PlaceLoads {
   readonly mbsN: Float64Array;
 }
 
+/** What is kept of the moment before the one before: enough to see where things are heading. */
+export interface Trail {
+  readonly travelM: number;
+  readonly hauling: Equilibrium;
+  readonly frictionless: Equilibrium;
+}
+
 /** What is true of a rig at one metre of its load's travel. */
 export interface Moment {
   readonly rig: ResolvedRig;
   readonly travelM: number;
   /** The moment with which the act began; missing in that one. */
   readonly first: Moment | undefined;
+  /** The balances of the moment before it; missing where it was begun from nothing. */
+  readonly trail: Trail | undefined;
   /** How its ropes were set anew on the way; see `At`. */
   readonly at: At;
   readonly pose: LoadPose;
@@ -105,6 +114,8 @@ export interface Moment {
   /** Where every point stands, metres, and the way the load is to go. */
   readonly positions: readonly Vec3[];
   readonly travel: Vec3;
+  /** Its equations with everything in place. */
+  readonly network: Network;
   /** What is to be given along that way here, newtons; undefined where it is not known. */
   readonly pullN: number | undefined;
   readonly balances: Balances | undefined;

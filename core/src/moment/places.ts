@@ -1,6 +1,6 @@
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
 import type { AnchorCapacity } from '../anchors/capacity.ts';
-import { bendFactor } from '../rating/derates.ts';
+import { bentBy } from '../rating/derates.ts';
 import type { ResolvedLine } from '../resolved/parts.ts';
 import type { AnchorPoint, LoadSource, Place, RopeBend } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
@@ -142,7 +142,7 @@ export function bendFactorAt({
   readonly bend: RopeBend;
   readonly hauling: Balance;
 }): number {
-  return bendFactor({ ...bend, wrapRad: wrapAtStop(bend.line, bend.stop, hauling) }, rig.policy);
+  return bentBy(bend.full, wrapAtStop(bend.line, bend.stop, hauling), rig.policy);
 }
 
 /** The factor of a bend in words: how wide the tread is for the rope. */

@@ -1,3 +1,4 @@
+import type { EquationNode } from '../resolved/equations.ts';
 import type { ResolvedBody, ResolvedLine } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { WayLeg } from '../rig/load-way.ts';
@@ -167,32 +168,33 @@ function middleOf(positions: readonly Vec3[]): Vec3 {
   return vec3(x * share, y * share, z * share);
 }
 
-/** The rig's equations with its points in place: held nodes stand on them, free ones have a first guess. */
-export function networkAt({ equations }: ResolvedRig, positions: readonly Vec3[], lengths?: ReadonlyMap<number, number>): Network {
-  const middle = middleOf(positions);
-  const nodes = equations.nodes.map((node): NetworkNode => {
-    switch (node.kind) {
-      case 'held':
-        return { id: node.id, at: positions[node.point] ?? middle, held: true };
-      case 'floating':
-        return { id: node.id, at: add(middle, vec3(0.13 * node.order, 0.07 * node.order, 0)), held: false };
-      case 'tip': {
-        const root = node.point === undefined ? middle : (positions[node.point] ?? middle);
-        const towards = unit(subtract(middle, root)) ?? vec3(1, 0, 0);
-        return { id: node.id, at: add(root, scale(towards, node.lengthM)), held: false };
-      }
-      default: {
-        const never: never = node;
-        return never;
-      }
-    }
+/**
+ * The rig's equations with its points in place: held nodes stand on them, free ones have a first guess, which a neighbouring
+ * network's does as well for.
+ */
+export function networkAt(rig: ResolvedRig, positions: readonly Vec3[], at?: Pick<At, 'lengths'>, before?: Network): Network {
+  const { equations } = rig;
+  const middle = before === undefined ? middleOf(positions) : ORIGIN;
+  const nodes = equations.nodes.map((node, index): NetworkNode => {
+    if (node.kind === 'held') return { id: node.id, at: positions[node.point] ?? ORIGIN, held: true };
+    return before?.nodes[index] ?? firstGuess(node, positions, middle);
   });
-  const ropes =
-    lengths === undefined
-      ? equations.ropes
-      : equations.ropes.map((rope, index) => {
-          const lengthM = lengths.get(index);
-          return lengthM === undefined ? rope : { ...rope, pull: { kind: 'length' as const, lengthM } };
-        });
-  return { nodes, links: equations.links, ropes };
+  return { nodes, links: equations.links, ropes: at?.lengths === undefined ? equations.ropes : withLengths(equations.ropes, at.lengths) };
+}
+
+const ORIGIN = vec3(0, 0, 0);
+
+function firstGuess(node: Exclude<EquationNode, { kind: 'held' }>, positions: readonly Vec3[], middle: Vec3): NetworkNode {
+  if (node.kind === 'floating') return { id: node.id, at: add(middle, vec3(0.13 * node.order, 0.07 * node.order, 0)), held: false };
+  const root = node.point === undefined ? middle : (positions[node.point] ?? middle);
+  const towards = unit(subtract(middle, root)) ?? vec3(1, 0, 0);
+  return { id: node.id, at: add(root, scale(towards, node.lengthM)), held: false };
+}
+
+/** The ropes with some of their lengths set anew. */
+function withLengths(ropes: Network['ropes'], lengths: ReadonlyMap<number, number>): Network['ropes'] {
+  return ropes.map((rope, index) => {
+    const lengthM = lengths.get(index);
+    return lengthM === undefined ? rope : { ...rope, pull: { kind: 'length', lengthM } };
+  });
 }

@@ -57,8 +57,8 @@ export interface Act {
   readonly end: { readonly kind: EndKind; readonly atM: number };
   /** A few moments spread over the travel, first and last among them, for what is drawn of it. */
   readonly samples: readonly Moment[];
-  /** For the margins that were asked, in their order. */
-  readonly tracks: readonly (readonly Track[])[];
+  /** What was kept of one of the sets of margins that were asked, by its number. */
+  readonly tracks: (set: number) => readonly Track[];
   readonly places: readonly WorstOfPlace[];
   readonly weakest: { readonly place: Place; readonly moment: Moment } | undefined;
   readonly limit: (LinePullLimit & { readonly moment: Moment }) | undefined;

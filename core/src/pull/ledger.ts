@@ -17,29 +17,54 @@ export interface Ledger {
   readonly kept: () => Pick<Act, 'tracks' | 'places' | 'weakest' | 'limit' | 'curves'>;
 }
 
-type OpenTrack = { -readonly [K in keyof Track]: Track[K] };
 type OpenCurves = { readonly [K in keyof Curves]: Curves[K] extends readonly number[] ? number[] : number[][] };
 
 export function ledgerOf(rig: ResolvedRig, margins: readonly Margins[]): Ledger {
-  const tracks = margins.map(({ count }) => Array.from({ length: count }, freshTrack));
+  const total = margins.reduce((sum, { count }) => sum + count, 0);
+  const least = new Float64Array(total).fill(Number.POSITIVE_INFINITY);
+  const fromM = new Float64Array(total).fill(Number.NaN);
+  const moments: (Moment | undefined)[] = [];
+  const unknown: (Moment | undefined)[] = [];
   const read = readingOf(margins);
   const worst = worstOf(rig);
   const curves = freshCurves(rig);
+  const keep = (slot: number, value: number | undefined, moment: Moment) => {
+    if (value === undefined) unknown[slot] ??= moment;
+    else if (value < (least[slot] ?? 0)) {
+      least[slot] = value;
+      moments[slot] = moment;
+      if (value < 0 && Number.isNaN(fromM[slot])) fromM[slot] = moment.travelM;
+    }
+  };
+  const trackOf = (slot: number): Track => ({
+    least: least[slot] ?? Number.POSITIVE_INFINITY,
+    moment: moments[slot],
+    fromM: Number.isNaN(fromM[slot]) ? undefined : fromM[slot],
+    unknown: unknown[slot],
+  });
   return {
     take: (moment) => {
       const values = read(moment);
-      let slot = 0;
-      for (const own of tracks) for (const track of own) keep(track, values[slot++], moment);
+      for (let slot = 0; slot < total; slot++) keep(slot, values[slot], moment);
       worst.take(moment);
       addTo(curves, moment, worst);
     },
     crosses: (moment) => {
       const values = read(moment);
-      let slot = 0;
-      for (const own of tracks) for (const { fromM } of own) if ((values[slot++] ?? 0) < 0 && fromM === undefined) return true;
+      for (let slot = 0; slot < total; slot++) if ((values[slot] ?? 0) < 0 && Number.isNaN(fromM[slot])) return true;
       return false;
     },
-    kept: () => ({ tracks, ...worst.kept(), curves }),
+    kept: () => {
+      let first = 0;
+      const starts = margins.map(({ count }) => {
+        const start = first;
+        first += count;
+        return start;
+      });
+      const tracks = (set: number): readonly Track[] =>
+        Array.from({ length: margins[set]?.count ?? 0 }, (_, index) => trackOf((starts[set] ?? 0) + index));
+      return { tracks, ...worst.kept(), curves };
+    },
   };
 }
 
@@ -111,20 +136,6 @@ function worstOf(rig: ResolvedRig): Worst {
     if (least !== undefined && (limit === undefined || least.pullN < limit.pullN * (1 - LIMIT_TOLERANCE))) limit = { ...least, moment };
   };
   return { take, now, kept: () => ({ places: places.map((own): WorstOfPlace => own), weakest, limit }) };
-}
-
-const freshTrack = (): OpenTrack => ({ least: Number.POSITIVE_INFINITY, moment: undefined, fromM: undefined, unknown: undefined });
-
-function keep(track: OpenTrack, value: number | undefined, moment: Moment): void {
-  if (value === undefined) {
-    track.unknown ??= moment;
-    return;
-  }
-  if (value < 0) track.fromM ??= moment.travelM;
-  if (value < track.least) {
-    track.least = value;
-    track.moment = moment;
-  }
 }
 
 function freshCurves({ drives, lines }: ResolvedRig): OpenCurves {

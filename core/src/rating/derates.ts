@@ -86,11 +86,19 @@ export interface Bend {
  * Strength kept by rope bent in its length over a sheave, ring or pin: the curve of D/d in full from 30° of wrap, linear to 1 at none.
  * D tread diameter and d rope diameter in metres, above 0.
  */
-export function bendFactor({ treadDiameterM, ropeDiameterM, wrapRad, steelWire }: Bend, policy: Policy): number {
+export function bendFactor({ wrapRad, ...bend }: Bend, policy: Policy): number {
+  return bentBy(fullBendFactor(bend, policy), wrapRad, policy);
+}
+
+/** The same in full, from 30° of wrap on; it stays as it is whatever moves. */
+export function fullBendFactor({ treadDiameterM, ropeDiameterM, steelWire }: Omit<Bend, 'wrapRad'>, policy: Policy): number {
   const { points } = steelWire ? policy.bends.steelWire : policy.bends.fibre;
-  const full = interpolate(points, treadDiameterM / ropeDiameterM);
-  const share = Math.min(1, (wrapRad * 180) / Math.PI / policy.bends.fullFromWrapDeg);
-  return 1 - (1 - full) * share;
+  return interpolate(points, treadDiameterM / ropeDiameterM);
+}
+
+/** A bend's factor at a wrap, rad, from its factor in full. */
+export function bentBy(full: number, wrapRad: number, { bends }: Policy): number {
+  return 1 - (1 - full) * Math.min(1, (wrapRad * 180) / Math.PI / bends.fullFromWrapDeg);
 }
 
 /** Strength kept by a rope's eye seated on a pin or hook: 1 from D/d 1 upwards, the policy's share below. */

@@ -44,37 +44,64 @@ export interface Stretched {
 /** The state of the greatest check in which a line stores most, else the planned one; the first where its energy is not known. */
 export function breakState(moment: Moment, line: ResolvedLine): LoadState | undefined {
   const { states, shown, rig } = moment;
-  const [first, ...others] = states.greatest;
-  if (first === undefined) return shown;
-  let worst = first;
-  let most = energyIn(rig.policy, line, first);
-  for (const state of others) {
-    const energyJ = energyIn(rig.policy, line, state);
-    if (energyJ !== undefined && most !== undefined && energyJ > most) [worst, most] = [state, energyJ];
-  }
-  return worst;
+  const [first] = states.greatest;
+  const ropes = storingOf(rig.policy, line);
+  if (first === undefined || ropes === undefined) return first ?? shown;
+  return states.greatest.reduce((worst, state) => (storedIn(ropes, line, state) > storedIn(ropes, line, worst) ? state : worst), first);
 }
 
-/** Energy of all strands of a line in one state, joules; undefined where a rope's strength is not known. */
-function energyIn(policy: Policy, line: ResolvedLine, state: LoadState): number | undefined {
-  let energyJ = 0;
-  for (const part of stretchesOf(line, state) ?? [undefined]) {
-    const own = part && energyOf(policy, part)?.energyJ;
-    if (own === undefined) return undefined;
-    energyJ += own;
+/** What the ropes of a line store: E = c·length·tension^q, c and q by their law and strength; undefined where one is not known. */
+interface Storing {
+  readonly fromEndM: number;
+  readonly toEndM: number;
+  readonly factor: number;
+  readonly power: number;
+}
+
+function storingOf({ stretch }: Policy, { reaches }: ResolvedLine): readonly Storing[] | undefined {
+  const all: Storing[] = [];
+  for (const [order, { rope, fromEndM, toEndM }] of reaches.entries()) {
+    const kind = rope.piece && ropeLawOf(rope.piece);
+    const mbsN = rope.piece && nominalStrengthN(rope.piece);
+    if (kind === undefined || mbsN === undefined) return undefined;
+    const { elongation, exponent } = stretch.laws[kind];
+    const power = (exponent + 1) / exponent;
+    // The first rope reaches back to the drum, however long the register says it is.
+    const reachM = order === 0 ? Number.POSITIVE_INFINITY : toEndM;
+    all.push({ fromEndM, toEndM: reachM, power, factor: (mbsN ** (1 - power) * elongation) / (exponent + 1) });
+  }
+  return all;
+}
+
+/** Energy of all strands of a line in one state, joules. */
+function storedIn(ropes: readonly Storing[], line: ResolvedLine, { balance, scale: factor }: LoadState): number {
+  let [energyJ, endM] = [0, 0];
+  for (let span = line.spans.length - 1; span >= 0; span--) {
+    const startM = endM + spanLengthM(line, span, balance);
+    const tensionN = factor * (balance.forces.spans[line.firstSpan + span] ?? 0);
+    for (const rope of ropes) {
+      const lengthM = Math.min(startM, rope.toEndM) - Math.max(endM, rope.fromEndM);
+      if (lengthM > 0) energyJ += rope.factor * lengthM * tensionN ** rope.power;
+    }
+    endM = startM;
   }
   return energyJ;
 }
 
 /** What every line of a rig stores, as a margin whose least is the most: minus its energy, joules. */
 export function energyMargins({ lines, policy }: ResolvedRig): Margins {
+  const stored = lines.map((line) => storingOf(policy, line));
   return {
     count: lines.length,
-    at: (moment, index) => {
-      const line = lines[index];
-      const state = line && breakState(moment, line);
-      const energyJ = line && state && energyIn(policy, line, state);
-      return energyJ === undefined ? Number.NaN : -energyJ;
+    at: ({ states, shown }, index) => {
+      const [line, ropes] = [lines[index], stored[index]];
+      if (line === undefined || ropes === undefined) return Number.NaN;
+      let most = Number.NaN;
+      for (const state of states.greatest.length > 0 || shown === undefined ? states.greatest : [shown]) {
+        const energyJ = storedIn(ropes, line, state);
+        if (!(energyJ <= most)) most = energyJ;
+      }
+      return -most;
     },
   };
 }

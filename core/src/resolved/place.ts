@@ -32,6 +32,8 @@ export interface RopeBend {
   readonly treadDiameterM: number;
   readonly ropeDiameterM: number;
   readonly steelWire: boolean;
+  /** Strength that it leaves from full wrap on. */
+  readonly full: number;
   /** What it is bent over, in words. */
   readonly over: string;
 }

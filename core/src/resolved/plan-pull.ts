@@ -52,6 +52,7 @@ function legPull(rig: Rig, policy: Policy, { along, breaking }: Leg): LegPull | 
   }
   const breaksAwayN = plannedOf(breaking);
   if (breaksAwayN === undefined) return undefined;
+  if (situation.depth === 'none' && (situation.trailer?.depth ?? 'none') === 'none') return { breaksAwayN, rollsN: breaksAwayN };
   const rollsN = plannedOf(effortAlong(rig, policy, along, outOfItsHole(situation))) ?? breaksAwayN;
   if (!holdsBack(rig)) return { breaksAwayN, rollsN: Math.min(breaksAwayN, rollsN) };
   // What is held back may run harder once it is free of its hole: it is held for the larger all the way.

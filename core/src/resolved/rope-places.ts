@@ -1,6 +1,6 @@
 import { isRope, isWire, pinOf, pulleyOf, ropeDiameterOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
-import type { Derate } from '../rating/derates.ts';
+import { type Derate, fullBendFactor } from '../rating/derates.ts';
 import { eyeLocals } from './chain-locals.ts';
 import type { ResolvedLine, ResolvedUse } from './parts.ts';
 import type { LoadSource, OpenPlace, PlaceStrength, RopeBend } from './place.ts';
@@ -83,13 +83,14 @@ function bendPlace(part: RopePart, stop: number): OpenPlace {
   const edgeM = bend?.kind === 'edge' && bend.radiusM !== undefined ? 2 * bend.radiusM : undefined;
   const treadDiameterM = pulleyOf(pulley)?.treadDiameterM ?? edgeM;
   const ropeDiameterM = use.piece && ropeDiameterOf(use.piece);
+  const bent = { treadDiameterM: treadDiameterM ?? 0, ropeDiameterM: ropeDiameterM ?? 0, steelWire: isWire(use.piece) };
   const known = ropeDiameterM !== undefined && treadDiameterM !== undefined;
   return ropePlace(part, {
     kind: 'bend',
     where: `bend at ${over}`,
     load: { kind: 'bend', line: line.index, span: stop - 1 },
     locals: NO_LOCALS,
-    bend: known ? { line, stop, treadDiameterM, ropeDiameterM, steelWire: isWire(use.piece), over } : undefined,
+    bend: known ? { line, stop, ...bent, full: fullBendFactor(bent, part.rig.policy), over } : undefined,
     onlyWhere: line.ropes.length === 1 ? undefined : { line, order, stop },
   });
 }

@@ -32,46 +32,41 @@ export function stretchOf(train: RopeTrain, forceN: number, peakN: number): numb
   return stretchM;
 }
 
-/** A curve of every rope: its stretch at a force, and the exponent by which force rises with it. */
-interface Curve {
+/** Force against stretch of a train on one of its curves, worked out once: what each rope stretches at one force, and its exponents. */
+export interface TrainCurve {
   readonly atN: number;
-  readonly stretchAtM: (rope: TrainRope) => number;
-  readonly exponentOf: (rope: TrainRope) => number;
+  readonly ropes: readonly { readonly stretchM: number; readonly exponent: number }[];
+  /** All of them at that force. */
+  readonly wholeM: number;
+  /** The exponent that all have in common, if they have. */
+  readonly exponent: number | undefined;
 }
 
-const loadingCurve: Curve = { atN: 1, stretchAtM: (rope) => loadedM(rope, 1), exponentOf: ({ law }) => law.exponent };
-const unloadingCurve = (peakN: number): Curve => ({
-  atN: peakN,
-  stretchAtM: (rope) => loadedM(rope, peakN),
-  exponentOf: ({ law }) => unloadingExponent(law),
-});
+/** The loading curves of a train's ropes. */
+export const loadingCurve = (train: RopeTrain): TrainCurve => curveOf(train, 1, ({ exponent }) => exponent);
+/** The unloading curves from the greatest force that they have seen, newtons, above 0. */
+export const unloadingCurve = (train: RopeTrain, peakN: number): TrainCurve => curveOf(train, peakN, unloadingExponent);
 
-/** Force of a train at a stretch, newtons; 0 where it hangs slack. Up to the stretch of `peakN` it follows the unloading curves. */
-export function forceOf(train: RopeTrain, stretchM: number, peakN: number): number {
-  const [first] = train;
-  if (first === undefined || !(stretchM > 0)) return 0;
-  const unloading = peakN > 0 && stretchM < stretchOf(train, peakN, peakN);
-  return forceOn(unloading ? unloadingCurve(peakN) : loadingCurve, train, stretchM);
+function curveOf(train: RopeTrain, atN: number, exponentOf: (law: RopeLaw) => number): TrainCurve {
+  const ropes = train.map((rope) => ({ stretchM: loadedM(rope, atN), exponent: exponentOf(rope.law) }));
+  const [first] = ropes;
+  const alike = ropes.every(({ exponent }) => exponent === first?.exponent);
+  return { atN, ropes, wholeM: ropes.reduce((sum, { stretchM }) => sum + stretchM, 0), exponent: alike ? first?.exponent : undefined };
 }
 
-function forceOn({ atN, stretchAtM, exponentOf }: Curve, train: RopeTrain, stretchM: number): number {
-  const exponent = exponentOf(train[0] as TrainRope);
-  let [wholeM, alike] = [0, true];
-  for (const rope of train) {
-    wholeM += stretchAtM(rope);
-    alike &&= exponentOf(rope) === exponent;
-  }
+/** Force of a train at a stretch on one of its curves, newtons; 0 where it hangs slack. */
+export function forceOn({ atN, ropes, wholeM, exponent }: TrainCurve, stretchM: number): number {
+  if (!(stretchM > 0) || ropes.length === 0) return 0;
   // Ropes of one exponent are together one rope.
-  const first = atN * (stretchM / wholeM) ** exponent;
-  if (alike) return first;
+  if (exponent !== undefined) return atN * (stretchM / wholeM) ** exponent;
   // Else stretch rises with force ever more slowly, so that after its first step Newton's method comes up from below.
-  let forceN = first;
+  let forceN = atN * (stretchM / wholeM) ** (ropes[0]?.exponent ?? 1);
   for (let step = 0; step < NEWTON_STEPS; step++) {
     let [total, slope] = [0, 0];
-    for (const rope of train) {
-      const own = stretchAtM(rope) * (forceN / atN) ** (1 / exponentOf(rope));
+    for (const rope of ropes) {
+      const own = rope.stretchM * (forceN / atN) ** (1 / rope.exponent);
       total += own;
-      slope += own / (exponentOf(rope) * forceN);
+      slope += own / (rope.exponent * forceN);
     }
     const next = forceN + (stretchM - total) / slope;
     const better = next > 0 ? next : forceN * 1e-3;

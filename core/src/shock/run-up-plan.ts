@@ -57,7 +57,7 @@ export type RunUpOutcome =
 /** Slowest run-up that is worth the name, m/s: a walking pace. */
 const SLOWEST_MPERS = 0.3;
 const SEARCH_STEPS = 40;
-const SPEED_TOLERANCE = 1e-6;
+const SPEED_TOLERANCE = 1e-5;
 
 /**
  * The plan of a pull with a run-up: attempts that rise to the greatest speed whose peak keeps every piece within its working limit and
@@ -172,12 +172,17 @@ function greatestSpeed(start: Moment, setup: RunUpSetup, { acceleration, fastest
     return planned <= greatest ? { left: planned, by: 'limit' } : { left: greatest, by: 'breaking' };
   };
   if (!(fastest > SLOWEST_MPERS)) return { speed: undefined, boundBy: 'slack' as const };
-  if (room(fastest).left >= 0) return { speed: fastest, boundBy: 'slack' as const };
-  if (room(SLOWEST_MPERS).left < 0) return { speed: undefined, boundBy: 'no-speed' as const };
-  const low = { speed: SLOWEST_MPERS, left: room(SLOWEST_MPERS).left };
-  const high = { speed: fastest, left: room(fastest).left };
-  const speed = lastInOrder(low, high, (at) => room(at).left);
-  return { speed, boundBy: room(speed * (1 + 2 * SPEED_TOLERANCE)).by };
+  const most = room(fastest);
+  if (most.left >= 0) return { speed: fastest, boundBy: 'slack' as const };
+  const least = room(SLOWEST_MPERS);
+  if (least.left < 0) return { speed: undefined, boundBy: 'no-speed' as const };
+  let by = most.by;
+  const speed = lastInOrder({ speed: SLOWEST_MPERS, left: least.left }, { speed: fastest, left: most.left }, (at) => {
+    const here = room(at);
+    by = here.by;
+    return here.left;
+  });
+  return { speed, boundBy: by };
 }
 
 interface Bracket {
@@ -239,7 +244,7 @@ interface AttemptAt {
 function attemptAt(start: Moment, setup: RunUpSetup, { share, speed, acceleration, proposed }: AttemptAt): Attempt {
   const { rig } = start;
   const planned = runAsPlanned(setup, speed, acceleration);
-  const greatest = runAtGreatest(setup, speed, rig.policy.runUp.greatestFactor.value);
+  const greatest = runAtGreatest(setup, speed, rig.policy.runUp.greatestFactor.value, 'first-peak');
   const moment = loaded(start, { plannedN: planned.peakN, greatestN: greatest.peakN, proposed: false });
   const judged = rig.places.filter(({ index, kind }) => kind !== 'drum' && moment.places.present[index] === 1);
   const highest = judged[worstIndex(judged.map((place) => utilisationAt(moment, place) || 0)) ?? -1];

@@ -1,4 +1,13 @@
-import { forceOf, loadingEnergyJ, type RopeTrain, storedEnergyJ, stretchOf } from './rope-train.ts';
+import {
+  forceOn,
+  loadingCurve,
+  loadingEnergyJ,
+  type RopeTrain,
+  storedEnergyJ,
+  stretchOf,
+  type TrainCurve,
+  unloadingCurve,
+} from './rope-train.ts';
 
 /** The vehicle that runs up. Newtons, kilograms, metres a second; along the line, ahead positive. */
 export interface Towing {
@@ -84,6 +93,8 @@ interface Phase {
   /** Greatest tension seen; on the loading curve the rope goes beyond it. */
   readonly peakN: number;
   readonly loading: boolean;
+  /** The curve that the ropes are on. */
+  readonly curve: TrainCurve;
   /** Drivers lift off at the first slack. */
   readonly driving: boolean;
 }
@@ -96,7 +107,16 @@ interface Phase {
 export function runTwoBodies(subject: TwoBodies): ShockRun {
   const { towing, stepS = SHOCK_STEP_S } = subject;
   const state: State = { x1: 0, v1: towing.speedMPerS, x2: 0, v2: 0, drivenJ: 0, lostJ: 0 };
-  const first: Phase = { way: towing.speedMPerS > 0 ? 1 : 0, stuckMoves: false, taut: true, peakN: 0, loading: true, driving: true };
+  const virgin = loadingCurve(subject.train);
+  const first: Phase = {
+    way: towing.speedMPerS > 0 ? 1 : 0,
+    stuckMoves: false,
+    taut: true,
+    peakN: 0,
+    loading: true,
+    curve: virgin,
+    driving: true,
+  };
   const run: Run = { subject, state, phase: settled(subject, state, first), timeS: 0, peakN: 0, peakS: 0, freedS: undefined, history: [] };
   note(run);
   for (let phases = 0; phases < MOST_PHASES && run.timeS < LONGEST_S && !isAtRest(run.state, run.phase); phases++) {
@@ -163,22 +183,21 @@ function pass(run: Run, state: State, seconds: number): void {
 
 function note(run: Run): void {
   const { subject, state, timeS, history } = run;
-  const tensionN = tension(subject.train, state, run.phase);
+  const tensionN = tension(state, run.phase);
   if (tensionN > run.peakN) [run.peakN, run.peakS] = [tensionN, timeS];
   if (run.freedS === undefined && state.x2 >= subject.stuck.overM * (1 - 1e-9)) run.freedS = timeS;
   if (subject.historyS !== undefined && timeS >= history.length * subject.historyS * (1 - 1e-12)) history.push(sampleOf(run));
 }
 
-const sampleOf = ({ subject, state, phase, timeS }: Run): ShockSample => ({
+const sampleOf = ({ state, phase, timeS }: Run): ShockSample => ({
   timeS,
-  tensionN: tension(subject.train, state, phase),
+  tensionN: tension(state, phase),
   towingMPerS: state.v1,
   stuckMPerS: state.v2,
   movedM: state.x2,
 });
 
-const tension = (train: RopeTrain, { x1, x2 }: State, { taut, peakN, loading }: Phase): number =>
-  taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
+const tension = ({ x1, x2 }: State, { taut, curve }: Phase): number => (taut ? forceOn(curve, x1 - x2) : 0);
 
 const isAtRest = ({ v2 }: State, { way, stuckMoves, taut }: Phase): boolean => !taut && way === 0 && !stuckMoves && Math.abs(v2) < 1e-9;
 
@@ -198,9 +217,9 @@ interface Rates {
 }
 
 function ratesAt(subject: TwoBodies, phase: Phase, state: State): Rates {
-  const { towing, stuck, train } = subject;
+  const { towing, stuck } = subject;
   const { driving, way, stuckMoves } = phase;
-  const tensionN = tension(train, state, phase);
+  const tensionN = tension(state, phase);
   const a1 = way === 0 ? 0 : (pushN(subject, tensionN, phase) - way * towing.rollingN) / towing.massKg;
   const holdN = heldN(stuck, state.x2);
   const own = driving ? stuck.driveN : 0;
@@ -242,11 +261,11 @@ function eventsOf(subject: TwoBodies, phase: Phase): readonly Event[] {
   const { way, stuckMoves, taut, loading, peakN, driving } = phase;
   const events: Event[] = [];
   if (way !== 0) events.push(({ v1 }) => way * v1);
-  else events.push((state) => towing.rollingN - Math.abs(pushN(subject, tension(train, state, phase), phase)));
+  else events.push((state) => towing.rollingN - Math.abs(pushN(subject, tension(state, phase), phase)));
   if (stuckMoves) {
     events.push(({ v2 }) => v2);
     events.push(({ x2 }) => (x2 < stuck.overM ? stuck.overM - x2 : 0));
-  } else events.push((state) => heldN(stuck, state.x2) - tension(train, state, phase) - (driving ? stuck.driveN : 0));
+  } else events.push((state) => heldN(stuck, state.x2) - tension(state, phase) - (driving ? stuck.driveN : 0));
   if (!taut) events.push(({ x1, x2 }) => x2 - x1);
   else if (loading) events.push(({ v1, v2 }) => v1 - v2);
   else {
@@ -263,7 +282,7 @@ const STILL_MPERS = 1e-9;
 /** The phase that follows from a state: what sticks lets go, what stands is at rest, the rope loads, unloads or hangs slack. */
 function settled(subject: TwoBodies, state: State, phase: Phase): Phase {
   const rope = ropeAfter(subject, state, phase);
-  const tensionN = rope.taut ? tension(subject.train, state, phase) : 0;
+  const tensionN = tension(state, rope);
   const way = wayAfter(subject, state, pushN(subject, tensionN, rope));
   const { stuck } = subject;
   const pullsN = tensionN + (rope.driving ? stuck.driveN : 0);
@@ -276,8 +295,9 @@ function ropeAfter({ train }: TwoBodies, state: State, phase: Phase): Phase {
   const taut = phase.taut ? stretchM > 0 || rate > STILL_MPERS : stretchM >= 0 && rate > 0;
   const beyond = phase.peakN === 0 || stretchM >= stretchOf(train, phase.peakN, phase.peakN) * (1 - 1e-12);
   const loading = taut && rate > 0 && beyond;
-  const peakN = phase.loading && !loading ? Math.max(phase.peakN, tension(train, state, phase)) : phase.peakN;
-  return { ...phase, taut, loading, peakN, driving: phase.driving && taut };
+  const peakN = phase.loading && !loading ? Math.max(phase.peakN, tension(state, phase)) : phase.peakN;
+  const curve = loading || peakN === 0 ? loadingCurve(train) : unloadingCurve(train, peakN);
+  return { ...phase, taut, loading, peakN, curve, driving: phase.driving && taut };
 }
 
 /** Which way the towing vehicle goes on; at rest until what pushes it is more than its rolling takes. */
@@ -291,11 +311,11 @@ function wayAfter({ towing }: TwoBodies, { v1 }: State, push: number): Phase['wa
 function energyError(
   { train, towing, stuck }: TwoBodies,
   { x1, x2, v1, v2, drivenJ, lostJ }: State,
-  { peakN, taut, loading }: Phase,
+  { peakN, taut, loading, curve }: Phase,
 ): number {
   const putInJ = 0.5 * towing.massKg * towing.speedMPerS ** 2 + drivenJ;
   const kineticJ = 0.5 * towing.massKg * v1 * v1 + 0.5 * stuck.massKg * v2 * v2;
-  const forceN = taut ? forceOf(train, x1 - x2, loading ? 0 : peakN) : 0;
+  const forceN = taut ? forceOn(curve, x1 - x2) : 0;
   // On its loading curve the rope holds all that was put into it; on the unloading one what has not come back.
   const ropeJ = loading
     ? loadingEnergyJ(train, forceN)

@@ -232,8 +232,9 @@ function finished(
 
 /** Free nodes that no rope and no link touches. */
 function untouched({ members, freeNodes, network }: Layout): readonly string[] {
-  const touched = new Set(members.flatMap(({ nodes }) => nodes));
-  return freeNodes.filter((node) => !touched.has(node)).map((node) => network.nodes[node]?.id ?? '');
+  const touched = new Uint8Array(network.nodes.length);
+  for (const { nodes } of members) for (const node of nodes) touched[node] = 1;
+  return freeNodes.filter((node) => touched[node] === 0).map((node) => network.nodes[node]?.id ?? '');
 }
 
 /** Nodes, links and ropes whose figures are no numbers or make no sense, by id. */

@@ -1,0 +1,10 @@
+import { readFileSync } from 'node:fs';
+import { readRigFile, rules } from '../dist/index.js';
+import { runPull } from '../dist/pull/run-pull.js';
+import { energyMargins } from '../dist/release/release.js';
+import { resolveRig } from '../dist/resolved/resolve-rig.js';
+const f = readRigFile(JSON.parse(readFileSync('demo/cases/compound-by-winch.json','utf8'))); if(!f.ok) throw 1;
+const subject:any=f.value.case; const rig0=subject.rig; const awayM=100;
+const c={...subject,rig:{...rig0,bodies:rig0.bodies.map((b:any)=>b.kind==='tree'?{...b,xM:awayM}:b),lines:rig0.lines.map((l:any)=>l.drive.kind==='held'?{...l,drive:{...l.drive,lengthM:awayM+12}}:l),load:{...rig0.load,travelM:40}},gear:subject.gear.map((g:any)=>'lengthM' in g.attributes&&g.attributes.lengthM>15?{...g,attributes:{...g.attributes,lengthM:400}}:g)};
+const rig=resolveRig(c); const margins=[...rules.flatMap(r=>r.margins?.(rig)??[]),energyMargins(rig)];
+for(let i=0;i<25;i++) runPull(rig,margins);
