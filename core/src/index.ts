@@ -64,7 +64,8 @@ export {
 } from './inspections/inspection-sheet.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
-export { type Fix, type Rule, type Severity, type Subject, severities } from './judgement/ask/rule.ts';
+export type { Rule } from './judgement/ask/rule.ts';
+export { type Fix, type Severity, type Subject, severities } from './judgement/ask/told.ts';
 export type { PlaceExplanation, ReportFigure } from './judgement/explain/report-figure.ts';
 export { withWords, wordsOf } from './judgement/finding-words.ts';
 export { policyFaults } from './judgement/policy-faults.ts';

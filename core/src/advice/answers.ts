@@ -1,6 +1,6 @@
 import type { ActionId } from '../effort/cheaper-actions.ts';
 import type { MarkBasis } from '../gear/mark.ts';
-import type { Severity } from '../judgement/ask/rule.ts';
+import type { Severity } from '../judgement/ask/told.ts';
 import type { Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
 import type { Route } from '../rigging/route-line.ts';

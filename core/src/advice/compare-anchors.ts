@@ -1,4 +1,4 @@
-import { severities } from '../judgement/ask/rule.ts';
+import { severities } from '../judgement/ask/told.ts';
 import { judge } from '../judgement/judge.ts';
 import { counted } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';

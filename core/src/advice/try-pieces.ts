@@ -1,5 +1,5 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { severities } from '../judgement/ask/rule.ts';
+import { severities } from '../judgement/ask/told.ts';
 import { judge } from '../judgement/judge.ts';
 import { counted, type Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';

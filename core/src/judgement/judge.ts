@@ -8,6 +8,7 @@ import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import type { Case } from '../rig/case.ts';
 import { planRunUp } from '../shock/run-up-plan.ts';
 import type { Judged } from './ask/judged.ts';
+import type { RuleMargins } from './ask/rule.ts';
 import { alongTheForce } from './path-asked.ts';
 import type { Report, Verdict } from './report/report.ts';
 import { reportOf } from './report/write-report.ts';
@@ -78,8 +79,8 @@ function actAtOnce(rig: ResolvedRig, margins: readonly Margins[]): Act | undefin
 
 interface AskedMargins {
   readonly all: readonly Margins[];
-  /** Where the margins of each rule stand. */
-  readonly at: ReadonlyMap<string, number>;
+  /** The margins of each rule, and where they stand. */
+  readonly at: ReadonlyMap<string, { readonly set: number; readonly asked: RuleMargins }>;
   /** Where those of the energies stand. */
   readonly energies: number;
 }
@@ -87,11 +88,12 @@ interface AskedMargins {
 /** Every margin that an act is run with: those of all rules of the moment, then what the lines store. */
 function marginsOf(rig: ResolvedRig): AskedMargins {
   const all: Margins[] = [];
-  const at = new Map<string, number>();
+  const at = new Map<string, { readonly set: number; readonly asked: RuleMargins }>();
   for (const { code, margins } of rules) {
-    if (margins === undefined) continue;
-    at.set(code, all.length);
-    all.push(margins(rig));
+    const asked = margins?.(rig);
+    if (asked === undefined) continue;
+    at.set(code, { set: all.length, asked });
+    all.push(asked);
   }
   const energies = all.length;
   all.push(energyMargins(rig));
@@ -103,6 +105,7 @@ function judgedAct(act: Act, { at, energies }: AskedMargins): Judged {
     ...act,
     release: releaseOf(act, act.tracks(energies)),
     energies: act.tracks(energies),
-    tracksOf: (code) => act.tracks(at.get(code) ?? -1),
+    tracksOf: (code) => act.tracks(at.get(code)?.set ?? -1),
+    askedOf: (code) => at.get(code)?.asked,
   };
 }

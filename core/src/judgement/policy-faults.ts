@@ -1,6 +1,6 @@
 import type { Fault } from '../codec/codec.ts';
 import type { Policy } from '../policy/policy.ts';
-import { type Severity, severities } from './ask/rule.ts';
+import { type Severity, severities } from './ask/told.ts';
 import { rules } from './rules/rule-list.ts';
 
 /** What a policy asks for that no team may have: severities of unknown rules, and rules softened that may not be. */

@@ -1,49 +1,10 @@
 import type { Moment } from '../../moment/moment.ts';
-import type { Margins } from '../../pull/margins.ts';
+import type { Margins, Track } from '../../pull/margins.ts';
 import type { RichText } from '../../quantity/format.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
-import type { Edit } from '../../rig/edits.ts';
 import type { FactId } from '../../rig/facts.ts';
 import type { Judged } from './judged.ts';
-
-export const severities = ['stop', 'fix', 'caution', 'note'] as const;
-export type Severity = (typeof severities)[number];
-
-/** What a finding is about, by stable id. */
-export interface Subject {
-  readonly kind: 'use' | 'body' | 'point' | 'strand' | 'rig';
-  readonly id: string;
-}
-
-/** What a person can do about it with one button. */
-export type Fix =
-  | { readonly kind: 'edits'; readonly label: string; readonly edits: readonly Edit[] }
-  /** Choose another piece for this place; the picker knows the register. */
-  | { readonly kind: 'choose-piece'; readonly label: string; readonly useId: string }
-  | { readonly kind: 'add-damper'; readonly label: string; readonly lineId: string; readonly strand: number }
-  /** Fill in what is missing on the piece's own page. */
-  | { readonly kind: 'open-piece'; readonly label: string; readonly gearId: string };
-
-/** Plain data that a report carries and words are made from. */
-export type Data = { readonly [key: string]: string | number | boolean | undefined | readonly string[] | readonly Data[] };
-
-/** Which thing a rule speaks of, and where on it, where it may speak of several places of one thing. */
-export interface About {
-  readonly subject: Subject;
-  readonly place?: string | undefined;
-}
-
-/** What a rule answers about one subject; nothing where the fault is not there. */
-export type Reply<D extends Data> =
-  /** `subject` where it shows only with the answer. */
-  | { readonly kind: 'found'; readonly data: D; readonly fixes?: readonly Fix[]; readonly subject?: Subject }
-  | {
-      readonly kind: 'undecided';
-      readonly data: D;
-      /** Set when a yes or no settles it; stored in the rig's answers under this id. */
-      readonly questionId?: string;
-      readonly fixes?: readonly Fix[];
-    };
+import type { About, Data, Fix, Reply, Severity, Told } from './told.ts';
 
 export interface RuleHead {
   readonly code: string;
@@ -94,18 +55,6 @@ export interface ActRule<S, D extends Data> extends RuleHead, Spoken<D> {
   readonly answer: (judged: Judged, subject: S) => Reply<D> | undefined;
 }
 
-/** A reply with what it is about. */
-export interface Told extends About {
-  readonly kind: 'found' | 'undecided';
-  readonly place: string | undefined;
-  readonly data: Data;
-  readonly questionId: string | undefined;
-  readonly fixes: readonly Fix[];
-  /** Metres of travel from which it is so, and where it is worst; rules of the moment only. */
-  readonly fromM?: number | undefined;
-  readonly atM?: number | undefined;
-}
-
 const NO_FIXES: readonly Fix[] = [];
 
 function toldOf(about: About, reply: Reply<Data>): Told {
@@ -119,13 +68,18 @@ function toldOf(about: About, reply: Reply<Data>): Told {
   };
 }
 
+/** The margins of a rule of the moment, and what it tells once an act was run with them. */
+export interface RuleMargins extends Margins {
+  readonly tell: (tracks: readonly Track[], told: Told[]) => void;
+}
+
 /** A rule as lists of rules hold it, whatever its subjects and data. */
 export interface Rule extends RuleHead {
   readonly over: 'rig' | 'moment' | 'act';
   /** Adds what it finds or leaves open to what others told. */
   readonly ask: (judged: Judged, told: Told[]) => void;
-  /** Moment rules only: prepared once for a rig. */
-  readonly margins?: (rig: ResolvedRig) => Margins;
+  /** Moment rules only: what is asked at every step, prepared once for a rig. */
+  readonly margins?: (rig: ResolvedRig) => RuleMargins;
   readonly title: (data: Data) => RichText;
   readonly detail: (data: Data) => RichText;
   readonly question: (data: Data) => RichText;
@@ -191,18 +145,20 @@ export function momentRule<S, D extends Data>(row: MomentRule<S, D>): Rule {
     ...head(row),
     ...spoken(row),
     over: 'moment',
-    ask: (judged, told) => {
-      const tracks = judged.tracksOf(row.code);
-      subjects(judged.rig).forEach((subject, index) => {
-        const track = tracks[index];
-        if (track?.fromM !== undefined && track.moment !== undefined)
-          tell(told, about, subject, answer(track.moment, subject), { fromM: track.fromM, atM: track.moment.travelM });
-        else if (track?.unknown !== undefined) tell(told, about, subject, answer(track.unknown, subject));
-      });
-    },
+    ask: ({ askedOf, tracksOf }, told) => askedOf(row.code)?.tell(tracksOf(row.code), told),
     margins: (rig) => {
       const all = subjects(rig);
-      return { count: all.length, at: (moment, index) => margin(moment, all[index] as S) };
+      return {
+        count: all.length,
+        at: (moment, index) => margin(moment, all[index] as S),
+        tell: (tracks, told) =>
+          tracks.forEach(({ fromM, moment, unknown }, index) => {
+            const subject = all[index] as S;
+            if (fromM !== undefined && moment !== undefined)
+              tell(told, about, subject, answer(moment, subject), { fromM, atM: moment.travelM });
+            else if (unknown !== undefined) tell(told, about, subject, answer(unknown, subject));
+          }),
+      };
     },
   };
 }

@@ -5,7 +5,7 @@ import type { ChosenUse, ResolvedBody, ResolvedDrive, ResolvedLine, ResolvedUse,
 import { ownerPiece, type Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Body } from '../../rig/rig.ts';
-import type { About, Data, Fix, Reply, Subject } from './rule.ts';
+import type { About, Data, Fix, Reply, Subject } from './told.ts';
 
 export const rigSubject: Subject = { kind: 'rig', id: 'rig' };
 export const wholeRig = (): readonly Subject[] => [rigSubject];

@@ -1,5 +1,5 @@
 import type { RichText } from '../../quantity/format.ts';
-import { type Data, type Fix, type Severity, type Subject, severities } from '../ask/rule.ts';
+import { type Data, type Fix, type Severity, type Subject, severities } from '../ask/told.ts';
 
 /** What a rule found or left open about one place of one thing. Its words are made when it is shown. */
 export interface Finding {

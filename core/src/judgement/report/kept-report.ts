@@ -1,7 +1,7 @@
 import { type ReadResult, read, type TypeOf } from '../../codec/codec.ts';
 import { choice, day, flag, text } from '../../codec/scalars.ts';
 import { list, optional, record } from '../../codec/structures.ts';
-import { severities } from '../ask/rule.ts';
+import { severities } from '../ask/told.ts';
 
 /** What a kept report tells whichever version of core wrote it; its figures and sentences are that version's alone. */
 const keptReportCodec = record({

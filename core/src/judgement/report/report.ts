@@ -6,7 +6,7 @@ import type { PullEvent } from '../../pull/events/event.ts';
 import type { LeftLoaded } from '../../release/left-loaded.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
-import type { Subject } from '../ask/rule.ts';
+import type { Subject } from '../ask/told.ts';
 import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
 import type { Finding } from './finding.ts';
 

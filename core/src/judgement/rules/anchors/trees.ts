@@ -4,8 +4,9 @@ import { exceeds, fallsShort } from '../../../quantity/tolerance.ts';
 import { isChosen, type ResolvedUse } from '../../../resolved/parts.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { RigPoint, TreeBody } from '../../../rig/rig.ts';
-import { type About, type RuleHead, rigRule } from '../../ask/rule.ts';
+import { type RuleHead, rigRule } from '../../ask/rule.ts';
 import { aboutBody, aboutUse, chooseAnother, found } from '../../ask/speak.ts';
+import { type About } from '../../ask/told.ts';
 
 /** The first piece of a chain or a back-anchor that starts at a tree. */
 export interface AtTree {

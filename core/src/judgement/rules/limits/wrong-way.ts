@@ -1,6 +1,7 @@
 import { rich } from '../../../quantity/format.ts';
-import { type Fix, momentRule } from '../../ask/rule.ts';
+import { momentRule } from '../../ask/rule.ts';
 import { found, itself, wholeRig } from '../../ask/speak.ts';
+import { type Fix } from '../../ask/told.ts';
 
 export const wrongWay = momentRule({
   code: 'wrong-way',

@@ -3,7 +3,7 @@ import type { Moment } from '../../../moment/moment.ts';
 import type { ResolvedLine } from '../../../resolved/parts.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Feature } from '../../../rig/rig.ts';
-import type { About } from '../../ask/rule.ts';
+import type { About } from '../../ask/told.ts';
 
 export interface Crossing {
   readonly feature: Feature;

@@ -1,7 +1,8 @@
 import { rich, speed } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
-import { actRule, type Fix } from '../../ask/rule.ts';
+import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
+import { type Fix } from '../../ask/told.ts';
 import { aboutTow, planOf, runUps } from './run-ups.ts';
 
 export const runUpTooFast = actRule({

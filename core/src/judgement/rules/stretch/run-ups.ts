@@ -2,7 +2,7 @@ import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { RunUpPlan } from '../../../shock/run-up-plan.ts';
 import { runUpDrive, type TowDrive } from '../../../shock/run-up-setup.ts';
 import type { Judged } from '../../ask/judged.ts';
-import type { About } from '../../ask/rule.ts';
+import type { About } from '../../ask/told.ts';
 
 /** The tow that is made with a run-up, where there is one. */
 export const runUps = (rig: ResolvedRig): readonly TowDrive[] => {
