@@ -64,7 +64,7 @@ function caseOf(path: string) {
 
 describe('wainrope validate and convert', () => {
   it('knows every demo file, and an old one as old', () => {
-    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 3') });
+    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 4') });
     expect(run(['validate', old]).out).toContain('version 1 (now 4: convert writes it so)');
     expect(run(['validate', second]).out).toContain('version 2 (now 4: convert writes it so)');
   });

@@ -13,7 +13,7 @@ import { momentAt } from '../dist/moment/moment-at.js';
 import { placesAt } from '../dist/moment/places.js';
 import { networkAt } from '../dist/moment/poses.js';
 import { runPull } from '../dist/pull/run-pull.js';
-import { energyMargins } from '../dist/release/release.js';
+import { energyMargins } from '../dist/release/what-leaves.js';
 import { resolveRig } from '../dist/resolved/resolve-rig.js';
 import { planRunUp } from '../dist/shock/run-up-plan.js';
 import { solveLinear } from '../dist/statics/solve-linear.js';

@@ -43,14 +43,6 @@ export function worstIndex(strains: ArrayLike<number>): number | undefined {
   return worst;
 }
 
-/** The place that stands worst; ties go to the first in load-path order. */
-export function weakestOf(moment: Moment): Place | undefined {
-  const { places } = moment.rig;
-  const strains = Float64Array.from(places, (place) => (moment.places.present[place.index] === 1 ? strainAt(moment, place) : 0));
-  const worst = worstIndex(strains);
-  return worst === undefined ? undefined : places[worst];
-}
-
 export interface LinePullLimit {
   /** At the first drive; the others at their shares of it. Newtons. */
   readonly pullN: number;

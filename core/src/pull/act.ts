@@ -3,7 +3,7 @@ import type { Moment } from '../moment/moment.ts';
 import type { WinchWork } from '../moment/winch-work.ts';
 import type { Place } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import type { RunUpOutcome } from '../shock/run-up-plan.ts';
+import type { RunUpOutcome } from '../shock/attempts.ts';
 import type { EndKind } from './ends.ts';
 import type { PullEvent } from './events/event.ts';
 import type { Track } from './margins.ts';

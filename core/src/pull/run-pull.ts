@@ -2,7 +2,7 @@ import type { Moment } from '../moment/moment.ts';
 import { momentAt } from '../moment/moment-at.ts';
 import { type At, loadPose, pointsAt } from '../moment/poses.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import type { RunUpOutcome } from '../shock/run-up-plan.ts';
+import type { RunUpOutcome } from '../shock/attempts.ts';
 import type { Act } from './act.ts';
 import { type Ending, type EndKind, endingsOf } from './ends.ts';
 import type { PullEvent, Watch } from './events/event.ts';

@@ -6,20 +6,8 @@ import { resolveRig } from '../resolved/resolve-rig.ts';
 import { applyEdit } from '../rig/edits.ts';
 import { removeLine } from '../rigging/rigging.ts';
 import { ahead } from '../statics/ground.ts';
+import type { LeftLoaded } from './left.ts';
 import { runners, runsByN } from './runs-away.ts';
-
-/** What the rest of a rig carries once one of its lines has parted and the load hangs on it at rest. */
-export interface LeftLoaded {
-  readonly lineId: string;
-  /** Where on the way this was looked at, metres. */
-  readonly atM: number;
-  /** By how much the load would run by itself there, newtons. */
-  readonly runsByN: number;
-  /** Whether what is left holds it. */
-  readonly held: boolean;
-  /** Places that would carry more than half of what they break at; the first moment may be twice this. Newtons. */
-  readonly strained: readonly { readonly placeId: string; readonly name: string; readonly loadN: number; readonly mbsN: number }[];
-}
 
 /** Share of its breaking strength from which a place is told: at the first moment it may carry twice as much. */
 const TOLD_SHARE = 0.5;

@@ -7,11 +7,11 @@ import { FindingsPanel } from './FindingsPanel.tsx';
 import { LoadPath } from './LoadPath.tsx';
 import { PlanSheet } from './PlanSheet.tsx';
 import { bodySelected, placeSelected } from './planner-slice.ts';
-import { TagMeaning } from './TagMeaning.tsx';
 import { Unlocked } from './Unlocked.tsx';
-import { WorkedOut } from './WorkedOut.tsx';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
+const TagMeaning = lazy(async () => ({ default: (await import('./TagMeaning.tsx')).TagMeaning }));
+const WorkedOut = lazy(async () => ({ default: (await import('./WorkedOut.tsx')).WorkedOut }));
 const PullPanel = lazy(async () => ({ default: (await import('./pull/PullPanel.tsx')).PullPanel }));
 const FiguresPanel = lazy(async () => ({ default: (await import('./FiguresPanel.tsx')).FiguresPanel }));
 const HonestAdvantage = lazy(async () => ({ default: (await import('./HonestAdvantage.tsx')).HonestAdvantage }));
@@ -124,8 +124,12 @@ export function PlannerBody({ report, rig, subject, apply, choosePiece, addDampe
               fillIn={fillIn}
               leave={() => dispatch(placeSelected(undefined))}
             />
-            {place && <TagMeaning subject={subject} gearId={place.gearId} />}
-            {place && <WorkedOut subject={subject} report={report} place={place} select={select} choosePiece={choosePiece} />}
+            {place && (
+              <Suspense fallback={null}>
+                <TagMeaning subject={subject} gearId={place.gearId} />
+                <WorkedOut subject={subject} report={report} place={place} select={select} choosePiece={choosePiece} />
+              </Suspense>
+            )}
             <p className="mt-4 border-t border-rule pt-2 text-[14px] text-quiet">
               Wainrope computes; it does not make a recovery safe. Figures are estimates: the lowest marked limit and the maker’s
               instructions win, and a rated load cell and a trained person beat any estimate. Local rules apply; where a licensed operator

@@ -1,4 +1,4 @@
-import type { Act, StartOnly } from '../../pull/act.ts';
+import type { Act } from '../../pull/act.ts';
 import type { Track } from '../../pull/margins.ts';
 import type { Release } from '../../release/release.ts';
 import type { Told } from './told.ts';
@@ -15,5 +15,3 @@ export interface Judged extends Act {
   /** Set where nobody has drawn the load's way and the verdict depends on it: which of the two this is. */
   readonly pathAsked?: 'along-heading' | 'along-force';
 }
-
-export type { StartOnly };

@@ -1,4 +1,4 @@
-import type { Attempt } from '../../shock/run-up-plan.ts';
+import type { Attempt } from '../../shock/attempts.ts';
 import type { Judged } from '../ask/judged.ts';
 import type { AttemptReport, PullReport, RunUpReport } from './report.ts';
 import { drumFigures } from './report-figures.ts';

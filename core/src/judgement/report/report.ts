@@ -3,7 +3,7 @@ import type { FitKind } from '../../gear/fit.ts';
 import type { StartOnly } from '../../pull/act.ts';
 import type { EndKind } from '../../pull/ends.ts';
 import type { PullEvent } from '../../pull/events/event.ts';
-import type { LeftLoaded } from '../../release/left-loaded.ts';
+import type { LeftLoaded } from '../../release/left.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
 import type { Subject } from '../ask/told.ts';

@@ -1,5 +1,5 @@
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import type { RunUpPlan } from '../../../shock/run-up-plan.ts';
+import type { RunUpPlan } from '../../../shock/attempts.ts';
 import { runUpDrive, type TowDrive } from '../../../shock/run-up-setup.ts';
 import type { Judged } from '../../ask/judged.ts';
 import type { About } from '../../ask/told.ts';
