@@ -253,10 +253,36 @@ const together: Rig = {
   ),
 };
 
+/** A vehicle in a sand hollow, snatched out by another with the stretch rope. */
+const hollow: Rig = {
+  ground: { slopeRad: rad(2), uphillRad: rad(80) },
+  bodies: [
+    registered('otter', 'Otter', { xM: 0, yM: 0, headingDeg: 78 }),
+    registered('heron', 'Heron', { xM: 13.6, yM: 2.6, headingDeg: 79 }, { stance: { ground: 'dry-grass', brakes: 'none' } }),
+    { id: 'mirren', kind: 'person', label: 'Mirren Quaile', xM: 6, yM: 27, duty: 'signaller' },
+  ],
+  points: [
+    { id: 'heron-tail', bodyId: 'heron', label: 'receiver', place: { kind: 'on-vehicle', forwardM: -2.3, leftM: 0, heightM: 0.5 } },
+    {
+      id: 'otter-right',
+      bodyId: 'otter',
+      label: 'front point, right',
+      place: { kind: 'on-vehicle', forwardM: 2, leftM: -0.45, heightM: 0.5 },
+    },
+  ],
+  chains: [kit.chainOf('at-heron', 'heron-tail', ['RM-01', 'SH-01']), kit.chainOf('at-otter', 'otter-right', ['VP-OTR', 'SS-02'])],
+  lines: [kit.lineOf({ drive: { kind: 'tow', chainId: 'at-heron', manner: 'run-up' }, ropes: ['KR-01'], to: 'at-otter' })],
+  load: { bodyId: 'otter', travel: 'ahead' },
+  situation: { ...wetMud, surface: 'soft-dry-sand', soil: 'sand', depth: 'none', wet: false },
+  dampers: [{ id: 'damper-1', lineId: 'line', strand: 0, gearId: 'D-01' }],
+  answers: seenTo('knot-placement.at-otter.1', 'rest-too-short.rig', 'owner-not-told.rig', 'no-chocks.rig'),
+};
+
 const plans = [
   ...scenes.map((scene) => ({ file: scene.file, name: scene.name, rig: rigOf(scene) })),
   { file: 'beck-crossing.json', name: 'Beck crossing, one tied back', rig: beck },
   { file: 'gate-two-winches.json', name: 'Gate below the crag, two winches', rig: together },
+  { file: 'sand-hollow-stretch-pull.json', name: 'Sand hollow, stretch pull', rig: hollow },
 ];
 mkdirSync(join(demo, 'plans'), { recursive: true });
 for (const { file: fileName, name, rig } of plans) {

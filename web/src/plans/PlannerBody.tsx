@@ -102,7 +102,7 @@ export function PlannerBody({ report, rig, subject, apply, choosePiece, addDampe
             id={`tab-${id}`}
             aria-selected={tab === id}
             aria-controls="plan-panel"
-            className="relative min-h-11 px-2.5 text-[16px] whitespace-nowrap aria-selected:font-semibold"
+            className="relative min-h-11 px-2 text-[16px] whitespace-nowrap aria-selected:font-semibold"
             onClick={() => put('show', id === 'findings' ? undefined : id)}
           >
             {label}

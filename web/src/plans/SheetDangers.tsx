@@ -54,15 +54,7 @@ export const Zones = memo(function Zones({ zones, view }: { readonly zones: Repo
 /** What is to be kept clear beside on the way: the rims of the circles alone, faint, so that the start stays readable. */
 export const SweptZones = memo(function SweptZones({ swept, view }: { readonly swept: Report['swept']; readonly view: View }) {
   return (
-    <g
-      pointerEvents="none"
-      fill="var(--rust)"
-      fillOpacity="0.006"
-      stroke="var(--rust)"
-      strokeOpacity="0.22"
-      strokeWidth="1"
-      strokeDasharray="1 7"
-    >
+    <g pointerEvents="none" fill="none" stroke="var(--rust)" strokeOpacity="0.22" strokeWidth="1" strokeDasharray="1 7">
       {swept.flatMap(({ circles, lineId }, moment) =>
         circles.map(({ centre, radiusM }, index) => {
           const { x, y } = toScreen(view, centre);

@@ -18,11 +18,11 @@ interface PullPanelProps {
 export function PullPanel({ rig, report, apply, show, locked }: PullPanelProps) {
   return (
     <div className="space-y-4 py-2">
-      <fieldset disabled={locked} className="contents">
-        {report.runUp || isRunUp(rig) ? <RunUp rig={rig} report={report} apply={apply} /> : <WayFields rig={rig} apply={apply} />}
-      </fieldset>
       {!report.runUp && <OnTheWay rig={rig} report={report} show={show} />}
       {!report.runUp && <Figures report={report} />}
+      <fieldset disabled={locked} className="contents">
+        {isRunUp(rig) ? <RunUp rig={rig} report={report} apply={apply} /> : <WayFields rig={rig} apply={apply} />}
+      </fieldset>
     </div>
   );
 }

@@ -39,17 +39,19 @@ export function RunUp({ rig, report, apply }: RunUpProps) {
   const { runUp: plan } = report;
   return (
     <>
-      <Group title="The run-up">
-        <RunUpFields line={line} plan={plan} apply={apply} />
-        {body.kind === 'vehicle' && <StanceChoices body={body} apply={apply} />}
-        <DrivesAlong rig={rig} apply={apply} />
-        <RollingField rig={rig} apply={apply} />
-      </Group>
       {plan ? (
         <Attempts plan={plan} report={report} />
       ) : (
         <p className="text-[15px]">What each attempt comes to cannot be worked out yet; the findings say what is missing.</p>
       )}
+      <Group title="The run-up">
+        <RunUpFields line={line} plan={plan} apply={apply} />
+      </Group>
+      <Group title={`${body.label}, stuck`}>
+        {body.kind === 'vehicle' && <StanceChoices body={body} apply={apply} />}
+        <DrivesAlong rig={rig} apply={apply} />
+        <RollingField rig={rig} apply={apply} />
+      </Group>
     </>
   );
 }
@@ -115,7 +117,7 @@ function RunUpFields({ line, plan, apply }: FieldsProps) {
 
 const BOUND: { readonly [K in RunUpReport['boundBy']]: string } = {
   limit: 'its peak just keeps every piece within its working limit',
-  breaking: 'a quarter faster, with all the grip there is, every piece still keeps its margin to breaking',
+  breaking: 'in the greatest check every piece just keeps its margin to breaking',
   slack: 'there is no more rope to lay back',
   'no-speed': 'even a walking pace is too fast',
 };
@@ -167,7 +169,9 @@ function AttemptItem({ attempt, title, nameOf, beyond = false }: AttemptProps) {
         <p>
           Peak {figure(force(peakN))}
           {utilisation !== undefined && `, ${figure(percent(utilisation))} of ${nameOf(highestPlaceId)}’s limit`}
-          {breakingRatio !== undefined && `; a quarter faster ${figure(force(greatestN))}, breaks at ${figure(ratio(breakingRatio))} ×`}.{' '}
+          {breakingRatio !== undefined &&
+            `; in the greatest check ${figure(force(greatestN))}, breaks at ${figure(ratio(breakingRatio))} ×`}
+          .{' '}
           {breaksPlaceId !== undefined
             ? `${nameOf(breaksPlaceId)} would break.`
             : freed

@@ -1,0 +1,10 @@
+import { chromium } from '@playwright/test';
+const [,, what] = process.argv;
+const args=['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run'];
+const b = await chromium.launch({executablePath:'/usr/bin/chromium',args});
+const base='http://127.0.0.1:4810';
+const make = async (w,h,dark)=>{ const ctx=await b.newContext({viewport:{width:w,height:h},baseURL:base,serviceWorkers:'block',colorScheme:dark?'dark':'light'}); const page=await ctx.newPage(); const {demoPeople}=await (await page.request.get('/api/v1/session')).json(); const p=demoPeople.find(e=>e.role==='coordinator'); await page.request.post('/api/v1/session/demo',{data:{personId:p.personId}}); return page; };
+const shot=async(page,n)=>{ await page.waitForLoadState('networkidle'); await page.waitForTimeout(900); await page.screenshot({path:`/tmp/shot-${n}.png`}); };
+const open=async(page,name)=>{ await page.goto('/plans'); await page.getByRole('link').filter({has:page.getByText(new RegExp('^'+name))}).first().click(); await page.locator('[data-verdict]').waitFor(); };
+const bring=async(page,file)=>{ await page.goto('/plans'); await page.locator('input[type=file]').first().setInputFiles(file); await page.locator('button.action-main').filter({hasText:/./}).last().waitFor(); await page.waitForTimeout(500); const m=page.getByRole('button',{name:/plan of it|Make|Open|Create/i}); await m.first().click(); await page.locator('[data-verdict]').waitFor(); };
+export { make, shot, open, bring, b };
