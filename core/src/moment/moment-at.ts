@@ -66,9 +66,12 @@ export function momentWith(parts: Omit<Moment, 'shown' | 'plannedPullN' | 'place
 }
 
 /** What a load asks for: as it breaks away it falls, over some way, to what it asks for rolling. Newtons. */
-function pullAt({ legs, policy, rig }: ResolvedRig, travelM: number, { leg }: LoadPose): number | undefined {
+function pullAt({ legs, policy, rig, way }: ResolvedRig, travelM: number, { leg }: LoadPose): number | undefined {
   const pull = legs[leg]?.pull;
   if (pull === undefined) return undefined;
+  // As it comes upright its weight stands nearer to the edge: its lever shrinks with the cosine at the least.
+  if (way.edgeHeightM !== undefined && rig.chosenPull === undefined)
+    return pull.breaksAwayN * Math.max(0, Math.cos(travelM / way.edgeHeightM));
   const left = Math.max(0, 1 - travelM / policy.pull.breakawayM.value);
   return rig.purpose === 'respool' ? pull.breaksAwayN : pull.rollsN + (pull.breaksAwayN - pull.rollsN) * left;
 }

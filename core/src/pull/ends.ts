@@ -25,7 +25,7 @@ export type EndKind = (typeof endKinds)[number];
 /** What ends a pull, in words. */
 export const endWords: { readonly [K in EndKind]: string } = {
   'travel-done': 'The load is where it has to go',
-  upright: 'The load stands upright',
+  upright: 'The load comes over its edge and stands up by itself',
   'no-balance': 'No balance of forces is found any more',
   'pulls-no-longer': 'The line no longer pulls the load on its way',
   stalls: 'The winch stalls',

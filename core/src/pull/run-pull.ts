@@ -19,8 +19,9 @@ export const EVENT_M = 0.001;
 const SAMPLES = 8;
 /** Steps between two pauses of a run that lets others have their turn. */
 const PAUSE_STEPS = 16;
-/** Times that grips are moved before it is no haul. */
+/** Times that grips are moved before it is no haul, and the least that a haul between two must gain, metres of travel. */
 const MOST_RESETS = 200;
+const LEAST_THROW_M = 0.2;
 
 /** A run as it goes on, changed in place. */
 interface Run {
@@ -36,6 +37,8 @@ interface Run {
   /** The moment that was taken last. */
   here: Moment;
   resets: number;
+  /** The travel at which grips were last moved, metres. */
+  resetM: number;
   ended: Act['end'] | undefined;
 }
 
@@ -90,11 +93,14 @@ function* runStretch(run: Run, stretch: Stretch, travelM: number): Generator<num
   }
 }
 
+/** Past this angle what is set upright has its weight beyond the edge and comes over by itself: where it is at least 0.58 as high as its lever is long. */
+export const OVER_THE_EDGE_RAD = Math.PI / 3;
+
 /** How far the load is to go, metres; undefined where nobody has said. What is only held goes nowhere, what is set upright no further than that. */
 function travelOf({ rig, way }: ResolvedRig): number | undefined {
   const askedM = rig.load.travelM ?? (rig.purpose === 'hold' ? 0 : undefined);
   if (askedM === undefined || way.edgeHeightM === undefined) return askedM;
-  return Math.min(askedM, (way.edgeHeightM * Math.PI) / 2);
+  return Math.min(askedM, way.edgeHeightM * OVER_THE_EDGE_RAD);
 }
 
 interface Stretch {
@@ -137,6 +143,7 @@ function begunAt(rig: ResolvedRig, start: Moment, margins: readonly Margins[]): 
     samples: [start],
     here: start,
     resets: 0,
+    resetM: 0,
     ended: already && { kind: already, atM: 0 },
   };
 }
@@ -227,11 +234,13 @@ function pass(run: Run, moment: Moment): void {
 /** Moves the grips of a haul back to where they were as it began; false where there are none, or where that makes no room. */
 function moveGrips(run: Run, moment: Moment): boolean {
   const { travelM, at } = moment;
-  const lengths = run.resets < MOST_RESETS ? regripped(run.grips, run.start, moment) : undefined;
+  const thrownM = travelM - run.resetM;
+  const lengths = run.resets < MOST_RESETS && thrownM >= LEAST_THROW_M ? regripped(run.grips, run.start, moment) : undefined;
   if (lengths === undefined) return false;
   const moved = momentAt(run.rig, { travelM, leg: at.leg, lengths }, run.here);
   if (endedBy(run.endings, moved) !== undefined) return false;
   run.resets++;
+  run.resetM = travelM;
   run.events.push({ kind: 'grip-moved', atM: travelM, data: { count: run.resets } });
   run.ledger.take(moved);
   run.here = moved;

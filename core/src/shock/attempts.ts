@@ -31,8 +31,8 @@ export interface RunUpPlan {
   readonly chosen: boolean;
   /** The greatest speed that keeps every piece in order and that the slack can give, m/s; undefined where there is none. */
   readonly proposedMPerS: number | undefined;
-  /** What bounds it: a limit, the greatest check, or the rope there is to lay back. */
-  readonly boundBy: 'limit' | 'breaking' | 'slack' | 'no-speed';
+  /** What bounds it: a limit, the greatest check, the rope there is to lay back; or that nothing in the line is made to stretch. */
+  readonly boundBy: 'limit' | 'breaking' | 'slack' | 'no-speed' | 'static';
   /** Rising; the last is the fastest. */
   readonly attempts: readonly Attempt[];
   /** The step beyond the fastest, that is not to be made. */

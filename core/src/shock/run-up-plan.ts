@@ -27,7 +27,9 @@ export function planRunUp(start: Moment): RunUpOutcome | undefined {
   const acceleration = accelerationOf(setup, policy.runUp.mostAccelerationMPerS2.value);
   const mostSlackM = Math.max(0, setup.ropesM - policy.runUp.leftOutM.value);
   const fastest = Math.sqrt(2 * acceleration * mostSlackM);
-  const search = greatestSpeed(start, setup, { acceleration, fastest });
+  const search = setup.stretches
+    ? greatestSpeed(start, setup, { acceleration, fastest })
+    : { speed: undefined, boundBy: 'static' as const };
   const own = drive.line.line.drive.kind === 'tow' ? drive.line.line.drive : undefined;
   const unsafe = Math.sqrt(2 * Math.max(acceleration, 0.1) * policy.runUp.staticSlackM.value);
   const speed = own?.runUp?.speedMPerS ?? search.speed ?? unsafe;

@@ -85,6 +85,14 @@ function pullHereTerm(moment: Moment): Term {
   const { rig, pullN = 0, travelM, pose } = moment;
   const pull = rig.legs[pose.leg]?.pull;
   if (pull === undefined || pullN === rig.pullN) return pullTerm(rig);
+  if (rig.way.edgeHeightM !== undefined) {
+    const turned: Term = {
+      label: '× cosine of how far it has turned',
+      figure: ratio(pullN / (rig.pullN ?? Number.NaN)),
+      reason: 'arc ÷ height of the line',
+    };
+    return { label: 'Pull needed here', figure: force(pullN), how: { operation: 'product', of: [pullTerm(rig), turned] } };
+  }
   const left = pullN === pull.rollsN ? 0 : (pullN - pull.rollsN) / (pull.breaksAwayN - pull.rollsN);
   const away: Term = {
     label: 'What is left of breaking away',

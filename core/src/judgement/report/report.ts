@@ -97,7 +97,7 @@ export interface AttemptReport {
 export interface RunUpReport {
   readonly chosen: boolean;
   readonly proposedMPerS?: number | undefined;
-  readonly boundBy: 'limit' | 'breaking' | 'slack' | 'no-speed';
+  readonly boundBy: 'limit' | 'breaking' | 'slack' | 'no-speed' | 'static';
   readonly accelerationMPerS2: number;
   readonly slackM: number;
   readonly neededSlackM: number;

@@ -19,7 +19,7 @@ const rest: EventRow = {
     rich`${name ?? 'The winch'} rests for ${time(seconds)} after burst ${String(count)}${hot ? ', which heat ended' : ''}`,
 };
 
-const upright: EventRow = { kind: 'upright', words: () => rich`It stands upright` };
+const upright: EventRow = { kind: 'upright', words: () => rich`It comes over its edge: ease the line, hold it back from the other side` };
 
 /** Every kind of event with its words. */
 export const eventRows: readonly EventRow[] = [layerChange, sharpPulley, corner, gripMoved, rest, upright];

@@ -120,6 +120,7 @@ const BOUND: { readonly [K in RunUpReport['boundBy']]: string } = {
   breaking: 'in the greatest check every piece just keeps its margin to breaking',
   slack: 'there is no more rope to lay back',
   'no-speed': 'even a walking pace is too fast',
+  static: 'nothing in the line is made to stretch; shown is what a metre of slack comes to',
 };
 
 function Attempts({ plan, report }: { readonly plan: RunUpReport; readonly report: Report }) {
