@@ -1,5 +1,7 @@
-import { formatFigure, layOnSite, layouts } from '@wainrope/core';
+import { formatFigure, layOnSite, layouts, readRigFile } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
+import hollow from '../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
 import { cardSteps } from './card-steps.ts';
 
 const stepsOf = (id: string): string => {
@@ -32,7 +34,14 @@ describe('the steps on the card', () => {
   });
   it('keep a steady tow steady, and a stretch rope to three attempts', () => {
     expect(stepsOf('static-tow')).toContain('no run-up');
-    expect(stepsOf('stretch-pull')).toContain('three at most');
+    expect(stepsOf('stretch-pull')).toContain('No run-up before it is known what it comes to');
+    const file = readRigFile(hollow);
+    if (!file.ok) throw new Error('the demo plan is not read');
+    const subject = file.value;
+    const steps = cardSteps({ rig: subject.case.rig, report: judge(subject.case), figure: (figure) => formatFigure(figure, 'kN') }).join(
+      '\n',
+    );
+    expect(steps).toMatch(/3 rising attempts, never faster than 1\d\.\d km\/h with \d\.\d m of slack; 5 minutes of rest/);
     for (const id of ['static-tow', 'stretch-pull']) expect(stepsOf(id)).not.toContain('Free-spool');
   });
   it('never let go of what is held or lowered', () => {

@@ -27,11 +27,20 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
   loads: { title: 'Loads that are dragged', why: 'Friction of what slides over the ground.' },
   sharing: { title: 'Sharing', why: 'Parallel straps never share evenly: each is checked for 0.6 of the load.' },
   stretch: { title: 'Stretch ropes', why: 'Offered with its peak force beside the winch plan; fifty pulls, five minutes’ rest.' },
+  pull: {
+    title: 'The pull, metre by metre',
+    why: 'What a stuck load asks for falls as it breaks away; a hook, a joint or a second pulley is kept so far from what it is drawn to.',
+  },
+  runUp: {
+    title: 'Run-ups',
+    why: 'No faster than a peak within every limit, and with a quarter more speed a margin of 1.5 to breaking; no run-up far off the heading.',
+  },
   respool: { title: 'Spooling', why: 'Tension under which a line is spooled, so that turns do not dive.' },
   zones: { title: 'Zones and reach', why: 'Corridor beside a tensioned strand, and how far a wireless remote is trusted.' },
 };
 
 const UNITS: readonly (readonly [RegExp, string])[] = [
+  [/MPerS2$/, 'm/s²'],
   [/JPerK$/, 'J/K'],
   [/KPerW$/, 'K/W'],
   [/Deg$/, '°'],
@@ -54,7 +63,7 @@ export function leafWords(path: string): { readonly label: string; readonly unit
   const unit = keys.map((key) => UNITS.find(([ending]) => ending.test(key) && key.length > 1)?.[1]).find(Boolean) ?? '';
   const words = keys.map((key) =>
     key
-      .replace(/(JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|M2|[NMSC])$/, (ending, _all, at: number) => (at === 0 ? ending : ''))
+      .replace(/(MPerS2|JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|M2|[NMSC])$/, (ending, _all, at: number) => (at === 0 ? ending : ''))
       .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
       .replaceAll('-', ' ')
       .toLowerCase(),
