@@ -71,11 +71,17 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
     ...(lines.grips && {
       grips: lines.grips.map((grip) => ({ ...grip, toEndM: Math.max(0.5, grip.toEndM + heldFrom(placed, grip) - heldFrom(scene, grip)) })),
     }),
-    load: { ...load, ...turnedTask(load.task, turn), bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
+    load: { ...saidOf(site, load), ...turnedTask(load.task, turn), bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
     dampers: [],
     answers: {},
     ...keptOf(site, nameOf.get(load.bodyId)),
   };
+}
+
+/** How far a load has to go is for people to say: a layout knows it of its own scene alone. */
+function saidOf(site: Rig | undefined, { travelM: ofScene, ...load }: Rig['load']): Rig['load'] {
+  const travelM = site ? site.load.travelM : ofScene;
+  return travelM === undefined ? load : { ...load, travelM };
 }
 
 /** What people have said or drawn that does not hang on the lines: it stays. A pull that somebody chose is that of one load. */

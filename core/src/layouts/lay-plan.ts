@@ -88,7 +88,7 @@ export function firstRig({ pieces, today, vehicle, layout, depth, surface, dista
   const base: LayInput['base'] = {
     ground: { slopeRad: 0, uphillRad: 0 },
     bodies: [body, tree],
-    load: { bodyId: body.id, travel: 'ahead', travelM: 5 },
+    load: { bodyId: body.id, travel: 'ahead' },
     situation: {
       surface,
       depth,

@@ -42,6 +42,8 @@ interface Answers {
   readonly trunkM: number;
   /** Mass with load of a vehicle that is not the team's. */
   readonly massKg: number;
+  /** How far it has to go until it is free; missing while nobody knows. */
+  readonly travelM?: number | undefined;
 }
 
 /** The two layouts that ask how far the tree is: one tree, the vehicle's own winch. */
@@ -105,7 +107,8 @@ function NewPlanForm(props: NewPlanFormProps) {
   };
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const rig = lay();
+    const laid = lay();
+    const rig = laid && { ...laid, load: going(laid.load, answers.travelM) };
     const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig: rig as never } }));
     if (answer?.data) navigate(`/plans/${answer.data.planId}${layout === 'empty' ? '?show=outline' : ''}`);
   };
@@ -161,6 +164,17 @@ function NewPlanForm(props: NewPlanFormProps) {
           words={(surface) => surfaceWords[surface]}
           onChange={(surface) => change({ surface })}
         />
+        <NumberField
+          label="To travel until free"
+          unit="m"
+          value={answers.travelM}
+          empty="not known yet"
+          min={0}
+          max={200}
+          step={0.5}
+          onChange={(travelM) => change({ travelM })}
+          onClear={() => change({ travelM: undefined })}
+        />
         {simple && (
           <>
             <NumberField
@@ -213,6 +227,11 @@ function NewPlanForm(props: NewPlanFormProps) {
       <LayoutGallery chosen={layout === 'empty' ? undefined : layout.id} own={own} choose={setLayout} />
     </form>
   );
+}
+
+/** How far a load has to go, as somebody says; unsaid it is asked for on the plan. */
+function going({ travelM: _ofLayout, ...load }: Rig['load'], travelM: number | undefined): Rig['load'] {
+  return travelM === undefined ? load : { ...load, travelM };
 }
 
 function vehicleWords(vehicles: readonly PlanVehicle[], pieces: readonly RegisterPiece[], id: string): string {

@@ -93,7 +93,7 @@ export function emptySite(
     ...rest,
     ground: { slopeRad: 0, uphillRad: 0 },
     bodies: [body],
-    load: { bodyId: body.id, travel: 'ahead', travelM: 5 },
+    load: { bodyId: body.id, travel: 'ahead' },
     situation: situationFor(scene.situation, answers),
   };
 }
