@@ -125,7 +125,7 @@ describe('plans', () => {
 
   it('reads what an earlier version kept: a policy and a plan from before the newer tables, and says that its rules have changed', async () => {
     const plan = await copy();
-    const newer = ['hold', 'anchors', 'electric', 'hand', 'loads', 'sharing', 'stretch', 'respool', 'zones', 'severities'];
+    const newer = ['hold', 'anchors', 'electric', 'hand', 'loads', 'sharing', 'stretch', 'respool', 'zones', 'severities', 'pull', 'runUp'];
     const older = async (table: string, column: string, keep: string, where: string) => {
       await server.owner.query(`alter table ${table} disable trigger user`);
       const { rowCount } = await server.owner.query(
@@ -145,11 +145,17 @@ describe('plans', () => {
       'where plan_id = $2',
     );
     await server.owner.query('alter table plan_version disable trigger user');
-    await server.owner.query("update plan_version set core_version = '1' where plan_id = $1", [plan.planId]);
+    await server.owner.query(
+      "update plan_version set core_version = '5', judged_case = judged_case #- '{rig,load,travelM}' where plan_id = $1",
+      [plan.planId],
+    );
     await server.owner.query('alter table plan_version enable trigger user');
     const { fresh, saved } = (await server.http.get(`/api/v1/plans/${plan.planId}`).expect(200)).body;
     expect(fresh.outOfDate).toEqual(['The rules of this program have changed.']);
-    expect(fresh.report.verdict).toBe(saved.report.verdict);
+    // Clear then, of its first instant; nobody has said how far the load has to go.
+    expect(saved.report.verdict).toBe('clear');
+    expect(fresh.report.verdict).toBe('watch');
+    expect(fresh.report.findings).toContainEqual(expect.objectContaining({ code: 'travel-not-said', undecided: true }));
     const { body } = await server.http.get(`/api/v1/plans/${plan.planId}/rig-file`).expect(200);
     expect(readRigFile(body).ok).toBe(true);
     await server.owner.query('alter table policy_version disable trigger user');

@@ -5,6 +5,7 @@ import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
+import { legName, legNamed } from './leg-named.ts';
 
 export const damperToMove = momentRule({
   code: 'damper-to-move',
@@ -15,8 +16,8 @@ export const damperToMove = momentRule({
   subjects: ({ lines }) => lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [{ line, span }] : []))),
   about: aboutSpan,
   margin: (moment, leg) => leftAbove(roomOfDamperM(moment, leg), moment.rig.policy.pull.damperRoomM.value),
-  answer: ({ rig }) => found({ roomM: rig.policy.pull.damperRoomM.value }),
-  title: () => rich`The damper has to be moved on the way`,
+  answer: ({ rig }, leg) => found({ ...legNamed(rig, leg), roomM: rig.policy.pull.damperRoomM.value }),
+  title: (leg) => rich`The damper on ${legName(leg)} has to be moved on the way`,
   detail: ({ roomM }) =>
     rich`It comes within ${length(roomM)} of a fairlead, a pulley or a hook. Stop there, ease the tension, then move it back to mid-leg.`,
 });

@@ -3,6 +3,7 @@ import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
+import { legName, legNamed } from './leg-named.ts';
 
 export const noDamper = momentRule({
   code: 'no-damper',
@@ -20,13 +21,9 @@ export const noDamper = momentRule({
   },
   answer: ({ shown, rig }, { line, span }) => {
     if (shown === undefined) return undefined;
-    const lineId = line.line.id;
-    const data = { lineId, span, alone: rig.lines.length === 1, lengthM: spanLengthM(line, span, shown.balance) };
-    return found(data, [{ kind: 'add-damper', label: 'Hang a damper', lineId, strand: span }]);
+    const data = { ...legNamed(rig, { line, span }), lengthM: spanLengthM(line, span, shown.balance) };
+    return found(data, [{ kind: 'add-damper', label: 'Hang a damper', lineId: data.lineId, strand: span }]);
   },
-  title: ({ lineId, span, alone }) => {
-    if (span === 0 && alone) return rich`No damper on the winch leg`;
-    return rich`No damper on leg ${String(span + 1)} of ${alone ? 'the line' : lineId.replaceAll('-', ' ')}`;
-  },
+  title: (leg) => rich`No damper on ${legName(leg)}`,
   detail: ({ lengthM }) => rich`It is ${length(lengthM)} long and under tension.`,
 });
