@@ -23,6 +23,7 @@ test('from a list of gear to a verdict that changes with the strap', async ({ pa
   await page.goto('/plans/new');
   await page.getByLabel('Name of the plan').fill('Shed straps');
   await page.getByLabel('Vehicle and its winch').selectOption({ label: 'Heron, 2600 kg, W-01' });
+  await page.getByLabel('To travel until free').fill('5');
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.locator('[data-verdict]')).toBeVisible();
 

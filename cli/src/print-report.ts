@@ -1,6 +1,7 @@
 import {
   type Case,
   counted,
+  drivingSpeed,
   endWords,
   force,
   formatFigure,
@@ -63,7 +64,7 @@ function extent({ startOnly, pull, runUp }: Report, units: ReaderUnits): readonl
   if (startOnly) return ['Only the start of the pull was looked at.'];
   if (runUp)
     return [
-      `Over the peak of the run-up, ${((runUp.attempts.at(-1)?.speedMPerS ?? 0) * 3.6).toFixed(1)} km/h${runUp.chosen ? '' : ' as proposed'}.`,
+      `Over the peak of the run-up, ${formatFigure(drivingSpeed(runUp.attempts.at(-1)?.speedMPerS ?? 0), units)}${runUp.chosen ? '' : ' as proposed'}.`,
     ];
   const asked = pull.askedM === undefined ? '' : ` of ${metres(pull.askedM)}`;
   return [`Over ${metres(pull.reachedM)}${asked} of pull: ${endWords[pull.end].toLowerCase()}.`];

@@ -1,4 +1,4 @@
-import { endWords, force, formatFigure, length, percent, type Report, ratio, wordsOf, write } from '@wainrope/core';
+import { drivingSpeed, endWords, force, formatFigure, length, percent, type Report, ratio, wordsOf, write } from '@wainrope/core';
 import { type PullFile, type RunUpFile, simulatePull, simulateRunUp } from '@wainrope/core/judging';
 import { type Answer, asJson, CODES, done, NOT_UNDERSTOOD, notUnderstood, type Options } from './answer.ts';
 import { readFileText } from './read-subject.ts';
@@ -81,17 +81,15 @@ function pullCsv({ rows }: PullFile): string {
   );
 }
 
-const KMH = 3.6;
-
 function runUpText(report: Report, { name, chosen, proposedMPerS, attempts }: RunUpFile, { units }: Options): string {
-  const proposed = proposedMPerS === undefined ? 'No speed is safe here.' : `At most ${(proposedMPerS * KMH).toFixed(1)} km/h.`;
+  const proposed = proposedMPerS === undefined ? 'No speed is safe here.' : `At most ${formatFigure(drivingSpeed(proposedMPerS), units)}.`;
   return [
     `${report.verdict.toUpperCase()}  ${name}`,
     `${proposed} ${chosen ? 'The speed was chosen.' : 'Nobody has chosen a speed: the proposal is judged.'}`,
     '',
     ...attempts.map(({ speedMPerS, slackM, peakN, greatestN, freed, movedM, verdict }, index) =>
       [
-        `${index + 1}. ${(speedMPerS * KMH).toFixed(1)} km/h, ${formatFigure(length(slackM), units)} of slack and run-up: ${verdict}`,
+        `${index + 1}. ${formatFigure(drivingSpeed(speedMPerS), units)}, ${formatFigure(length(slackM), units)} of slack and run-up: ${verdict}`,
         `   peak ${formatFigure(force(peakN), units)}, greatest check ${formatFigure(force(greatestN), units)}`,
         `   ${freed ? `comes free and moves ${formatFigure(length(movedM), units)}` : 'does not come free'}`,
       ].join('\n'),

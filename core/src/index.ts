@@ -118,6 +118,7 @@ export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
 export {
   angle,
   count,
+  drivingSpeed,
   type Figure,
   force,
   formatFigure,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { angle, force, formatFigure, length, mass, percent, rich, smallLength, withoutUnit, write } from './format.ts';
+import { angle, drivingSpeed, force, formatFigure, length, mass, percent, rich, smallLength, speed, withoutUnit, write } from './format.ts';
 
 describe('figures in the reader’s unit', () => {
   it('writes one force in three units', () => {
@@ -11,6 +11,10 @@ describe('figures in the reader’s unit', () => {
     const line = rich`${mass(2600)}, ${length(14.25)}, ${smallLength(0.0105)}, ${percent(0.553)}, ${angle(Math.PI / 6)}`;
     expect(write(line)).toBe('2\u202f600 kg, 14.3 m, 10.5 mm, 55 %, 30°');
     expect(write(line, 'lbf')).toBe('5\u202f732 lb, 46.8 ft, 0.41 in, 55 %, 30°');
+  });
+  it('writes what a driver drives at as the dial shows it, and what flies per second', () => {
+    expect(write(rich`${drivingSpeed(2.5)}, ${speed(30.48)}`)).toBe('9.0 km/h, 30 m/s');
+    expect(write(rich`${drivingSpeed(4.4704)}, ${speed(30.48)}`, 'lbf')).toBe('10.0 mph, 100 ft/s');
   });
   it('writes a figure without its unit and with all its thousands', () => {
     for (const units of ['kN', 't', 'lbf'] as const) {

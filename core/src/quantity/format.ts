@@ -17,6 +17,7 @@ export type FigureKind =
   | 'energy'
   | 'momentum'
   | 'speed'
+  | 'driving-speed'
   | 'time'
   | 'current'
   | 'temperature';
@@ -56,6 +57,8 @@ export const count = make('count');
 export const energy = make('energy');
 export const momentum = make('momentum');
 export const speed = make('speed');
+/** Metres per second, written as drivers read it. */
+export const drivingSpeed = make('driving-speed');
 /** Seconds. */
 export const time = make('time');
 export const current = make('current');
@@ -76,6 +79,7 @@ interface Shown {
 }
 
 const FOOT_M = 0.3048;
+const [KMH_M_PER_S, MPH_M_PER_S] = [1000 / 3600, 1609.344 / 3600];
 const shownIn: { readonly [K in Exclude<FigureKind, 'force'>]: (si: number, imperial: boolean) => Shown } = {
   mass: (_, imperial) => (imperial ? { by: 0.45359237, decimals: 0, unit: ' lb' } : { by: 1, decimals: 0, unit: ' kg' }),
   length: (_, imperial) => (imperial ? { by: FOOT_M, decimals: 1, unit: ' ft' } : { by: 1, decimals: 1, unit: ' m' }),
@@ -90,6 +94,8 @@ const shownIn: { readonly [K in Exclude<FigureKind, 'force'>]: (si: number, impe
   energy: (_, imperial) => (imperial ? { by: 1.3558179483, decimals: 0, unit: ' ft·lbf' } : { by: 1000, decimals: 1, unit: ' kJ' }),
   momentum: (_, imperial) => (imperial ? { by: POUND_FORCE_N, decimals: 0, unit: ' lbf·s' } : { by: 1, decimals: 0, unit: ' N·s' }),
   speed: (si, imperial) => (imperial ? { by: FOOT_M, decimals: 0, unit: ' ft/s' } : { by: 1, decimals: si < 1 ? 2 : 0, unit: ' m/s' }),
+  'driving-speed': (_, imperial) =>
+    imperial ? { by: MPH_M_PER_S, decimals: 1, unit: ' mph' } : { by: KMH_M_PER_S, decimals: 1, unit: ' km/h' },
   time: (si) => (si >= 120 ? { by: 60, decimals: 0, unit: ' min' } : { by: 1, decimals: 0, unit: ' s' }),
   current: () => ({ by: 1, decimals: 0, unit: ' A' }),
   temperature: (_, imperial) => (imperial ? { by: 1 / 1.8, decimals: 0, unit: ' °F', offset: 32 } : { by: 1, decimals: 0, unit: ' °C' }),

@@ -1,4 +1,4 @@
-import { type Figure, length, type Report, type Rig } from '@wainrope/core';
+import { drivingSpeed, type Figure, length, type Report, type Rig } from '@wainrope/core';
 
 interface StepsInput {
   readonly rig: Rig;
@@ -58,10 +58,7 @@ function towStep({ report, figure }: StepsInput, manner: 'steady' | 'run-up'): s
   const { runUp } = report;
   const last = runUp?.attempts.at(-1);
   if (!runUp || !last) return 'No run-up before it is known what it comes to.';
-  const [attempts, most] = [
-    runUp.attempts.length,
-    `${(last.speedMPerS * 3.6).toFixed(1)} km/h with ${figure(length(last.slackM))} of slack`,
-  ];
+  const [attempts, most] = [runUp.attempts.length, `${figure(drivingSpeed(last.speedMPerS))} with ${figure(length(last.slackM))} of slack`];
   return `Lay the slack back on itself. ${attempts === 1 ? 'One attempt' : `${attempts} rising attempts`}, never faster than ${most}; ${runUp.restMin} minutes of rest between them. Look at every piece each time. Stop if nothing moves.`;
 }
 

@@ -1,5 +1,6 @@
 import {
   type Case,
+  drivingSpeed,
   endWords,
   type Figure,
   force,
@@ -131,7 +132,7 @@ function onTheWay({ report, figure, text }: CardInput): readonly object[] {
   if (runUp) {
     const rows = runUp.attempts.map(({ speedMPerS, slackM, peakN, freed }, index) => [
       String(index + 1),
-      `${(speedMPerS * 3.6).toFixed(1)} km/h`,
+      figure(drivingSpeed(speedMPerS)),
       figure(length(slackM)),
       figure(force(peakN)),
       freed ? 'comes free' : 'stays stuck',

@@ -106,11 +106,12 @@ function boxOf(points: readonly Point2[], grow: number): Box {
   return { x, y, width: Math.max(...xs) + grow - x, height: Math.max(...ys) + grow - y };
 }
 
-/** What a strand is called on the sheet: the winch's own leg, the one that comes back, else its number. */
+/** What a strand is called on the sheet: the winch's own leg, the one that comes back, a line of one leg, else its number. */
 export function legName(rig: Rig, { lineId, index }: Pick<Report['strands'][number], 'lineId' | 'index'>): string {
   const line = rig.lines.find(({ id }) => id === lineId);
   if (index === 0 && line?.drive.kind === 'winch') return 'winch leg';
   if (index === 0 && line?.drive.kind === 'hand') return 'hand leg';
+  if (line?.via.length === 0) return 'line';
   if (index === 1 && line?.via.length === 1 && line.drive.kind === 'winch') return 'return leg';
   return `leg ${index + 1}`;
 }

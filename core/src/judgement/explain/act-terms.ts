@@ -1,4 +1,4 @@
-import { angle, count, type Figure, force, length, percent, ratio, speed, time } from '../../quantity/format.ts';
+import { angle, count, drivingSpeed, type Figure, force, length, percent, ratio, time } from '../../quantity/format.ts';
 import type { Judged } from '../ask/judged.ts';
 import { pullReport, runUpReport } from '../report/pull-report.ts';
 import type { AttemptReport } from '../report/report.ts';
@@ -68,7 +68,7 @@ function runUpFigures(judged: Judged): readonly ReportFigure[] {
   if (plan === undefined) return [];
   return [
     ...told('runUp', plan, [
-      ['proposedMPerS', 'Greatest speed in order', speed, 'the fastest whose two checks keep every piece in order'],
+      ['proposedMPerS', 'Greatest speed in order', drivingSpeed, 'the fastest whose two checks keep every piece in order'],
       ['accelerationMPerS2', 'Acceleration of the run-up', ratio, 'the team’s, or what the wheels give'],
       ['slackM', 'Slack laid back', length, 'stated, else speed² ÷ twice the acceleration'],
       ['neededSlackM', 'Slack that the speed asks for', length, 'speed² ÷ twice the acceleration'],
@@ -84,7 +84,7 @@ function runUpFigures(judged: Judged): readonly ReportFigure[] {
 const attemptFigures = (at: string, attempt: AttemptReport): readonly ReportFigure[] =>
   told(at, attempt, [
     ['share', 'Share of the fastest', ratio, 'rising evenly from a half'],
-    ['speedMPerS', 'Speed', speed, 'share × the fastest'],
+    ['speedMPerS', 'Speed', drivingSpeed, 'share × the fastest'],
     ['slackM', 'Slack and run-up', length, 'speed² ÷ twice the acceleration'],
     ['peakN', 'Peak as planned', force, BY_TWO_BODIES],
     ['greatestN', 'Peak of the greatest check', force, BY_TWO_BODIES],

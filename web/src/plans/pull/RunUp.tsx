@@ -1,5 +1,6 @@
 import {
   type AttemptReport,
+  drivingSpeed,
   type Edit,
   force,
   length,
@@ -9,7 +10,6 @@ import {
   type Rig,
   type RunUpReport,
   ratio,
-  speed,
 } from '@wainrope/core';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
@@ -141,7 +141,7 @@ function Attempts({ plan, report }: { readonly plan: RunUpReport; readonly repor
       <p className="pt-2 text-[15px]">
         {plan.proposedMPerS === undefined
           ? `No speed is proposed: ${BOUND[plan.boundBy]}.`
-          : `At most ${figure(speed(plan.proposedMPerS))}: ${BOUND[plan.boundBy]}.`}{' '}
+          : `At most ${figure(drivingSpeed(plan.proposedMPerS))}: ${BOUND[plan.boundBy]}.`}{' '}
         Between two pulls the rope rests {plan.restMin} minutes. Stop after each attempt, and stop for good if nothing moves.
       </p>
     </section>
@@ -164,7 +164,7 @@ function AttemptItem({ attempt, title, nameOf, beyond = false }: AttemptProps) {
       <VerdictShape verdict={verdict} size={20} />
       <div className="min-w-0 flex-1 text-[15px]">
         <p className={`font-semibold ${beyond ? '' : 'text-ink'}`}>
-          {title} · {(speedMPerS * KMH).toFixed(1)} km/h · {figure(length(slackM))} of slack and run-up
+          {title} · {figure(drivingSpeed(speedMPerS))} · {figure(length(slackM))} of slack and run-up
           <span className="sr-only">: {verdictWords[verdict]}</span>
         </p>
         <p>

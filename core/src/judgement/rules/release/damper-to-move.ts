@@ -3,9 +3,9 @@ import type { Moment } from '../../../moment/moment.ts';
 import type { Approach } from '../../../pull/stops.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
+import { legName, legNamed } from '../../ask/leg-name.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
-import { legName, legNamed } from './leg-named.ts';
 
 export const damperToMove = momentRule({
   code: 'damper-to-move',

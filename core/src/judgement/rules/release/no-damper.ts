@@ -1,9 +1,9 @@
 import { spanLengthM } from '../../../moment/forces.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
+import { legName, legNamed } from '../../ask/leg-name.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
-import { legName, legNamed } from './leg-named.ts';
 
 export const noDamper = momentRule({
   code: 'no-damper',

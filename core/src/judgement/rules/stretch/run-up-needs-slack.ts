@@ -1,4 +1,4 @@
-import { length, rich, speed } from '../../../quantity/format.ts';
+import { drivingSpeed, length, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
 import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
@@ -23,7 +23,7 @@ export const runUpNeedsSlack = actRule({
   },
   title: ({ short, speedMPerS, slackM }) =>
     short
-      ? rich`${length(slackM)} of slack does not give ${speed(speedMPerS)}`
+      ? rich`${length(slackM)} of slack does not give ${drivingSpeed(speedMPerS)}`
       : rich`There is not rope enough for ${length(slackM)} of slack`,
   detail: ({ neededSlackM, mostSlackM }) =>
     rich`That speed asks for ${length(neededSlackM)}; at most ${length(mostSlackM)} can be laid back. It is judged at the speed as chosen.`,

@@ -1,4 +1,4 @@
-import { length, rich, speed } from '../../../quantity/format.ts';
+import { drivingSpeed, length, rich } from '../../../quantity/format.ts';
 import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
 import { aboutTow, planOf, runUps } from './run-ups.ts';
@@ -16,7 +16,7 @@ export const runUpProposed = actRule({
     if (plan === undefined || plan.chosen || plan.proposedMPerS === undefined) return undefined;
     return found({ speedMPerS: plan.proposedMPerS, slackM: plan.neededSlackM, attempts: plan.attempts.length });
   },
-  title: ({ speedMPerS }) => rich`Judged as proposed: ${speed(speedMPerS)} at most`,
+  title: ({ speedMPerS }) => rich`Judged as proposed: ${drivingSpeed(speedMPerS)} at most`,
   detail: ({ slackM, attempts }) =>
     rich`Nobody has chosen a speed. In ${String(attempts)} rising attempt${attempts === 1 ? '' : 's'}, the last with ${length(slackM)} of slack laid back. Stop after each and look at every piece.`,
 });

@@ -1,4 +1,4 @@
-import { rich, speed } from '../../../quantity/format.ts';
+import { drivingSpeed, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
 import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
@@ -26,6 +26,7 @@ export const runUpTooFast = actRule({
     };
     return found({ speedMPerS: last.speedMPerS, mostMPerS: plan.proposedMPerS }, [fix]);
   },
-  title: ({ speedMPerS, mostMPerS }) => rich`${speed(speedMPerS)} is faster than the ${speed(mostMPerS)} that keeps every piece in order`,
+  title: ({ speedMPerS, mostMPerS }) =>
+    rich`${drivingSpeed(speedMPerS)} is faster than the ${drivingSpeed(mostMPerS)} that keeps every piece in order`,
   detail: () => rich`Run up more slowly, or lower the pull first: dig, lay boards, air down.`,
 });
