@@ -1,5 +1,5 @@
-import type { Approach } from '../../../pull/stops.ts';
-import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import type { Approach } from '../../pull/stops.ts';
+import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 
 /** What names a leg of a line: its line and number, whether it is the only line, and what it is called where that is plainer. */
 export interface LegNamed {
