@@ -1,3 +1,6 @@
+import type { Page } from '@playwright/test';
+import type { Rig } from '@wainrope/core';
+import { stretched } from '../core/bench/stretched.ts';
 import { openPlan } from './open-plan.ts';
 import { test } from './signed-in.ts';
 
@@ -6,10 +9,9 @@ const DRAG_S = 6;
 const SLOWER = 4;
 const FRAME_MS = 33;
 
-test('frame times while a tree is dragged', async ({ page }) => {
-  test.setTimeout(180_000);
+/** Every message to the worker with the answer of its number, there and back, in `window.wainropeAnswers`. */
+async function timeAnswers(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    // Every message to the worker with the answer of its number: there and back.
     const durations: number[] = [];
     Object.assign(window, { wainropeAnswers: durations });
     const post = Worker.prototype.postMessage;
@@ -24,6 +26,11 @@ test('frame times while a tree is dragged', async ({ page }) => {
       return post.call(this, message, ...rest);
     };
   });
+}
+
+test('frame times while a tree is dragged', async ({ page }) => {
+  test.setTimeout(180_000);
+  await timeAnswers(page);
   await openPlan(page, 'Beck crossing');
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
@@ -58,4 +65,44 @@ test('frame times while a tree is dragged', async ({ page }) => {
   const within = (100 * frames.filter((frame) => frame < FRAME_MS).length) / frames.length;
   console.log(`page ${SLOWER} × slower: frames ${words(frames)}; ${within.toFixed(1)} % under ${FRAME_MS} ms`);
   console.log(`the worker’s answer, there and back: ${words(solves)}`);
+});
+
+test('how soon the whole pull follows a change', async ({ page }) => {
+  test.setTimeout(180_000);
+  await timeAnswers(page);
+  await page.goto('/plans/new');
+  await page.locator('[data-layout="compound-by-winch"]').click();
+  await page.getByLabel('Name of the plan').fill('Compound over 10 m');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.locator('[data-verdict]').waitFor();
+  // The same rig on a site long enough for ten metres; that its ropes are too short for it changes no step.
+  const address = new URL(page.url()).pathname.replace('/plans', '/api/v1/plans');
+  const { name, rig, version } = (await (await page.request.get(address)).json()) as { name: string; rig: Rig; version: number };
+  const saved = await page.request.put(address, {
+    data: { name, rig: { ...stretched(rig, 14), load: { ...rig.load, travelM: 10 } }, baseVersion: version },
+  });
+  if (!saved.ok()) throw new Error(await saved.text());
+  await page.reload();
+  await page.getByRole('tab', { name: 'Pull', exact: true }).click();
+  const end = page.locator('[data-pull-end="travel-done"]');
+  await end.waitFor();
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  const took: number[] = [];
+  const worked: number[] = [];
+  for (let round = 0; round < 11; round++) {
+    const metres = (10 - round / 10).toFixed(1);
+    await page.evaluate(() => {
+      (window as unknown as { wainropeAnswers: number[] }).wainropeAnswers.length = 0;
+    });
+    const since = Date.now();
+    await page.getByLabel('To travel until free').fill(metres);
+    await end.filter({ hasText: `${metres} m` }).waitFor();
+    took.push(Date.now() - since);
+    worked.push(Math.max(...(await page.evaluate(() => (window as unknown as { wainropeAnswers: number[] }).wainropeAnswers))));
+  }
+  const median = (list: readonly number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? Number.NaN;
+  console.log(
+    `page ${SLOWER} × slower: the whole of 10 m stands on the page ${median(took)} ms after a key, at most ${Math.max(...took)} ms, of ${took.length}; of that the worker ${median(worked).toFixed(0)} ms`,
+  );
 });

@@ -31,7 +31,12 @@ test('a pull that cannot go as far as it is asked says at what metre it ends, in
   await expect(end).toContainText(/Badger would still have 1\d\.\d m to go/);
   await verdict(page, /^stop$/);
   await page.getByRole('tab', { name: /^Findings/ }).click();
-  await expect(page.locator('[data-finding]').filter({ hasText: /From \d+\.\d m/ }).first()).toBeVisible();
+  await expect(
+    page
+      .locator('[data-finding]')
+      .filter({ hasText: /From \d+\.\d m/ })
+      .first(),
+  ).toBeVisible();
 });
 
 test('a path is said leg by leg, and the rig is judged along it', async ({ page }) => {
@@ -41,7 +46,10 @@ test('a path is said leg by leg, and the rig is judged along it', async ({ page 
   await page.getByRole('textbox', { name: 'Leg 1' }).fill('2');
   const bearing = Number(await page.getByRole('textbox', { name: 'Towards' }).inputValue());
   await page.getByRole('button', { name: 'Add a leg' }).click();
-  await page.getByRole('textbox', { name: 'Towards' }).last().fill(String((bearing + 40) % 360));
+  await page
+    .getByRole('textbox', { name: 'Towards' })
+    .last()
+    .fill(String((bearing + 40) % 360));
   await expect(page.locator('[data-pull-rows]')).toContainText('2.0 mThe load turns to the next part of its path');
 });
 

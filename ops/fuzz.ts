@@ -1,4 +1,4 @@
-// Throws a million damaged inputs at the reader of files and at the solver. Run: npm run fuzz [-- inputs]
+// Throws a million damaged inputs at the reader of files and at the solver. Run: npm run fuzz [-- inputs [state]]; a failure names the state to go on from.
 import { cpus } from 'node:os';
 import { readRig, readRigFile } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
@@ -12,7 +12,7 @@ const SEED = 20_260_115;
 const MOST_MS = 30_000;
 
 /** A small generator of its own, so that a run can be repeated (xorshift). */
-let state = SEED;
+let state = Number(process.argv[3] ?? SEED);
 const next = (): number => {
   state ^= state << 13;
   state ^= state >>> 17;
@@ -196,7 +196,7 @@ for (let index = 0; index < INPUTS; index++) {
 }
 const seconds = (performance.now() - from) / 1000;
 console.log(
-  `${INPUTS.toLocaleString('en')} inputs, seed ${SEED}, ${seconds.toFixed(0)} s on one of ${cpus().length} cores, node ${process.version}; slowest answer ${slowestMs.toFixed(0)} ms`,
+  `${INPUTS.toLocaleString('en')} inputs, from state ${process.argv[3] ?? SEED}, ${seconds.toFixed(0)} s on one of ${cpus().length} cores, node ${process.version}; slowest answer ${slowestMs.toFixed(0)} ms`,
 );
 for (const [key, count] of Object.entries(counts).sort(([, a], [, b]) => b - a))
   console.log(`${count.toLocaleString('en').padStart(10)}  ${key}`);

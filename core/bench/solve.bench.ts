@@ -18,6 +18,7 @@ import { resolveRig } from '../dist/resolved/resolve-rig.js';
 import { planRunUp } from '../dist/shock/run-up-plan.js';
 import { solveLinear } from '../dist/statics/solve-linear.js';
 import { solveNetwork } from '../dist/statics/solve-network.js';
+import { stretched } from './stretched.ts';
 
 function caseOf(path: string): Case {
   const file = readRigFile(JSON.parse(readFileSync(resolve(import.meta.dirname, '../../demo', path), 'utf8')));
@@ -109,32 +110,23 @@ async function measure(name: string, subject: Case): Promise<void> {
   );
 }
 
-/** The compound on a site long enough for a pull of `travelM` metres: its anchor further off, its ropes longer. */
-function stretched(subject: Case, travelM: number): Case {
-  const { rig } = subject;
-  const awayM = 2 * travelM + 20;
-  return {
-    ...subject,
-    rig: {
-      ...rig,
-      bodies: rig.bodies.map((body) => (body.kind === 'tree' ? { ...body, xM: awayM } : body)),
-      lines: rig.lines.map((line) => (line.drive.kind === 'held' ? { ...line, drive: { ...line.drive, lengthM: awayM + 12 } } : line)),
-      load: { ...rig.load, travelM },
-    },
-    gear: subject.gear.map((facts) =>
-      'lengthM' in facts.attributes && (facts.attributes.lengthM ?? 0) > 15
-        ? { ...facts, attributes: { ...facts.attributes, lengthM: 400 } }
-        : facts,
-    ),
-  } as Case;
-}
+/** The case over the whole of the pull, its long ropes longer still. */
+const longer = (subject: Case): Case => ({
+  ...subject,
+  rig: stretched(subject.rig, PULL_M),
+  gear: subject.gear.map((facts) =>
+    'lengthM' in facts.attributes && (facts.attributes.lengthM ?? 0) > 15
+      ? ({ ...facts, attributes: { ...facts.attributes, lengthM: 400 } } as typeof facts)
+      : facts,
+  ),
+});
 
 const PULL_M = 40;
 const STEPS = PULL_M / 0.02;
 
 /** A whole pull beside its floor: as many bare balances, each begun from the one before. Medians of some rounds, in one run. */
 function measurePull(subject: Case): void {
-  const rig = resolveRig(stretched(subject, PULL_M));
+  const rig = resolveRig(longer(subject));
   const first = momentAt(rig, { travelM: 0 });
   const { balances, drives } = first;
   if (!balances) throw new Error('no balance');

@@ -427,3 +427,25 @@ it('keeps a mark that is only an advert as it was: adding travel changes no othe
   } as Case;
   expect(finding(judge(advert), 'advert-only')?.fromM).toBeUndefined();
 });
+
+describe('a way on which no balance is found', () => {
+  // The bridled vehicle stands almost on the fairlead and is led past it: its links can find no place.
+  const path = [
+    { xM: 2, yM: 1 },
+    { xM: 3, yM: 4 },
+  ];
+  const beside = withRig(
+    moved(layout('fixed-bridle'), 'otter', { xM: -0.5387412663549185, yM: 3, headingRad: 4.511676116405342 }),
+    (rig) => ({
+      load: { ...rig.load, travelM: 4, path, drivesAlong: true },
+    }),
+  );
+  const report = judge(moved(beside, 'heron', { headingRad: 1.3962634015954636 }));
+  it('ends there by name, stopped, and tells of the rope hauled up to there alone', () => {
+    expect(report.pull.end).toBe('no-balance');
+    expect(report.verdict).toBe('stop');
+    const work = report.drives[0]?.work;
+    expect(work?.ropeM).toBeGreaterThanOrEqual(0);
+    expect(work?.ropeM).toBeLessThan(4);
+  });
+});

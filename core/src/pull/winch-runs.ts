@@ -30,9 +30,11 @@ export function winchRuns(start: Moment, curves: Curves, foretoldM: number | und
       const layerRatio = drum.kind === 'known' && layer > 0 ? layerDiameterM(drum.drum, layer) / layerDiameterM(drum.drum, 1) : 1;
       return { loadShare: curves.loadShares[drive.index]?.[step] || 0, layerRatio, ropeM };
     };
+    // A pull that ends where no balance is found has no path at its last step.
+    const known = path.filter(Number.isFinite);
     const stretches =
       foretoldM === undefined
-        ? path.slice(1).map((lengthM, step) => stretchOf(step, Math.abs((path[step] ?? lengthM) - lengthM)))
+        ? known.slice(1).map((lengthM, step) => stretchOf(step, Math.abs((known[step] ?? lengthM) - lengthM)))
         : [stretchOf(0, foretoldM * Math.abs(ropePerTravel(start) ?? 0))];
     const plan = burstPlan(motor.motor, stretches, start.rig.policy);
     const ropeM = stretches.reduce((sum, entry) => sum + entry.ropeM, 0);
