@@ -38,14 +38,23 @@ const SLICE_MS = 12;
 
 const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
+/** The case whose start was judged last: what is to be followed need not cross to the worker twice. */
+let begun: Case | undefined;
+
+function start(subject: Case): Report {
+  begun = subject;
+  return judgeStart(subject);
+}
+
 /** How many pulls were asked to be followed; only the newest is. */
 let asked = 0;
 
-/** Judges a case over its whole act, a slice at a time; nothing where a newer one overtook it. */
-async function follow(subject: Case): Promise<Report | undefined> {
+/** Judges the case begun last over its whole act, a slice at a time; nothing where a newer one overtook it. */
+async function follow(): Promise<Report | undefined> {
+  if (begun === undefined) throw new Error('no case was begun');
   asked += 1;
   const own = asked;
-  const steps = judgeSteps(subject);
+  const steps = judgeSteps(begun);
   let since = performance.now();
   for (;;) {
     const next = steps.next();
@@ -60,7 +69,7 @@ async function follow(subject: Case): Promise<Report | undefined> {
 /** Core, off the page's own thread: the same code as on the server and in the command line. */
 const solver = {
   judge: (subject: Case): Report => judge(subject),
-  judgeStart: (subject: Case): Report => judgeStart(subject),
+  judgeStart: start,
   follow,
   /** Gives up the pull that is being followed. */
   overtake: (): void => {

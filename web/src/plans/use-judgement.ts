@@ -29,31 +29,51 @@ interface Answer {
 /** So long the verdict over the whole pull may take before its start is shown alone, ms: a shorter flicker tells nobody anything. */
 const START_SHOWN_MS = 350;
 
+/** So long nothing may be dragged before the whole pull follows its start, ms: two answers to every touch of a drag are one too many. */
+const QUIET_MS = 120;
+
 /**
  * Judges a case whenever it changes: its start at once, its whole act as soon as it is worked out. One solve runs at a time; of the
  * cases that come meanwhile only the newest is solved, and what it overtakes is given up. `hurried`, while something is dragged, shows
- * every start as it comes; otherwise a start is shown only where the whole takes long.
+ * every start as it comes, and the whole once the hand rests; otherwise a start is shown only where the whole takes long.
  */
 export function useJudgement(subject: Case | undefined, hurried: boolean): Judgement {
   const [answer, setAnswer] = useState<Answer>();
   const newest = useRef<Case | undefined>(undefined);
   const busy = useRef(false);
   const show = useRef(hurried);
+  /** Ends what is waited for or followed, since a newer case is there. */
+  const cut = useRef<() => void>(undefined);
   useEffect(() => {
     show.current = hurried;
   }, [hurried]);
   useEffect(() => {
     newest.current = subject;
     const isNewest = (wanted: Case) => newest.current === wanted;
+    const put = (wanted: Case, report: Report | undefined) => {
+      if (report) startTransition(() => setAnswer({ subject: wanted, report }));
+    };
+    /** Until nothing has come for a while, or something newer has. */
+    const quiet = () =>
+      new Promise<void>((resume) => {
+        cut.current = resume;
+        setTimeout(resume, QUIET_MS);
+      });
+    const followed = (): Promise<Report | undefined> => {
+      cut.current = () => void solver().overtake();
+      return solver().follow();
+    };
     const judgeOne = async (wanted: Case): Promise<void> => {
+      cut.current = undefined;
       const start = await solver().judgeStart(wanted);
-      const showStart = () => startTransition(() => setAnswer({ subject: wanted, report: start }));
+      const showStart = () => put(wanted, start);
       if (show.current) showStart();
+      if (show.current && isNewest(wanted)) await quiet();
       if (!isNewest(wanted)) return;
       const timer = setTimeout(showStart, START_SHOWN_MS);
-      const whole = start.startOnly === 'not-yet-run' ? await solver().follow(wanted) : start;
+      const whole = start.startOnly === 'not-yet-run' ? await followed() : start;
       clearTimeout(timer);
-      if (whole) startTransition(() => setAnswer({ subject: wanted, report: whole }));
+      put(wanted, whole);
     };
     const next = async (): Promise<void> => {
       const wanted = newest.current;
@@ -67,7 +87,7 @@ export function useJudgement(subject: Case | undefined, hurried: boolean): Judge
       busy.current = false;
       if (newest.current !== wanted) await next();
     };
-    if (busy.current) void solver().overtake();
+    if (busy.current) cut.current?.();
     void next();
   }, [subject]);
   return { report: answer?.report, judged: answer?.subject, failure: answer?.failure, pending: answer?.subject !== subject };
