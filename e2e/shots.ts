@@ -52,7 +52,9 @@ test('pictures of the main views', async ({ page }) => {
   await page.locator('[data-figure="plannedPullN"] summary').click();
   await shoot(page, 'planner-figures');
   await openPlan(page, 'Plantation ride');
-  await shoot(page, 'planner-clear');
+  await page.getByRole('tab', { name: 'Pull', exact: true }).click();
+  await page.locator('[data-pull-end]').waitFor();
+  await shoot(page, 'planner-pull');
   await page.getByRole('tab', { name: 'Site' }).click();
   await shoot(page, 'planner-site');
   await page.goto('/gear/import');
@@ -81,6 +83,8 @@ test('pictures on a phone', async ({ page }) => {
 
 test('pictures in the dark', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
-  await openPlan(page, 'Badger');
-  await shoot(page, 'planner-watch-dark');
+  await openPlan(page, 'Sand hollow');
+  await page.getByRole('tab', { name: 'Pull', exact: true }).click();
+  await page.locator('[data-attempt]').first().waitFor();
+  await shoot(page, 'planner-run-up-dark');
 });
