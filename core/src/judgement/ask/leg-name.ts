@@ -6,25 +6,27 @@ export interface LegNamed {
   readonly lineId: string;
   readonly span: number;
   readonly alone: boolean;
-  readonly first: 'winch leg' | 'only leg' | 'leg';
+  readonly called: 'winch leg' | 'return leg' | 'only leg' | 'leg';
 }
 
 export const legNamed = ({ lines }: ResolvedRig, { line, span }: Approach): LegNamed => ({
   lineId: line.line.id,
   span,
   alone: lines.length === 1,
-  first: firstOf(line, span),
+  called: calledOf(line, span),
 });
 
-function firstOf({ line, spans }: Approach['line'], span: number): LegNamed['first'] {
+function calledOf({ line, spans }: Approach['line'], span: number): LegNamed['called'] {
   if (spans.length === 1) return 'only leg';
-  return span === 0 && line.drive.kind === 'winch' ? 'winch leg' : 'leg';
+  if (line.drive.kind !== 'winch') return 'leg';
+  if (span === 0) return 'winch leg';
+  return spans.length === 2 ? 'return leg' : 'leg';
 }
 
-/** A leg as people say it: the winch leg, the line where it has one leg, leg 2 of the line. */
-export function legName({ lineId, span, alone, first }: LegNamed): string {
+/** A leg as people say it: the winch leg, the return leg, the line where it has one leg, leg 2 of the line. */
+export function legName({ lineId, span, alone, called }: LegNamed): string {
   const ofLine = alone ? 'the line' : lineId.replaceAll('-', ' ');
-  if (first === 'only leg') return ofLine;
-  if (first === 'winch leg') return alone ? 'the winch leg' : `the winch leg of ${ofLine}`;
+  if (called === 'only leg') return ofLine;
+  if (called !== 'leg') return alone ? `the ${called}` : `the ${called} of ${ofLine}`;
   return `leg ${span + 1} of ${ofLine}`;
 }

@@ -51,7 +51,7 @@ export function TravelField({ rig, apply }: WayFieldsProps) {
       value={rig.load.travelM}
       empty="not said"
       min={0}
-      max={200}
+      max={500}
       step={0.5}
       onChange={(travelM) => apply([{ kind: 'change-load', load: { ...rig.load, travelM } }], 'travel')}
       onClear={() => apply([{ kind: 'change-load', load: unsaid }], 'travel')}
