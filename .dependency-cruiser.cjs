@@ -20,7 +20,8 @@ const roomsInOrder = ROOMS.slice(0, -1).map((room, index) => ({
 }));
 
 /** What finds a balance and what judges with it. */
-const SOLVER = '^core/src/(statics/solve-network|moment/moment-at|pull/run-pull|judgement/judge|judgement/report/write-report|judging)\\.ts$';
+const SOLVER =
+  '^core/src/(statics/solve-network|moment/moment-at|pull/run-pull|judgement/judge|judgement/report/write-report|judging)\\.ts$';
 
 module.exports = {
   forbidden: [
