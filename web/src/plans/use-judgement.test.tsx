@@ -1,0 +1,146 @@
+import type { Case, Report } from '@wainrope/core';
+import { act } from 'react';
+import { createRoot, type Root } from 'react-dom/client';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useJudgement } from './use-judgement.ts';
+
+interface Deferred {
+  readonly of: string;
+  readonly answer: (report: Report | undefined) => void;
+  readonly fail: (error: Error) => void;
+}
+const worker = vi.hoisted(() => ({ starts: [] as Deferred[], wholes: [] as Deferred[], begun: '', overtaken: 0 }));
+
+vi.mock('comlink', () => {
+  const asked = (list: Deferred[], of: string) =>
+    new Promise<Report | undefined>((answer, fail) => {
+      list.push({ of, answer, fail });
+    });
+  return {
+    wrap: () => ({
+      judgeStart: ({ name }: Case) => {
+        worker.begun = name;
+        return asked(worker.starts, name);
+      },
+      follow: () => asked(worker.wholes, worker.begun),
+      overtake: async () => {
+        worker.overtaken += 1;
+        worker.wholes.at(-1)?.answer(undefined);
+      },
+    }),
+  };
+});
+
+const caseOf = (name: string) => ({ name }) as Case;
+const start = (words: string) => ({ coreVersion: words, startOnly: 'not-yet-run' }) as Report;
+const whole = (words: string) => ({ coreVersion: words }) as Report;
+
+function Probe({ subject, hurried }: { readonly subject: Case; readonly hurried: boolean }) {
+  const { report, pending, failure } = useJudgement(subject, hurried);
+  return <p>{[failure ?? report?.coreVersion ?? 'nothing yet', pending ? 'pending' : 'settled'].join(', ')}</p>;
+}
+
+let box: HTMLElement;
+let root: Root;
+const show = (name: string, hurried: boolean) => act(async () => root.render(<Probe subject={caseFor(name)} hurried={hurried} />));
+/** One object for one name: a case is what changes, not how often it is drawn. */
+const cases = new Map<string, Case>();
+const caseFor = (name: string) => cases.get(name) ?? (cases.set(name, caseOf(name)).get(name) as Case);
+const wait = (ms: number) => act(async () => void (await vi.advanceTimersByTimeAsync(ms)));
+const answerStart = (index: number, words: string) => act(async () => worker.starts[index]?.answer(start(words)));
+const answerWhole = (index: number, words: string) => act(async () => worker.wholes[index]?.answer(whole(words)));
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  vi.stubGlobal('Worker', class {});
+  Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+  Object.assign(worker, { starts: [], wholes: [], begun: '', overtaken: 0 });
+  cases.clear();
+  box = document.createElement('div');
+  root = createRoot(box);
+});
+afterEach(async () => {
+  await act(async () => root.unmount());
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+describe('a case judged as it changes', () => {
+  it('shows the whole pull without a flicker of its start where that comes soon', async () => {
+    await show('a', false);
+    expect(box.textContent).toBe('nothing yet, pending');
+    await answerStart(0, 'start of a');
+    await wait(349);
+    expect(box.textContent).toBe('nothing yet, pending');
+    await answerWhole(0, 'whole of a');
+    expect(box.textContent).toBe('whole of a, settled');
+    await wait(1000);
+    expect(box.textContent).toBe('whole of a, settled');
+  });
+  it('shows the start alone where the whole takes long, and the whole after it', async () => {
+    await show('a', false);
+    await answerStart(0, 'start of a');
+    await wait(350);
+    expect(box.textContent).toBe('start of a, settled');
+    await answerWhole(0, 'whole of a');
+    expect(box.textContent).toBe('whole of a, settled');
+  });
+  it('asks for nothing more of a start that is all there is', async () => {
+    await show('a', false);
+    await act(async () => worker.starts[0]?.answer(whole('all of a')));
+    expect(box.textContent).toBe('all of a, settled');
+    expect(worker.wholes).toHaveLength(0);
+  });
+  it('gives up a pull that a newer case overtakes, and never shows what was given up', async () => {
+    await show('a', false);
+    await answerStart(0, 'start of a');
+    expect(worker.wholes.map(({ of }) => of)).toEqual(['a']);
+    await show('b', false);
+    expect(worker.overtaken).toBe(1);
+    expect(worker.starts.map(({ of }) => of)).toEqual(['a', 'b']);
+    await answerStart(1, 'start of b');
+    await answerWhole(1, 'whole of b');
+    expect(box.textContent).toBe('whole of b, settled');
+  });
+  it('judges one at a time, and of what comes meanwhile only the newest', async () => {
+    await show('a', false);
+    await show('b', false);
+    await show('c', false);
+    expect(worker.starts).toHaveLength(1);
+    await answerStart(0, 'start of a');
+    expect(worker.starts.map(({ of }) => of)).toEqual(['a', 'c']);
+    expect(worker.wholes).toHaveLength(0);
+  });
+  it('tells of a failure, and judges the next case all the same', async () => {
+    await show('a', false);
+    await act(async () => worker.starts[0]?.fail(new Error('no such thing')));
+    expect(box.textContent).toBe('no such thing, settled');
+    await show('b', false);
+    await answerStart(1, 'start of b');
+    await answerWhole(0, 'whole of b');
+    expect(box.textContent).toBe('whole of b, settled');
+  });
+});
+
+describe('while something is dragged', () => {
+  it('shows each start at once, and the whole only once the hand has rested', async () => {
+    await show('a', true);
+    await answerStart(0, 'start of a');
+    expect(box.textContent).toBe('start of a, settled');
+    await wait(119);
+    expect(worker.wholes).toHaveLength(0);
+    await wait(1);
+    expect(worker.wholes.map(({ of }) => of)).toEqual(['a']);
+    await answerWhole(0, 'whole of a');
+    expect(box.textContent).toBe('whole of a, settled');
+  });
+  it('does not let what comes next wait for the hand to rest', async () => {
+    await show('a', true);
+    await answerStart(0, 'start of a');
+    await wait(10);
+    await show('b', true);
+    expect(worker.starts.map(({ of }) => of)).toEqual(['a', 'b']);
+    expect(worker.wholes).toHaveLength(0);
+    expect(box.textContent).toBe('start of a, pending');
+  });
+});
