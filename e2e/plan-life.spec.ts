@@ -25,7 +25,19 @@ test('the field card prints in two pages and reads back: limit, tags, people, st
   const pages = await wordsOf(await download.path());
   expect(pages).toHaveLength(2);
   const all = pages.join(' ').replace(/\s+/g, ' ');
-  for (const words of [limit, 'RR-01', 'ST-02', 'Tomas Aldbrook', 'signaller', 'paces', 'nobody crosses it', 'Count every piece back'])
+  for (const words of [
+    limit,
+    'RR-01',
+    'ST-02',
+    'Tomas Aldbrook',
+    'signaller',
+    'paces',
+    'nobody crosses it',
+    'On the way',
+    'works on layer 4',
+    'Until Otter has moved 5.0 m',
+    'Count every piece back',
+  ])
     expect(all).toContain(words);
 });
 
