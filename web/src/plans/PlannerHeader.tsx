@@ -119,13 +119,16 @@ function weakestWords({ tag, name, where, kind }: PlaceReport): string {
   return [tag, name, kind === 'legs' || kind === 'drum' ? `(${where})` : ''].filter(Boolean).join(' ');
 }
 
+/** Between a number and its unit where the line is short. */
+const NO_BREAK = '\u00A0';
+
 /** By how much a place is the weakest: over its limit as planned, else by whichever of the two checks decides. */
 function howWeak({ stopRatio, wllN, worst = {} }: PlaceReport, figure: ReturnType<typeof useFigures>['figure']): string {
   const { utilisation = 0, breakingRatio, plannedN } = worst;
   if (wllN === 0) return 'no strength';
   if (utilisation <= 1 && breakingRatio !== undefined && stopRatio / breakingRatio > utilisation)
     return `breaks at ${figure(ratio(breakingRatio))} × the greatest pull`;
-  return plannedN === undefined ? 'load not known' : `${figure(percent(utilisation))} of its limit`;
+  return plannedN === undefined ? 'load not known' : `${figure(percent(utilisation)).replace(' ', NO_BREAK)} of its limit`;
 }
 
 function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
