@@ -1,10 +1,9 @@
 import { type Case, type Edit, layOnSite, layouts, type Rig, readRigFile, write } from '@wainrope/core';
 import { judge, judgeStart } from '@wainrope/core/judging';
-import { act } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
 import hollowFile from '../../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
-import { render } from '../../testing/render.tsx';
+import { press, render, type } from '../../testing/render.tsx';
 import { byWeakest, pathColumns } from '../load-path-columns.ts';
 import { PullPanel } from './PullPanel.tsx';
 import { endsEarly, pullRows } from './pull-rows.ts';
@@ -113,27 +112,17 @@ describe('the way of the load', () => {
   it('gets a leg by a touch, straight on at first, and loses its path with the last', async () => {
     const apply = vi.fn();
     const box = await panel(badger, judge(badger), apply);
-    const add = [...box.querySelectorAll('button')].find(({ textContent }) => textContent === 'Add a leg');
-    await act(async () => add?.click());
+    await press(box, 'Add a leg');
     const [edits] = apply.mock.calls[0] ?? [];
     expect(edits[0].load.path).toHaveLength(1);
     const led = { ...badger, rig: { ...badger.rig, load: edits[0].load } };
     const again = await panel(led, judge(led), apply);
-    await act(async () => again.querySelector<HTMLButtonElement>('[aria-label="Take leg 1 away"]')?.click());
+    await press(again, 'Take leg 1 away');
     expect(apply.mock.calls[1]?.[0][0].load).not.toHaveProperty('path');
   });
 });
 
 describe('the fields of a run-up', () => {
-  const type = async (box: HTMLElement, label: string, text: string) => {
-    const field = [...box.querySelectorAll('label')].find((entry) => entry.textContent?.startsWith(label))?.querySelector('input');
-    if (!field) throw new Error(`no field ${label}`);
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-    await act(async () => {
-      set?.call(field, text);
-      field.dispatchEvent(new Event('input', { bubbles: true }));
-    });
-  };
   it('choose a speed with the slack it asks for, and a number of attempts', async () => {
     const apply = vi.fn();
     const box = await panel(hollow, judge(hollow), apply);
@@ -151,8 +140,7 @@ describe('the fields of a run-up', () => {
     );
     const subject = { ...hollow, rig: { ...hollow.rig, lines } };
     const box = await panel(subject, judge(subject), apply);
-    const back = [...box.querySelectorAll('button')].find(({ textContent }) => textContent === 'Take the proposal');
-    await act(async () => back?.click());
+    await press(box, 'Take the proposal');
     expect(apply.mock.calls[0]?.[0][0].entry.drive).not.toHaveProperty('runUp');
   });
 });
