@@ -134,8 +134,8 @@ const beck: Rig = {
       id: 'alder',
       kind: 'tree',
       label: 'Alder',
-      xM: -7.4,
-      yM: -2.6,
+      xM: -6.6,
+      yM: -2.3,
       trunkDiameterM: 0.42,
       wood: 'hardwood',
       footing: 'firm',
@@ -258,7 +258,7 @@ const hollow: Rig = {
   ground: { slopeRad: rad(2), uphillRad: rad(80) },
   bodies: [
     registered('otter', 'Otter', { xM: 0, yM: 0, headingDeg: 78 }),
-    registered('heron', 'Heron', { xM: 13.6, yM: 2.6, headingDeg: 79 }, { stance: { ground: 'dry-grass', brakes: 'none' } }),
+    registered('heron', 'Heron', { xM: 13.3, yM: 2.55, headingDeg: 79 }, { stance: { ground: 'dry-grass', brakes: 'none' } }),
     { id: 'mirren', kind: 'person', label: 'Mirren Quaile', xM: 6, yM: 27, duty: 'signaller' },
   ],
   points: [

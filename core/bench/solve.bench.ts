@@ -81,8 +81,8 @@ async function measure(name: string, subject: Case): Promise<void> {
     })
     .add('one more moment', () => void momentAt(rig, { travelM: 0.02 }, start))
     .add('its capacities, loads and holds', () => {
-      const holds = holdsOf({ rig, positions, states, leg: undefined });
-      placesAt({ rig, hauling, drives, states, holds });
+      const { ties } = holdsOf({ rig, positions, states, leg: undefined });
+      placesAt({ rig, hauling, drives, states, positions, ties });
     })
     .add('the margins of all rules', () => void judgeMargins())
     .add('every figure explained', () => {

@@ -37,6 +37,15 @@ export function inLineLengthM(piece: GearFacts): number | undefined {
   return inLine === 'nothing' ? 0 : numberAt(piece, inLine);
 }
 
+/**
+ * The length of a piece that is joined into a line, metres: of a rope or a strap, undefined where it is not on record; of a connector
+ * between two of them, nothing where it is not, since it hardly counts.
+ */
+export function joinedLengthM(piece: GearFacts): number | undefined {
+  const { inLine, line } = traitsOf(piece);
+  return line !== 'none' || inLine === 'lengthM' ? lengthOf(piece) : (inLineLengthM(piece) ?? 0);
+}
+
 /** A rope with a made-up end that runs over pulleys. */
 export type RunningRope = GearOf<'winch-line-synthetic' | 'winch-line-steel' | 'line-extension'>;
 export const isRope = (piece: GearFacts | undefined): piece is RunningRope => piece !== undefined && traitsOf(piece).line !== 'none';

@@ -2,6 +2,7 @@ import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import { ahead, type Ground, groundNormal } from '../statics/ground.ts';
 import { add, cross, dot, norm, scale, subtract, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
+import { frictionUnder, type SiteGround } from './footing.ts';
 import type { Stance } from './stance.ts';
 
 /** What is known of a vehicle that is pulled on: kg, metres, the heading as a bearing. */
@@ -61,7 +62,7 @@ export interface Standing {
   readonly wheelbaseM: number;
   readonly trackM: number;
   readonly trackKnown: boolean;
-  /** What holds it; undefined where its stance is not known. */
+  /** What holds it; undefined where nobody says which brakes are on. */
   readonly brakes: BrakesOn | undefined;
 }
 
@@ -76,7 +77,7 @@ interface BrakesOn {
 }
 
 /** How a vehicle stands on a plane of any slope below 90°. */
-export function standingOf(body: HeldVehicle, ground: Ground, policy: Policy): Standing {
+export function standingOf(body: HeldVehicle, ground: Ground, policy: Policy, site: SiteGround): Standing {
   const up = groundNormal(ground);
   const forward = ahead(body.headingRad);
   const weightN = body.massKg * STANDARD_GRAVITY;
@@ -92,12 +93,14 @@ export function standingOf(body: HeldVehicle, ground: Ground, policy: Policy): S
     wheelbaseM: wheelbaseOf(body),
     trackM: trackOf(body),
     trackKnown: body.trackM !== undefined,
-    brakes: body.stance && brakesOn(body, body.stance, policy),
+    brakes: brakesOn(body, frictionUnder(body.stance, site, policy).value, policy),
   };
 }
 
-function brakesOn({ frontShare }: HeldVehicle, { brakes, ground, extra }: Stance, { hold }: Policy): BrakesOn {
-  const on = { friction: hold.friction[ground].value, extraN: extra?.holdN ?? 0 };
+function brakesOn({ frontShare, stance }: HeldVehicle, friction: number, { hold }: Policy): BrakesOn | undefined {
+  const { brakes, extra } = stance ?? {};
+  if (brakes === undefined) return undefined;
+  const on = { friction, extraN: extra?.holdN ?? 0 };
   if (brakes === 'all' || brakes === 'none') return { ...on, share: brakes === 'all' ? 1 : 0, axle: 0 };
   const front = brakes === 'parking-front';
   const own = frontShare !== undefined && !front ? 1 - frontShare : frontShare;
@@ -133,8 +136,13 @@ export function holdUnder(standing: Standing, pulls: readonly VehiclePull[]): Ho
 }
 
 /** How a vehicle stands under some pulls; see `holdUnder`. */
-export const vehicleHold = (body: HeldVehicle, pulls: readonly VehiclePull[], ground: Ground, policy: Policy): HoldFigures =>
-  holdUnder(standingOf(body, ground, policy), pulls);
+export const vehicleHold = (
+  body: HeldVehicle,
+  pulls: readonly VehiclePull[],
+  ground: Ground,
+  policy: Policy,
+  site: SiteGround,
+): HoldFigures => holdUnder(standingOf(body, ground, policy, site), pulls);
 
 /** Load on the braked wheels, newtons; below 0 where the pulls would lift them. */
 function brakedLoadN({ up, forward, pressN, wheelbaseM }: Standing, { share, axle }: BrakesOn, pulls: readonly VehiclePull[]): number {

@@ -70,6 +70,7 @@ const person = (xM: number, yM: number, extra: object = {}): Body => ({
   ...extra,
 });
 const same: Change = (subject) => subject;
+const slippery: Change = body('heron', { stance: { ground: 'mud', brakes: 'all' } });
 const noTrack = ({ trackM: _track, ...rest }: VehicleBody): VehicleBody => rest;
 const jack = piece({ id: 'JK-1', kind: 'lifting-jack', marks: [], attributes: {} });
 
@@ -285,7 +286,19 @@ const CASES: readonly (readonly [string, string, Change, Change])[] = [
       points: points.map((point) => (point.bodyId === 'larch' ? { ...point, place: { kind: 'at-height', heightM: 0.3 } } : point)),
     })),
   ],
-  ['operator-below-slide', 'back-anchored-to-a-tree', add(person(-9, 9)), both(add(person(7, 1.4, { shelter: 'wall' })))],
+  [
+    'operator-below-slide',
+    'single-line-to-a-vehicle',
+    both(slippery, add(person(-9, 9))),
+    both(slippery, add(person(7, 1.4, { shelter: 'wall' }))),
+  ],
+  // Straight down the fall of the ground, 12 m of slide and its half width with room beside: 14 m on it is past him.
+  [
+    'operator-below-slide',
+    'single-line-to-a-vehicle',
+    both(slippery, add(person(14, 2.5, { shelter: 'wall' }))),
+    both(slippery, add(person(11.5, 2, { shelter: 'wall' }))),
+  ],
   ['owner-not-told?', 'single-line-to-a-vehicle', answer('owner-not-told.rig', 'yes'), same],
   [
     'parallel-straps',

@@ -111,7 +111,7 @@ function progressCapture(): Scene {
 function tow(kind: 'static' | 'one' | 'two'): Scene {
   const manner = kind === 'static' ? 'steady' : 'run-up';
   const ropes = { static: ['TR-1'], one: ['KR-A'], two: ['KR-A', 'SS-C', 'KR-B'] }[kind];
-  const away = { static: 13, one: 14, two: 20 }[kind];
+  const away = { static: 12.4, one: 13.4, two: 19.4 }[kind];
   return sceneOf({
     name: { static: 'Static tow without run-up', one: 'Stretch-rope pull with one rope', two: 'Stretch-rope pull with two ropes joined' }[
       kind

@@ -180,7 +180,7 @@ function bridled(running: boolean): Scene {
           lineOf({
             id: 'bridle',
             drive: { kind: 'held', end: { kind: 'chain', chainId: 'at-left' }, lengthM: 3.2 },
-            ropes: ['BR-1'],
+            ropes: ['LX-2'],
             via: ['on-bridle'],
             to: 'at-right',
           }),
@@ -214,7 +214,7 @@ function backAnchored(to: 'tree' | 'vehicles'): Scene {
         stuck(16, 3, 255),
         ...(tree
           ? [treeAt('oak', -7, -1.2, 0.6)]
-          : [truck('badger', -8, -0.5, 80, { ...held, massKg: 3100 }), truck('curlew', -8.5, -4, 70, { ...held })]),
+          : [truck('badger', -8, -0.5, 80, { ...held, massKg: 3100 }), truck('curlew', -7, -2.7, 70, { ...held })]),
       ],
       points: [
         fairlead,
@@ -230,7 +230,9 @@ function backAnchored(to: 'tree' | 'vehicles'): Scene {
           id: 'back',
           vehiclePointId: 'tail',
           anchorPointId: tree ? 'on-oak' : 'badger-nose',
-          pieces: (tree ? ['TS-B', 'SS-C', 'ST-A'] : ['VP-C', 'SS-C', 'ST-A']).map((gearId, order) => useOf('back', gearId, order)),
+          pieces: (tree ? ['TS-B', 'SS-C', 'ST-A', 'SS-D', 'VP-B'] : ['VP-C', 'SS-C', 'ST-A', 'SS-D', 'VP-B']).map((gearId, order) =>
+            useOf('back', gearId, order),
+          ),
         },
         ...(tree
           ? []
@@ -239,7 +241,7 @@ function backAnchored(to: 'tree' | 'vehicles'): Scene {
                 id: 'second-back',
                 vehiclePointId: 'tail-right',
                 anchorPointId: 'curlew-nose',
-                pieces: ['VP-D', 'CH-1', 'SH-A'].map((gearId, order) => useOf('second-back', gearId, order)),
+                pieces: ['VP-D', 'SH-B', 'CH-1', 'SH-A', 'VP-E'].map((gearId, order) => useOf('second-back', gearId, order)),
               },
             ]),
       ],

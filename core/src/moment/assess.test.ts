@@ -45,8 +45,10 @@ describe('a vehicle that holds another back', () => {
     const { holds } = judge(subject);
     const sliding = holds.find(({ bodyId }) => bodyId === 'heron')?.plannedSlidesByN ?? Number.NaN;
     expect(sliding).toBeGreaterThan(0);
-    // Two vehicles share it; the straps run almost level.
-    expect(holds.find(({ bodyId }) => bodyId === 'badger')?.plannedDemandN).toBeCloseTo((sliding * 1.25) / 2, -1);
+    // Two vehicles share it, almost straight behind; unlike straps are each judged for the least equal tension that holds.
+    const each = holds.find(({ bodyId }) => bodyId === 'badger')?.plannedDemandN ?? Number.NaN;
+    expect(each / (sliding * 1.25)).toBeGreaterThan(0.5);
+    expect(each / (sliding * 1.25)).toBeLessThan(0.52);
     const onIce = rig(subject, {
       bodies: subject.rig.bodies.map((body) =>
         body.id === 'badger' && body.kind === 'vehicle' ? { ...body, stance: { ground: 'ice', brakes: 'parking-rear' } } : body,

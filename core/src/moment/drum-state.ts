@@ -1,3 +1,4 @@
+import { exceeds } from '../quantity/tolerance.ts';
 import type { WinchSizes } from '../resolved/winch-sizes.ts';
 import { type Drum, drumState, ratedPullOnLayer } from '../winch/drum-layers.ts';
 
@@ -34,7 +35,12 @@ const NO_WINCH: DrumState = { kind: 'no-winch' };
 export function drumAt(sizes: WinchSizes, pathM: number | undefined): DrumState {
   if (sizes.kind === 'no-winch') return NO_WINCH;
   const { drum: known } = sizes;
-  if (known.kind === 'missing') return { kind: 'sizes-unknown', lineOutM: pathM, missing: known.what, ...pulls(sizes, 1) };
+  if (known.kind === 'missing') {
+    const lineOutM = pathM === undefined ? undefined : Math.max(0, pathM - known.joinedM);
+    if (lineOutM !== undefined && known.ropeM !== undefined && exceeds(lineOutM, known.ropeM) && known.lengthsKnown)
+      return { kind: 'too-short', lineOutM, ropeM: known.ropeM, ...pulls(sizes, 1) };
+    return { kind: 'sizes-unknown', lineOutM, missing: known.what, ...pulls(sizes, 1) };
+  }
   if (pathM === undefined) return { kind: 'sizes-unknown', lineOutM: undefined, missing: ['the layout of the line'], ...pulls(sizes, 1) };
   const lineOutM = Math.max(0, pathM - known.joinedM);
   const { drum } = known;

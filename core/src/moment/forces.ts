@@ -76,7 +76,7 @@ function pullChains({ chains }: ResolvedRig, { positions, linkTensions }: Equili
   }
 }
 
-function sizeAt(vectors: Float64Array, index: number): number {
+export function sizeAt(vectors: Float64Array, index: number): number {
   const at = 3 * index;
   const [x = 0, y = 0, z = 0] = [vectors[at], vectors[at + 1], vectors[at + 2]];
   return Math.sqrt(x * x + y * y + z * z);

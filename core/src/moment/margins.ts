@@ -49,14 +49,14 @@ export interface LinePullLimit {
   readonly place: Place;
 }
 
-/** The least of working limits ÷ loads per newton of line pull, and its index; where either is missing or no load there is none. */
+/** The least of limits ÷ loads per newton of line pull, and its index; where either is missing or no load there is none. */
 export function leastPull(
-  wllN: ArrayLike<number>,
+  limitsN: ArrayLike<number>,
   perPullN: ArrayLike<number>,
 ): { readonly pullN: number; readonly index: number } | undefined {
   let least: { readonly pullN: number; readonly index: number } | undefined;
-  for (let index = 0; index < wllN.length; index++) {
-    const [limitN = Number.NaN, perN = Number.NaN] = [wllN[index], perPullN[index]];
+  for (let index = 0; index < limitsN.length; index++) {
+    const [limitN = Number.NaN, perN = Number.NaN] = [limitsN[index], perPullN[index]];
     if (Number.isNaN(limitN) || !(perN > 0)) continue;
     const pullN = limitN / perN;
     if (least === undefined || pullN < least.pullN * (1 - LIMIT_TOLERANCE)) least = { pullN, index };
@@ -64,9 +64,9 @@ export function leastPull(
   return least;
 }
 
-/** The largest line pull that keeps every place within its WLL under both hauling friction and none, and the place that sets it. */
+/** The largest line pull that keeps every place within its WLL, and every grip from slipping, under both hauling friction and none; and the place that sets it. */
 export function linePullLimit({ rig, places }: Moment): LinePullLimit | undefined {
-  const least = leastPull(places.wllN, places.perPullN);
+  const least = leastPull(places.limitN, places.perPullN);
   const place = least && rig.places[least.index];
   return place && { pullN: least.pullN, place };
 }

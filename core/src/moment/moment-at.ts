@@ -14,7 +14,7 @@ import { trailOf, warmStart } from './warm-start.ts';
 /** Below this the line does not move the load along its way at all; per newton of drive tension. */
 const LEAST_ADVANTAGE = 1e-6;
 
-const NO_STATES: LoadStates = { unit: [], planned: [], greatest: [] };
+const NO_STATES: LoadStates = { unit: [], planned: [], stands: [], greatest: [] };
 
 /**
  * What is true of a rig at one moment of its act: balances, drums, loads and capacities, how vehicles stand. A neighbouring
@@ -53,15 +53,16 @@ export function momentAt(rig: ResolvedRig, at: At, before?: Moment): Moment {
 }
 
 /** A moment under given states of its two checks: what they do to places and vehicles. */
-export function momentWith(parts: Omit<Moment, 'shown' | 'plannedPullN' | 'places' | 'holds'>): Moment {
+export function momentWith(parts: Omit<Moment, 'shown' | 'plannedPullN' | 'places' | 'holds' | 'ties'>): Moment {
   const { rig, balances, drives, states, positions, pose } = parts;
-  const holds = holdsOf({ rig, positions, states, leg: pose.turnRad === 0 ? undefined : pose.leg });
+  const { holds, ties } = holdsOf({ rig, positions, states, leg: pose.turnRad === 0 ? undefined : pose.leg });
   return {
     ...parts,
     shown: states.planned[0] ?? (balances && { balance: balances.hauling, scale: 1 }),
     plannedPullN: states.planned.length > 0 ? Math.max(...states.planned.map(({ scale }) => scale)) : undefined,
-    places: placesAt({ rig, hauling: balances?.hauling, drives, states, holds }),
+    places: placesAt({ rig, hauling: balances?.hauling, drives, states, positions, ties }),
     holds,
+    ties,
   };
 }
 
@@ -106,5 +107,7 @@ function statesOf(rig: ResolvedRig, { balances, advantage, pullN }: StatesInput)
   for (const motion of plannedMotions(rig.rig)) plan(balances[motion] ?? balances.hauling, advantage[motion]);
   if (back) plan(back, advantage.hauling);
   const unit = motionsOf(rig.rig).map((motion): LoadState => ({ balance: balances[motion] ?? balances.hauling, scale: 1 }));
-  return { unit: back ? [...unit, { balance: back, scale: 1 }] : unit, planned, greatest: [] };
+  const free = advantage.frictionless;
+  const freely = pullN !== undefined && free > LEAST_ADVANTAGE ? [{ balance: balances.frictionless, scale: pullN / free }] : [];
+  return { unit: back ? [...unit, { balance: back, scale: 1 }] : unit, planned, stands: [...planned, ...freely], greatest: [] };
 }

@@ -46,6 +46,8 @@ export interface LoadState {
 export interface LoadStates {
   readonly unit: readonly LoadState[];
   readonly planned: readonly LoadState[];
+  /** In which vehicles have to stand: the planned ones, and the planned pull without friction. */
+  readonly stands: readonly LoadState[];
   readonly greatest: readonly LoadState[];
 }
 
@@ -74,9 +76,23 @@ export interface HoldState {
   readonly vehicle: PulledVehicle;
   readonly planned?: HoldFigures;
   readonly greatest?: HoldFigures;
+  /** The least that it has in hand: what its back-anchors leave of the push on its wheels, and what holds those where that is known. Newtons. */
+  readonly plannedStays?: Stays;
+  readonly greatestStays?: Stays;
   /** Share of the greatest pull from which it slides, and from which it tips; missing where it does neither. */
   readonly slidesFrom?: number;
   readonly tipsFrom?: number;
+}
+
+export interface Stays {
+  readonly acrossN: number;
+  readonly holdN: number | undefined;
+}
+
+/** Tensions of back-anchors by their index, for each state of `stands` (with the margin of the policy) and of `greatest`. Newtons. */
+export interface TieForces {
+  readonly planned: readonly Float64Array[];
+  readonly greatest: readonly Float64Array[];
 }
 
 /** Loads and capacities of every place by its index; NaN where there is none. */
@@ -89,6 +105,8 @@ export interface PlaceLoads {
   readonly perPullN: Float64Array;
   readonly wllN: Float64Array;
   readonly mbsN: Float64Array;
+  /** What the line-pull limit goes by: the working limit, or what makes a place give way before it. */
+  readonly limitN: Float64Array;
 }
 
 /** What is kept of the moment before the one before: enough to see where things are heading. */
@@ -132,4 +150,6 @@ export interface Moment {
   readonly greatestPullN: number | undefined;
   readonly places: PlaceLoads;
   readonly holds: readonly HoldState[];
+  /** What back-anchors take. */
+  readonly ties: TieForces;
 }

@@ -4,20 +4,21 @@ import { bentBy } from '../rating/derates.ts';
 import type { ResolvedLine } from '../resolved/parts.ts';
 import type { AnchorPoint, LoadSource, Place, RopeBend } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import { norm, type Vec3 } from '../statics/vec3.ts';
-import { bodyForce, toEndM, vectorAt, wrapAtStop } from './forces.ts';
-import type { Balance, DriveState, HoldState, LoadState, LoadStates, Moment, PlaceLoads } from './moment.ts';
+import { add, norm, subtract, scale as times, unit, type Vec3, ZERO } from '../statics/vec3.ts';
+import { bodyForce, sizeAt, toEndM, vectorAt, wrapAtStop } from './forces.ts';
+import type { Balance, DriveState, LoadState, LoadStates, Moment, PlaceLoads, TieForces } from './moment.ts';
 
 interface PlacesInput {
   readonly rig: ResolvedRig;
   readonly hauling: Balance | undefined;
   readonly drives: readonly DriveState[];
   readonly states: LoadStates;
-  readonly holds: readonly HoldState[];
+  readonly positions: readonly Vec3[];
+  readonly ties: TieForces;
 }
 
 /** Loads and capacities of every place of a rig in balance; without one no place has any. */
-export function placesAt({ rig, hauling, drives, states, holds }: PlacesInput): PlaceLoads {
+export function placesAt({ rig, hauling, drives, states, positions, ties }: PlacesInput): PlaceLoads {
   const { places } = rig;
   const fresh = () => new Float64Array(places.length).fill(Number.NaN);
   const figures: PlaceLoads = {
@@ -27,6 +28,7 @@ export function placesAt({ rig, hauling, drives, states, holds }: PlacesInput): 
     perPullN: fresh(),
     wllN: fresh(),
     mbsN: fresh(),
+    limitN: fresh(),
   };
   if (hauling === undefined) return figures;
   for (const place of places) {
@@ -34,7 +36,9 @@ export function placesAt({ rig, hauling, drives, states, holds }: PlacesInput): 
     if (place.onlyWhere !== undefined && !covers(place.onlyWhere, hauling)) continue;
     figures.present[index] = 1;
     fillCapacity(figures, place, { rig, hauling, drives });
-    if (place.load.kind === 'back-anchor') fillBehind(figures, index, place.load, { rig, holds });
+    figures.limitN[index] = limitOf(place, figures.wllN[index] ?? Number.NaN);
+    if (place.load.kind === 'back-anchor') fillBehind(figures, index, place.load, ties);
+    else if (isTied(rig, place.load)) fillTied(figures, place, { rig, states, positions, ties });
     else {
       figures.plannedN[index] = mostOver(rig, place.load, states.planned, hauling);
       figures.greatestN[index] = mostOver(rig, place.load, states.greatest, hauling);
@@ -42,6 +46,12 @@ export function placesAt({ rig, hauling, drives, states, holds }: PlacesInput): 
     }
   }
   return figures;
+}
+
+/** What a place keeps to in the line-pull limit, newtons: its working limit, what a grip holds before it slips; 0 where nothing says what it carries. */
+function limitOf({ strength, empty, slipsN }: Place, wllN: number): number {
+  if (strength.kind === 'unrated' && !empty) return 0;
+  return slipsN === undefined ? wllN : Math.min(wllN, slipsN);
 }
 
 /** Whether the rope of an order lies over a bend: by the length of the way from there to the line's end. */
@@ -52,10 +62,11 @@ function covers({ line, order, stop }: NonNullable<Place['onlyWhere']>, { forces
   return wayM >= reach.fromEndM && (order === 0 || wayM < reach.toEndM);
 }
 
-/** The span in which a joined rope begins: the one before the first bend that lies in it, else the last of the line. */
-export function joinedSpan(line: ResolvedLine, order: number, hauling: Balance): number {
-  const first = line.stops.findIndex(({ kind }, stop) => (kind === 'pulley' || kind === 'edge') && covers({ line, order, stop }, hauling));
-  return Math.max(0, (first < 0 ? line.spans.length : first) - 1);
+/** The span in which the joint lies that a joined rope begins with, by lengths from the line's end; the first where it is still on the drum. */
+export function joinedSpan(line: ResolvedLine, order: number, { forces }: Balance): number {
+  const jointM = line.reaches[order]?.toEndM ?? 0;
+  for (let span = 0; span < line.spans.length - 1; span++) if (toEndM(line, span + 1, forces) <= jointM) return span;
+  return Math.max(0, line.spans.length - 1);
 }
 
 /** What one load source carries in one balance of the rig, its scale included, newtons. */
@@ -78,6 +89,8 @@ export function loadIn(rig: ResolvedRig, source: LoadSource, { balance, scale }:
       const on = rig.bodies[source.body];
       return on === undefined ? 0 : scale * norm(bodyForce(on, balance.forces));
     }
+    case 'point':
+      return scale * sizeAt(balance.forces.points, source.point);
     case 'back-anchor':
       // What a vehicle slides by does not grow with the pull; its hold gives it.
       return 0;
@@ -112,24 +125,60 @@ export function worstState({ rig, balances }: Moment, source: LoadSource, list: 
   return worst;
 }
 
-interface Behind {
-  readonly rig: ResolvedRig;
-  readonly holds: readonly HoldState[];
-}
-
-/** What a back-anchor has to hold: the margin × what slides at the planned pull, and what slides at the greatest. */
+/** What a back-anchor has to hold: the greatest of its tensions over the states of each check. */
 function fillBehind(
   figures: PlaceLoads,
   index: number,
   { tie, share }: Extract<LoadSource, { kind: 'back-anchor' }>,
-  { rig, holds }: Behind,
+  { planned, greatest }: TieForces,
 ): void {
-  const hold = holds.find(({ vehicle }) => vehicle.ties.some((entry) => entry.index === tie));
-  const each = share / Math.max(1, hold?.vehicle.ties.length ?? 1);
-  const [plannedBy, greatestBy] = [hold?.planned?.slidesByN, hold?.greatest?.slidesByN];
-  if (plannedBy !== undefined) figures.plannedN[index] = Math.max(0, plannedBy) * rig.policy.hold.backAnchorMargin.value * each;
-  if (greatestBy !== undefined) figures.greatestN[index] = Math.max(0, greatestBy) * each;
+  const most = (list: readonly Float64Array[]) => share * Math.max(...list.map((own) => own[tie] ?? 0));
+  if (planned.length > 0) figures.plannedN[index] = most(planned);
+  if (greatest.length > 0) figures.greatestN[index] = most(greatest);
+  // It does not grow with the pull alone.
   figures.perPullN[index] = 0;
+}
+
+/** Whether a back-anchor pulls along at what a source adds up. */
+export function isTied({ ties }: ResolvedRig, source: LoadSource): boolean {
+  if (source.kind === 'body')
+    return ties.some(({ anchor, vehicle }) => anchor.on.index === source.body || vehicle.on.index === source.body);
+  return source.kind === 'point' && ties.some(({ anchor, vehicle }) => anchor.index === source.point || vehicle.index === source.point);
+}
+
+type Tied = Pick<PlacesInput, 'rig' | 'states' | 'positions' | 'ties'>;
+
+/** The load of a trunk or a point at which lines and back-anchors pull: their sum as vectors, the largest over the states. */
+function fillTied(figures: PlaceLoads, { index, load }: Place, tied: Tied): void {
+  const { states, ties } = tied;
+  const most = (list: readonly LoadState[], tensions: readonly Float64Array[]) =>
+    Math.max(...list.map((state, order) => norm(tiedForce(tied, load, state, tensions[order]))));
+  if (states.stands.length > 0) figures.plannedN[index] = most(states.stands, ties.planned);
+  if (states.greatest.length > 0) figures.greatestN[index] = most(states.greatest, ties.greatest);
+  if (states.unit.length > 0) figures.perPullN[index] = most(states.unit, []);
+}
+
+/** What lines, chains and back-anchors do together to a body or a point, newtons. */
+function tiedForce(
+  { rig, positions }: Omit<Tied, 'states' | 'ties'>,
+  source: LoadSource,
+  state: LoadState,
+  tensions: Float64Array | undefined,
+): Vec3 {
+  const { forces } = state.balance;
+  const on = source.kind === 'body' ? rig.bodies[source.body] : undefined;
+  const own = on ? bodyForce(on, forces) : vectorAt(forces.points, source.kind === 'point' ? source.point : -1);
+  return rig.ties.reduce(
+    (sum, { index, vehicle, anchor, likeTie }) => {
+      const pulls = (point: typeof vehicle) => (on ? point.on === on : source.kind === 'point' && point.index === source.point);
+      const [from, to] = pulls(vehicle) ? [vehicle, anchor] : [anchor, vehicle];
+      if (!pulls(from)) return sum;
+      const like = rig.ties.filter((other) => other.likeTie === likeTie).length;
+      const way = unit(subtract(positions[to.index] ?? ZERO, positions[from.index] ?? ZERO)) ?? ZERO;
+      return add(sum, times(way, (tensions?.[index] ?? 0) / like));
+    },
+    times(own, state.scale),
+  );
 }
 
 /** Strength that a bend leaves at its wrap in this balance. */

@@ -24,13 +24,26 @@ const SPOOLING_KGF = 450;
 
 type PhysicsGroups = Pick<
   Policy,
-  'hold' | 'anchors' | 'electric' | 'hand' | 'loads' | 'sharing' | 'stretch' | 'pull' | 'runUp' | 'respool' | 'zones' | 'severities'
+  | 'hold'
+  | 'anchors'
+  | 'electric'
+  | 'hand'
+  | 'loads'
+  | 'sharing'
+  | 'stretch'
+  | 'pull'
+  | 'usual'
+  | 'runUp'
+  | 'respool'
+  | 'zones'
+  | 'severities'
 >;
 
 /** The default of every table of physics-tables.ts. */
 export const physicsStandard: PhysicsGroups = {
   hold: {
     friction: { 'dry-gravel': t(0.6), 'dry-grass': t(0.5), 'wet-grass': t(0.35), mud: t(0.25), snow: t(0.2), ice: t(0.1) },
+    surfaceFriction: { 'hard-road': t(0.6), 'wet-hard-sand': t(0.5), gravel: t(0.5), 'soft-dry-sand': t(0.5) },
     parkingShare: t(0.45),
     backAnchorMargin: t(1.25, HOUSE),
     tipCaution: t(0.5, HOUSE),
@@ -101,6 +114,17 @@ export const physicsStandard: PhysicsGroups = {
     partMin: t(3, HOUSE),
     pieceMin: t(0.5, HOUSE),
   },
+  usual: {
+    strapLeastM: t(2, HOUSE),
+    strapMostM: t(30, HOUSE),
+    stretchLeastM: t(5, HOUSE),
+    stretchMostM: t(15, HOUSE),
+    webbingLeastM: t(0.003, HOUSE),
+    webbingMostM: t(0.008, HOUSE),
+    leadLeastM: t(3, HOUSE),
+    leadMostM: t(9, HOUSE),
+    damperMostKg: t(4, HOUSE),
+  },
   runUp: {
     mostAccelerationMPerS2: t(1.5, HOUSE),
     breakawayM: t(0.1, HOUSE),
@@ -120,6 +144,6 @@ export const physicsStandard: PhysicsGroups = {
     },
   },
   respool: { tensionN: t(SPOOLING_KGF * 9.80665, HOUSE) },
-  zones: { corridorM: t(1.5, HOUSE), wirelessReachM: t(15, HOUSE) },
+  zones: { corridorM: t(1.5, HOUSE), wirelessReachM: t(15, HOUSE), slidePathM: t(12, HOUSE) },
   severities: {},
 };

@@ -11,6 +11,8 @@ export const picketSoils = ['loam', 'clay-or-gravel', 'wet-clay-or-sand'] as con
 /** Slope of the pull on a deadman, rise to run. */
 export const pullSlopes = ['vertical', '1:1', '1:2', '1:3', '1:4'] as const;
 export type PullSlope = (typeof pullSlopes)[number];
+/** Surfaces of a site that are none of the grounds under braked wheels. */
+export const otherSurfaces = ['hard-road', 'wet-hard-sand', 'gravel', 'soft-dry-sand'] as const;
 export const anchorSoils = ['firm', 'loam', 'dry-sand', 'wet-sand-or-mud'] as const;
 
 const deadmanRow = list(numeric({ min: 0, max: 1e7 }), { min: 2, max: 20 });
@@ -29,6 +31,8 @@ const lawRow = record({
 export const physicsTables = {
   hold: record({
     friction: table(holdGrounds, row(0, 2)),
+    /** On the other surfaces of a site, for what nobody has said stands elsewhere, and for wheels pushed sideways. */
+    surfaceFriction: table(otherSurfaces, row(0, 2)),
     /** Share of the weight on the parked axle where it is not known. */
     parkingShare: factorRow,
     backAnchorMargin: row(1, 5),
@@ -98,6 +102,21 @@ export const physicsTables = {
     partMin: row(0, 60),
     pieceMin: row(0, 30),
   }),
+  /** The usual range of what is not on record: where both ends of it end alike, nobody is asked. */
+  usual: record({
+    strapLeastM: row(0, 200),
+    strapMostM: row(0, 200),
+    stretchLeastM: row(0, 200),
+    stretchMostM: row(0, 200),
+    /** Thickness of webbing, metres. */
+    webbingLeastM: row(0, 0.1),
+    webbingMostM: row(0, 0.1),
+    /** Lead of a remote, metres. */
+    leadLeastM: row(0, 100),
+    leadMostM: row(0, 100),
+    /** Mass of a damper, kg. */
+    damperMostKg: row(0, 100),
+  }),
   /** A pull with a run-up. */
   runUp: record({
     mostAccelerationMPerS2: row(0.1, 5),
@@ -117,5 +136,10 @@ export const physicsTables = {
     /** Rolling resistance of the towing vehicle ÷ its weight on the ground. */
     rolling: table(holdGrounds, row(0, 1)),
   }),
-  zones: record({ corridorM: row(0, 20), wirelessReachM: row(0, 200) }),
+  zones: record({
+    corridorM: row(0, 20),
+    wirelessReachM: row(0, 200),
+    /** How far a vehicle that slides under its line is reckoned to go, metres. */
+    slidePathM: row(0, 200),
+  }),
 } as const;

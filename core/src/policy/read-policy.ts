@@ -2,6 +2,7 @@ import { type ReadResult, read } from '../codec/codec.ts';
 import { careStandard } from './care-tables.ts';
 import { physicsStandard } from './physics-standard.ts';
 import { type Policy, policyCodec } from './policy.ts';
+import { teamStandard } from './team-standard.ts';
 
 /**
  * Reads a policy. One that was written before the tables of vehicle hold, anchors, motors, zones and exposure existed is completed
@@ -15,5 +16,25 @@ export function readPolicy(value: unknown, path = ''): ReadResult<Policy> {
 /** A policy of the first version as one of the present version; anything else is given back as it is. */
 export function upgradePolicy(value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
-  return { ...careStandard, ...physicsStandard, ...value };
+  return withLaterRows({ ...careStandard, ...physicsStandard, ...value });
+}
+
+interface Group {
+  readonly [key: string]: unknown;
+}
+const isGroup = (value: unknown): value is Group => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Rows that tables got after they were first written, by table: a policy of before takes the team standard's. */
+const LATER_ROWS: { readonly [group: string]: readonly string[] } = {
+  hold: ['surfaceFriction'],
+  zones: ['slidePathM'],
+};
+
+function withLaterRows(policy: Group): Group {
+  const filled = Object.entries(LATER_ROWS).flatMap(([name, rows]) => {
+    const [group, standard]: readonly unknown[] = [policy[name], (teamStandard as unknown as Group)[name]];
+    if (!isGroup(group) || !isGroup(standard)) return [];
+    return [[name, { ...Object.fromEntries(rows.map((row) => [row, standard[row]])), ...group }]];
+  });
+  return { ...policy, ...Object.fromEntries(filled) };
 }

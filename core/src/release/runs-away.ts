@@ -38,7 +38,7 @@ function vehicleRunsByN(moment: Moment, body: VehicleBody, isLoad: boolean): num
   const headingRad = body.headingRad + (isLoad ? moment.pose.turnRad : 0);
   const downN = weightN * Math.abs(Math.sin(slopeAlong(rig.ground, ahead(headingRad))));
   if (holdsItself(body)) {
-    const standing = vehicles.find((entry) => entry.body.id === body.id)?.standing ?? standingOf(body, rig.ground, policy);
+    const standing = vehicles.find((entry) => entry.body.id === body.id)?.standing ?? standingOf(body, rig.ground, policy, rig.situation);
     return downN - (holdUnder(standing, []).holdN ?? 0);
   }
   // Where nobody says how a parked vehicle stands, other rules ask.
@@ -50,7 +50,7 @@ function vehicleRunsByN(moment: Moment, body: VehicleBody, isLoad: boolean): num
 
 /** Whether brakes or chocks hold a vehicle; a selector in park alone does not count. */
 const holdsItself = ({ stance }: VehicleBody): boolean =>
-  stance !== undefined && ((stance.brakes !== 'none' && stance.brakes !== 'park-only') || (stance.extra?.holdN ?? 0) > 0);
+  stance?.brakes !== undefined && ((stance.brakes !== 'none' && stance.brakes !== 'park-only') || (stance.extra?.holdN ?? 0) > 0);
 
 /** The least that holds a vehicle where it is stuck, by the methods that apply there, on the level: without its slope term. */
 function stuckHoldN({ rig: { rig, policy } }: Moment, body: VehicleBody): number {

@@ -1,14 +1,14 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { flyingMassKg, ropeDiameterOf, ropeLawOf } from '../gear/traits.ts';
+import { flyingMassKg, lengthOf, ropeDiameterOf, ropeLawOf } from '../gear/traits.ts';
 import { elongationAt, flightOf, ropeEnergyJ, ropeMassKg } from '../hazards/rope-energy.ts';
 import { spanLengthM, vectorAt } from '../moment/forces.ts';
 import type { LoadState, Moment } from '../moment/moment.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Act } from '../pull/act.ts';
 import type { Margins, Track } from '../pull/margins.ts';
-import type { ResolvedChain, ResolvedLine, ResolvedUse } from '../resolved/parts.ts';
+import type { ResolvedChain, ResolvedLine, ResolvedTie, ResolvedUse } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
-import { unit, type Vec3, ZERO } from '../statics/vec3.ts';
+import { subtract, unit, type Vec3, ZERO } from '../statics/vec3.ts';
 
 /** What leaves a place if it lets go, and which way. Momentum and speed are upper bounds: all energy in these parts alone. */
 export interface Flight {
@@ -106,13 +106,68 @@ export function energyMargins({ lines, policy }: ResolvedRig): Margins {
   };
 }
 
-/** What every line does if it breaks or lets go, in the moment of the act in which it stores most. */
-export function breaksOf({ rig, start }: Act, energies: readonly Track[]): readonly BreakFigures[] {
-  return rig.lines.flatMap((line, index) => {
+/** What every line and every back-anchor does if it breaks or lets go, in the moment of the act in which it stores most. */
+export function breaksOf(act: Act, energies: readonly Track[]): readonly BreakFigures[] {
+  const { rig, start } = act;
+  const lines = rig.lines.flatMap((line, index) => {
     const moment = energies[index]?.moment ?? start;
     const state = breakState(moment, line);
     return state === undefined ? [] : [{ ...breakOf(moment, line, state), atM: moment.travelM }];
   });
+  return [...lines, ...rig.ties.flatMap((tie) => tieBreak(act, tie) ?? [])];
+}
+
+/** The moment in which a back-anchor takes most of all, in the greatest check, else as planned; undefined where it takes nothing. */
+function tieMoment({ rig, places }: Act, { index }: ResolvedTie): { readonly moment: Moment; readonly tensionN: number } | undefined {
+  const own = rig.places.find(({ load }) => load.kind === 'back-anchor' && load.tie === index);
+  const { greatest, planned } = places[own?.index ?? -1] ?? {};
+  const moment = greatest ?? planned;
+  if (moment === undefined) return undefined;
+  const list = greatest ? moment.ties.greatest : moment.ties.planned;
+  const like = rig.ties.filter((other) => other.likeTie === rig.ties[index]?.likeTie).length;
+  const tensionN = Math.max(0, ...list.map((all) => all[index] ?? 0)) * (like > 1 ? (rig.ties[index]?.share ?? 1) : 1);
+  return tensionN > 0 ? { moment, tensionN } : undefined;
+}
+
+/** Straps, ropes and chains of a back-anchor under the greatest tension that it takes; undefined where one is not chosen. */
+export function tieStretches(act: Act, tie: ResolvedTie): readonly Stretched[] | undefined {
+  const most = tieMoment(act, tie);
+  if (most === undefined || tie.uses.some(({ piece }) => piece === undefined)) return undefined;
+  return tie.uses.flatMap(({ piece }) =>
+    piece && ropeLawOf(piece) !== undefined && lengthOf(piece) !== undefined
+      ? [{ piece, lengthM: lengthOf(piece) ?? 0, tensionN: most.tensionN }]
+      : [],
+  );
+}
+
+function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
+  const most = tieMoment(act, tie);
+  if (most === undefined) return undefined;
+  const stretches = tieStretches(act, tie);
+  const { policy } = act.rig;
+  const energies = stretches?.map((part) => energyOf(policy, part));
+  const known = energies?.every((entry) => entry !== undefined) === true;
+  const energyJ = known ? energies.reduce((sum, entry) => sum + (entry?.energyJ ?? 0), 0) : undefined;
+  const stretchM = known ? energies.reduce((sum, entry) => sum + (entry?.stretchM ?? 0), 0) : undefined;
+  const { positions } = most.moment;
+  const [at, held] = [positions[tie.vehicle.index] ?? ZERO, positions[tie.anchor.index] ?? ZERO];
+  const flights = [
+    { from: at, towards: held, end: 'vehicle' },
+    { from: held, towards: at, end: 'anchor' },
+  ].map(({ from, towards, end }) =>
+    flightOfUses(
+      tie.uses,
+      { chainId: `${tie.id}.${end}`, from, along: unit(subtract(towards, from)) ?? ZERO },
+      { energyJ, ropeKg: ropeMassOf(policy, stretches) },
+    ),
+  );
+  return {
+    lineId: tie.id,
+    atM: most.moment.travelM,
+    ...(energyJ !== undefined && { energyJ }),
+    ...(stretchM !== undefined && { stretchM }),
+    flights,
+  };
 }
 
 function breakOf({ rig }: Moment, line: ResolvedLine, state: LoadState): Omit<BreakFigures, 'atM'> {
@@ -188,14 +243,20 @@ interface Energy {
 
 function flightFrom(chain: ResolvedChain, { balance }: LoadState, { energyJ, ropeKg }: Energy): Flight {
   const along = unit(vectorAt(balance.forces.chains, chain.index)) ?? ZERO;
-  const masses = chain.uses.map(massOf);
-  const unknown = chain.uses.filter((_, index) => masses[index] === undefined).map(({ piece, use }) => piece?.tag ?? use.id);
+  return flightOfUses(
+    chain.uses,
+    { chainId: chain.chain.id, from: balance.equilibrium.positions[chain.tip] ?? ZERO, along },
+    { energyJ, ropeKg },
+  );
+}
+
+function flightOfUses(uses: readonly ResolvedUse[], way: Pick<Flight, 'chainId' | 'from' | 'along'>, { energyJ, ropeKg }: Energy): Flight {
+  const masses = uses.map(massOf);
+  const unknown = uses.filter((_, index) => masses[index] === undefined).map(({ piece, use }) => piece?.tag ?? use.id);
   const massKg = unknown.length > 0 || ropeKg === undefined ? undefined : masses.reduce<number>((sum, own) => sum + (own ?? 0), ropeKg / 3);
   const flight = energyJ !== undefined && massKg !== undefined && massKg > 0 ? flightOf(energyJ, massKg) : undefined;
   return {
-    chainId: chain.chain.id,
-    from: balance.equilibrium.positions[chain.tip] ?? ZERO,
-    along,
+    ...way,
     ...(massKg !== undefined && { massKg }),
     ...flight,
     massUnknownOf: ropeKg === undefined ? [...unknown, 'the line'] : unknown,

@@ -1,21 +1,34 @@
 import { type DangerZones, dangerZones } from '../hazards/danger-zones.ts';
 import { pathOf, spanLengthM, stopAt } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
-import type { ResolvedLine } from '../resolved/parts.ts';
+import type { ResolvedLine, ResolvedTie } from '../resolved/parts.ts';
 import type { Body, VehicleBody } from '../rig/rig.ts';
 import { ahead } from '../statics/ground.ts';
-import { type Vec3, vec3 } from '../statics/vec3.ts';
+import { distance, type Vec3, vec3, ZERO } from '../statics/vec3.ts';
 
-/** The danger zones of one line. */
+/** The danger zones of one line or one back-anchor. */
 export interface LineZones extends DangerZones {
   readonly lineId: string;
 }
 
-export function zonesOf({ rig, shown }: Moment): readonly LineZones[] {
+export function zonesOf(moment: Moment): readonly LineZones[] {
+  const { rig, shown } = moment;
   if (shown === undefined) return [];
   const sizes = { factor: rig.policy.care.zoneFactor.value, corridorM: rig.policy.zones.corridorM.value };
-  return rig.lines.map((line) => ({ lineId: line.line.id, ...dangerZones(pathOf(line, shown), sizes) }));
+  return [
+    ...rig.lines.map((line) => ({ lineId: line.line.id, ...dangerZones(pathOf(line, shown), sizes) })),
+    ...rig.ties.filter((tie) => isLoaded(moment, tie)).map((tie) => ({ lineId: tie.id, ...dangerZones(tiePath(moment, tie), sizes) })),
+  ];
 }
+
+/** Whether a back-anchor takes anything at all in this moment. */
+const isLoaded = ({ ties: { planned, greatest } }: Moment, { index }: ResolvedTie): boolean =>
+  [...planned, ...greatest].some((tensions) => (tensions[index] ?? 0) > 0);
+
+const tiePath = ({ positions }: Moment, { anchor, vehicle }: ResolvedTie): readonly [Vec3, Vec3] => [
+  positions[anchor.index] ?? ZERO,
+  positions[vehicle.index] ?? ZERO,
+];
 
 /** Whether somebody who stands in a zone may: in a cab or behind a named shelter. */
 export function isSheltered(body: Body): boolean {
@@ -23,7 +36,7 @@ export function isSheltered(body: Body): boolean {
 }
 
 /**
- * Room between a place on the map and the danger zones of every line at one moment, metres: below 0 inside a circle, a corridor or a
+ * Room between a place on the map and the danger zones of every line and loaded back-anchor at one moment, metres: below 0 inside a circle, a corridor or a
  * bend, 0 on its border. Infinite without lines, NaN without a balance.
  */
 export function zoneRoomM(moment: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): number {
@@ -33,8 +46,18 @@ export function zoneRoomM(moment: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): 
   let room = Number.POSITIVE_INFINITY;
   for (const line of rig.lines)
     for (let stop = 0; stop < line.stops.length; stop++) room = Math.min(room, roomAtStop(moment, line, stop, at));
+  for (const tie of rig.ties) if (isLoaded(moment, tie)) room = Math.min(room, roomAtTie(moment, tie, at));
   // On the border counts as inside.
   return room - 1e-9 * Math.max(1, Math.abs(room));
+}
+
+/** Room to the circles round both ends of a back-anchor, and to the corridor along it. */
+function roomAtTie(moment: Moment, tie: ResolvedTie, at: Level): number {
+  const { care, zones } = moment.rig.policy;
+  const [from, to] = tiePath(moment, tie);
+  const radius = care.zoneFactor.value * distance(from, to);
+  const circles = [from, to].map((end) => Math.hypot(at.x - end.x, at.y - end.y) - radius);
+  return Math.min(...circles, besideM(at, from, to) - zones.corridorM.value);
 }
 
 /** Room to the circle round one stop of a line, to the inside of its bend, and to the corridor of the strand behind it. */

@@ -137,7 +137,13 @@ export interface ResolvedTie {
   readonly id: string;
   readonly vehicle: ResolvedPoint;
   readonly anchor: ResolvedPoint;
+  /** From what holds to the vehicle. */
   readonly uses: readonly ResolvedUse[];
+  /** How far its pieces reach from what holds to the vehicle, metres; those of unknown length counted as nothing. */
+  readonly lengthM: number;
+  /** Like straps between the same points are solved as one: the number of the first of them, and the share that each is judged for. */
+  readonly likeTie: number;
+  readonly share: number;
 }
 
 /** A point on a vehicle: metres ahead of its middle and above the ground. */

@@ -15,8 +15,10 @@ export type LoadSource =
   | { readonly kind: 'joined'; readonly line: number; readonly order: number }
   /** A share of the force in a chain: one leg of a basket, one of several like straps. */
   | { readonly kind: 'chain'; readonly chain: number; readonly share: number }
-  /** All that pulls on a body together, as vectors. */
+  /** All that pulls on a body together, as vectors, back-anchors with it. */
   | { readonly kind: 'body'; readonly body: number }
+  /** All that pulls on one point of a vehicle together, likewise. */
+  | { readonly kind: 'point'; readonly point: number }
   /** What a back-anchor has to hold. */
   | { readonly kind: 'back-anchor'; readonly tie: number; readonly share: number };
 
@@ -74,6 +76,8 @@ export interface Place {
   readonly bend: RopeBend | undefined;
   /** Factors that hold at this place only, the bend's apart. */
   readonly locals: readonly Derate[];
+  /** A grip's slip load, where it is on record; newtons. */
+  readonly slipsN: number | undefined;
   /** A winch line on its own winch has margins of its own. */
   readonly ownLine: boolean;
   readonly judged: boolean;

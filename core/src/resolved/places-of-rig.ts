@@ -24,7 +24,7 @@ export function placesOfRig(rig: RigParts): readonly Place[] {
     ...ropePlaces(rig, line),
     ...line.stops.flatMap((_, stop) => chainsAtStop(rig, line, stop, walked)),
   ]);
-  const places = [...onLines, ...backAnchorPlaces(rig)];
+  const places = [...onLines, ...backAnchorPlaces(rig, walked)];
   places.forEach((place, index) => {
     place.index = index;
   });
@@ -46,6 +46,7 @@ function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
       strength: drumStrength(drive),
       bend: undefined,
       locals: NO_LOCALS,
+      slipsN: undefined,
       ownLine: false,
       judged: false,
       empty: drive.use.piece === undefined,
@@ -94,14 +95,17 @@ function placesOfChain(rig: RigParts, chain: ResolvedChain, hanging: Hanging, wa
     .map((use) => chainPiece(rig, use, { point: chain.point, load, ...hanging }));
   if (on === undefined || walked.has(on)) return pieces;
   walked.add(on);
-  return [...pieces, ...anchorOfChains(rig, on, chain, hanging)];
+  return [...pieces, ...anchorOf(rig, on, chain.chain.id, hanging)];
 }
 
-/** The anchor that a chain ends at, once for all chains on it: it carries their sum, and is as strong as at its weakest point. */
-function anchorOfChains(rig: RigParts, on: ResolvedBody, { chain: { id } }: ResolvedChain, { spans, part }: Hanging): readonly OpenPlace[] {
+/** What holds, once for all chains and back-anchors on it: it carries their sum, and is as strong as at its weakest point. */
+function anchorOf(rig: RigParts, on: ResolvedBody, id: string, { spans, part }: Hanging): readonly OpenPlace[] {
   const chains = rig.chains.filter(({ point }) => point?.on === on);
-  const points = chains.flatMap(({ point }) => (point ? anchorPoint(rig, point) : []));
-  return anchorPlaces(on, points, { id, load: { kind: 'body', body: on.index }, part, spans: chains.length > 1 ? NO_SPANS : spans });
+  const ties = rig.ties.filter(({ anchor }) => anchor.on === on);
+  const at = new Set([...chains.flatMap(({ point }) => point ?? []), ...ties.map(({ anchor }) => anchor)]);
+  const points = [...at].flatMap((point) => anchorPoint(rig, point));
+  const alone = chains.length === 1 && ties.length === 0;
+  return anchorPlaces(on, points, { id, load: { kind: 'body', body: on.index }, part, spans: alone ? spans : NO_SPANS });
 }
 
 /** What an anchor is asked at one of its points, by the last chain that starts there; a back-anchor's pull is taken as level. */
@@ -146,10 +150,12 @@ function chainPiece({ policy }: RigParts, use: ResolvedUse, { point, load, spans
     kind,
     owner,
     where: hitch.legs && !judged ? 'each leg' : '',
-    load: load(hitch.share),
+    // A vehicle's own point may carry more than this one chain.
+    load: use.use.role === 'point' && point !== undefined ? { kind: 'point', point: point.index } : load(hitch.share),
     strength,
     bend: undefined,
     locals: judged ? NO_LOCALS : locals,
+    slipsN: use.piece && numberAt(use.piece, 'slipLoadN'),
     ownLine: false,
     judged: judged !== undefined,
     empty: use.piece === undefined,
@@ -190,6 +196,7 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
       strength,
       bend: undefined,
       locals: NO_LOCALS,
+      slipsN: undefined,
       ownLine: false,
       judged: true,
       empty: false,
@@ -199,10 +206,15 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
   ];
 }
 
-function backAnchorPlaces(rig: RigParts): readonly OpenPlace[] {
-  return rig.ties.flatMap(({ index, id, anchor, uses }) => {
-    const load = (share: number): LoadSource => ({ kind: 'back-anchor', tie: index, share });
-    const places = uses.map((use) => chainPiece(rig, use, { point: undefined, load, spans: NO_SPANS, part: id }));
-    return [...places, ...anchorPlaces(anchor.on, anchorPoint(rig, anchor), { id, load: load(1), spans: NO_SPANS, part: id })];
+function backAnchorPlaces(rig: RigParts, walked: Set<unknown>): readonly OpenPlace[] {
+  return rig.ties.flatMap(({ index, id, anchor, vehicle, uses, share: own }) => {
+    const load = (share: number): LoadSource => ({ kind: 'back-anchor', tie: index, share: share * own });
+    const hanging: Hanging = { spans: NO_SPANS, part: id };
+    const places = uses
+      .filter(({ use }) => use.role !== 'anchor')
+      .map((use, order) => chainPiece(rig, use, { point: order === 0 ? anchor : vehicle, load, ...hanging }));
+    if (walked.has(anchor.on)) return places;
+    walked.add(anchor.on);
+    return [...places, ...anchorOf(rig, anchor.on, id, hanging)];
   });
 }

@@ -13,7 +13,7 @@ const SHORTEST_CHAIN_M = 1e-6;
 /** A chain that joins two places in the air is at least so long, metres; a shackle is longer. */
 const SHORTEST_JOINING_M = 0.01;
 /** Straps between the same points whose lengths differ by less than this share are like straps. */
-const LIKE = 0.01;
+export const LIKE = 0.01;
 
 /** The equations while they grow: nodes and links of the chains, then the ropes. */
 export interface OpenEquations {
@@ -96,7 +96,8 @@ function sameEnds(a: Chain, b: Chain): boolean {
   return b.from.kind === 'joint' && a.from.jointId === b.from.jointId;
 }
 
-function chainLengthM(own: readonly OpenUse[], point: ResolvedPoint | undefined): number {
+/** How far pieces reach from where they start, metres; what they go round and whose length is not on record is noted with them. */
+export function chainLengthM(own: readonly OpenUse[], point: ResolvedPoint | undefined): number {
   const trunkM = roundDiameterM(point?.on.body);
   let total = 0;
   for (const open of own) {
@@ -109,7 +110,7 @@ function chainLengthM(own: readonly OpenUse[], point: ResolvedPoint | undefined)
 }
 
 /** What a strap goes round, where it goes round something. */
-export function goRound(open: OpenUse, trunkDiameterM: number | undefined): void {
+function goRound(open: OpenUse, trunkDiameterM: number | undefined): void {
   const { piece, use } = open;
   if (piece === undefined || trunkDiameterM === undefined) return;
   const lengthM = lengthOf(piece);

@@ -1,4 +1,5 @@
-import { isWinch, lengthOf, pulleyOf } from '../gear/traits.ts';
+import { isWinch, joinedLengthM, pulleyOf } from '../gear/traits.ts';
+import { frictionUnder } from '../hold/footing.ts';
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Line, Rig, VehicleBody } from '../rig/rig.ts';
@@ -67,7 +68,7 @@ function reachesOf(ropes: readonly ResolvedUse[]): readonly RopeReach[] {
   let fromEndM = 0;
   const reaches = [...ropes].reverse().map((rope): RopeReach => {
     const start = fromEndM;
-    fromEndM += (rope.piece && lengthOf(rope.piece)) ?? 0;
+    fromEndM += (rope.piece && joinedLengthM(rope.piece)) ?? 0;
     return { rope, fromEndM: start, toEndM: fromEndM };
   });
   return reaches.reverse();
@@ -105,7 +106,7 @@ function driveOf({ rig, policy, uses }: LineInput, line: ResolvedLine, index: nu
     case 'tow': {
       const on = start?.chain?.point?.on;
       const towing = on?.body.kind === 'vehicle' ? on.body : undefined;
-      const ratedN = towing && tractionN(towing, policy);
+      const ratedN = towing && tractionN(towing, rig, policy);
       return { index, kind: 'tow', line, on, towing, ratedN, greatestN: ratedN === undefined ? undefined : limitedTo(rig, ratedN) };
     }
     case 'held':
@@ -121,10 +122,9 @@ function limitedTo({ limiter }: Rig, pullN: number): number {
   return limiter === undefined ? pullN : Math.min(pullN, limiter.pullN);
 }
 
-/** What the driven wheels of a towing vehicle can give on its ground; on unknown ground the grippiest stands, being the greater load. */
-function tractionN({ massKg, stance }: VehicleBody, { hold }: Policy): number {
-  const most = Math.max(...Object.values(hold.friction).map(({ value }) => value));
-  return (stance ? hold.friction[stance.ground].value : most) * massKg * STANDARD_GRAVITY;
+/** What the driven wheels of a towing vehicle can give on its ground. */
+function tractionN({ massKg, stance }: VehicleBody, { situation }: Rig, policy: Policy): number {
+  return frictionUnder(stance, situation, policy).value * massKg * STANDARD_GRAVITY;
 }
 
 /** The stops and spans of a line, and its ropes: a grip parts the rope, and behind it the rope has a length instead of a tension. */

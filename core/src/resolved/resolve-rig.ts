@@ -3,7 +3,7 @@ import { invariant } from '../quantity/invariant.ts';
 import type { Case } from '../rig/case.ts';
 import { loadWay } from '../rig/load-way.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
-import { loadBody, pointPosition, roundDiameterM } from '../rig/site-geometry.ts';
+import { loadBody, pointPosition } from '../rig/site-geometry.ts';
 import { ZERO } from '../statics/vec3.ts';
 import { resolveFits } from './fits.ts';
 import { type GearIndex, gearIndexOf } from './gear-index.ts';
@@ -20,7 +20,7 @@ import {
 import type { Place } from './place.ts';
 import { placesOfRig } from './places-of-rig.ts';
 import { planPull } from './plan-pull.ts';
-import { goRound, resolveChains } from './resolve-chains.ts';
+import { chainLengthM, LIKE, resolveChains } from './resolve-chains.ts';
 import { resolveLines } from './resolve-lines.ts';
 import { resolveUses } from './resolve-uses.ts';
 import type { Lookup, ResolvedRig, RigParts } from './resolved-rig.ts';
@@ -33,7 +33,7 @@ export function resolveRig(subject: Case): ResolvedRig {
   const uses = resolveUses(rig, gear);
   const { chains, equations: ofChains } = resolveChains({ rig, policy, points, uses });
   const { lines, drives, equations } = resolveLines({ rig, policy, points, uses, chains, equations: ofChains });
-  const ties = resolveTies(rig, points, uses);
+  const ties = resolveTies({ rig, policy, points }, uses);
   limitUses(subject, uses);
   const chosen = uses.all.filter(isChosen);
   const parts: RigParts = { subject, rig, policy, asOf, bodies, points, uses: uses.all, chosen, chains, lines, drives, ties, equations };
@@ -62,7 +62,10 @@ export function resolveRig(subject: Case): ResolvedRig {
     way,
     legs: way.legs.map(({ turnRad }, index) => ({
       pull: legs[index],
-      standing: load.kind === 'vehicle' ? standingOf({ ...load, headingRad: load.headingRad + turnRad }, rig.ground, policy) : undefined,
+      standing:
+        load.kind === 'vehicle'
+          ? standingOf({ ...load, headingRad: load.headingRad + turnRad }, rig.ground, policy, rig.situation)
+          : undefined,
     })),
     people: rig.bodies.filter((body) => body.kind === 'person'),
     lanyards: resolveLanyards(rig, { gear, points, uses: uses.byId }),
@@ -100,18 +103,30 @@ function bodyOf(bodies: readonly ResolvedBody[], id: string): ResolvedBody {
   return found;
 }
 
-function resolveTies(rig: Rig, points: readonly ResolvedPoint[], { tied }: ReturnType<typeof resolveUses>): readonly ResolvedTie[] {
+interface TieInput {
+  readonly rig: Rig;
+  readonly policy: ResolvedRig['policy'];
+  readonly points: readonly ResolvedPoint[];
+}
+
+function resolveTies({ rig, policy, points }: TieInput, { tied }: ReturnType<typeof resolveUses>): readonly ResolvedTie[] {
   const at = (id: string): ResolvedPoint => {
     const found = points.find(({ point }) => point.id === id);
     invariant(found !== undefined, `no point ${id}`);
     return found;
   };
-  return (rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId }, index) => {
+  const own = (rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId }, index) => {
     const uses = tied[index] ?? [];
     const anchor = at(anchorPointId);
-    const tie: ResolvedTie = { index, id, vehicle: at(vehiclePointId), anchor, uses };
-    uses.forEach((use, order) => {
-      goRound(use, roundDiameterM(anchor.on.body));
+    return { index, id, vehicle: at(vehiclePointId), anchor, uses, lengthM: chainLengthM(uses, anchor) };
+  });
+  const isLike = (a: (typeof own)[number], b: (typeof own)[number]) =>
+    a.vehicle === b.vehicle && a.anchor === b.anchor && Math.abs(a.lengthM - b.lengthM) <= LIKE * Math.max(a.lengthM, b.lengthM);
+  return own.map((parts) => {
+    const like = own.filter((other) => isLike(parts, other));
+    const share = like.length > 1 ? policy.sharing.parallelStraps.value : 1;
+    const tie: ResolvedTie = { ...parts, likeTie: like[0]?.index ?? parts.index, share };
+    parts.uses.forEach((use, order) => {
       use.seat = { kind: 'back-anchor', tie, order };
     });
     return tie;
@@ -128,7 +143,7 @@ function pulledVehicles({ rig, policy, bodies, ties }: Pick<ResolvedRig, 'rig' |
     body,
     isLoad: rig.load.bodyId === body.id,
     ties: ties.filter(({ vehicle }) => vehicle.on === on),
-    standing: standingOf(body, rig.ground, policy),
+    standing: standingOf(body, rig.ground, policy, rig.situation),
     mounts: on.points.flatMap(({ index: at, point: { place } }) =>
       place.kind === 'on-vehicle' ? [{ point: at, forwardM: place.forwardM, heightM: place.heightM }] : [],
     ),

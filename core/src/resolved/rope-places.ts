@@ -62,6 +62,7 @@ function ropePlace({ line, use }: RopePart, { kind, where, load, locals, bend, o
     strength: ropeStrength(use, factorOf(locals)),
     bend,
     locals,
+    slipsN: undefined,
     ownLine: use.use.role === 'winch-line' && line.line.drive.kind === 'winch',
     judged: false,
     empty: use.piece === undefined,
@@ -98,7 +99,11 @@ function bendPlace(part: RopePart, stop: number): OpenPlace {
 function endPlace(part: RopePart): OpenPlace {
   const { line, use, rig } = part;
   const locals = isRope(use.piece) ? [...madeUp(use, rig.policy), ...eyeAtEnd(part)] : NO_LOCALS;
-  const load: LoadSource = { kind: 'span', line: line.index, span: line.spans.length - 1 };
+  // The last rope ends with the line; any other where the next is joined to it, which may be a harder pulled strand.
+  const last = part.order === line.ropes.length - 1;
+  const load: LoadSource = last
+    ? { kind: 'span', line: line.index, span: line.spans.length - 1 }
+    : { kind: 'joined', line: line.index, order: part.order + 1 };
   return ropePlace(part, { kind: 'end', where: 'end', load, locals, bend: undefined, onlyWhere: undefined });
 }
 

@@ -1,5 +1,5 @@
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import { isRope, isWire } from '../gear/traits.ts';
+import { isRope, isWire, joinedLengthM } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Rig } from '../rig/rig.ts';
 import { type Drum, isOverfull, reserveM } from '../winch/drum-layers.ts';
@@ -14,10 +14,20 @@ export type WinchSizes =
       readonly stallFactor: number;
       /** A pull that a load cell or limiter holds, and who says so. */
       readonly limiter: Rig['limiter'];
-      readonly drum: DrumSizes | { readonly kind: 'missing'; readonly what: readonly string[] };
+      readonly drum: DrumSizes | DrumMissing;
     }
   /** No winch chosen, or its pull is not marked. */
   | { readonly kind: 'no-winch' };
+
+/** Sizes that are not on record; the line's length where it is. Metres. */
+export interface DrumMissing {
+  readonly kind: 'missing';
+  readonly what: readonly string[];
+  readonly ropeM: number | undefined;
+  readonly joinedM: number;
+  /** Whether the length of everything joined to it is on record. */
+  readonly lengthsKnown: boolean;
+}
 
 export interface DrumSizes {
   readonly kind: 'sizes';
@@ -25,7 +35,7 @@ export interface DrumSizes {
   readonly wrapsWanted: number;
   readonly usableM: number;
   readonly overfull: boolean | undefined;
-  /** Rope joined to the line's end, which is never on the drum. */
+  /** Ropes and straps joined to the line's end, which are never on the drum. */
   readonly joinedM: number;
 }
 
@@ -61,16 +71,31 @@ function drumSizes(
   policy: Policy,
 ): Extract<WinchSizes, { kind: 'marked' }>['drum'] {
   const [rope, ...joined] = ropes;
+  const lengths = joined.map((piece) => piece && joinedLengthM(piece));
+  const joinedM = lengths.reduce<number>((total, own) => total + (own ?? 0), 0);
   const { drumDiameterM, drumWidthM, flangeDiameterM, reserveWraps } = winch.attributes;
   const { ropeDiameterM, lengthM } = isRope(rope) ? rope.attributes : {};
-  if (drumDiameterM === undefined || drumWidthM === undefined || ropeDiameterM === undefined || lengthM === undefined) {
+  if (
+    drumDiameterM === undefined ||
+    drumWidthM === undefined ||
+    ropeDiameterM === undefined ||
+    lengthM === undefined ||
+    lengths.includes(undefined)
+  ) {
     const missing = [
       drumDiameterM === undefined && 'drum core diameter',
       drumWidthM === undefined && 'drum width',
       ropeDiameterM === undefined && 'rope diameter',
       lengthM === undefined && 'rope length',
+      ...lengths.map((own, order) => own === undefined && `length of ${joined[order]?.tag ?? 'what is joined to the line'}`),
     ];
-    return { kind: 'missing', what: missing.filter((entry) => entry !== false) };
+    return {
+      kind: 'missing',
+      what: missing.filter((entry) => entry !== false),
+      ropeM: lengthM,
+      joinedM,
+      lengthsKnown: !lengths.includes(undefined),
+    };
   }
   const drum: Drum = { coreDiameterM: drumDiameterM, widthM: drumWidthM, ropeDiameterM, ropeLengthM: lengthM };
   const usual = isWire(rope) ? policy.winch.reserveWrapsSteel : policy.winch.reserveWrapsSynthetic;
@@ -81,6 +106,6 @@ function drumSizes(
     wrapsWanted,
     usableM: lengthM - reserveM(drum, wrapsWanted),
     overfull: flangeDiameterM === undefined ? undefined : isOverfull(drum, flangeDiameterM),
-    joinedM: joined.reduce((total, piece) => total + (isRope(piece) ? (piece.attributes.lengthM ?? 0) : 0), 0),
+    joinedM,
   };
 }

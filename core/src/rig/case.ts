@@ -23,8 +23,8 @@ export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 4;
-const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3];
+export const RIG_FILE_VERSION = 5;
+const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3, 4];
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -38,7 +38,8 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
  * Brings a rig file of an earlier version to the present one. Version 1 had one line and vehicles and trees alone, all of
  * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's. Version 2 had
  * no features and no origin, and at least one line: all of it reads as it is. Version 3 had no path, no run-up and always a
- * travel; its policy lacked the tables of the pull and of run-ups.
+ * travel; its policy lacked the tables of the pull and of run-ups. Version 4 always had ground and brakes of a stance together; its policy
+ * lacked the usual ranges of what is not on record.
  */
 export function migrateRigFile(value: unknown): unknown {
   if (!isObject(value) || !EARLIER_VERSIONS.includes(value.version) || !isObject(value.case)) return value;

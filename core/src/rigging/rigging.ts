@@ -52,7 +52,7 @@ export function extendLine(rig: Rig, lineId: string): readonly Edit[] {
   return [{ kind: 'put', list: 'lines', entry: { ...line, ropes: [...line.ropes, use] } }];
 }
 
-/** A vehicle tied back to what holds it, by a static strap. Nothing where that is a person or an animal, or the vehicle itself. */
+/** A vehicle tied back to what holds it, by a static strap between connectors, to a point of its own. Nothing where that is a person or an animal, or the vehicle itself. */
 export function tieBack(rig: Rig, vehicle: Body, anchor: Body): readonly Edit[] {
   if (vehicle.kind !== 'vehicle' || vehicle.id === anchor.id || !mayHold(anchor)) return [];
   const id = freeIdIn(rig, 'back-anchor');
@@ -76,7 +76,13 @@ export function tieBack(rig: Rig, vehicle: Body, anchor: Body): readonly Edit[] 
         id,
         vehiclePointId,
         anchorPointId,
-        pieces: [first, { id: `${id}.1`, role: 'connector' }, { id: `${id}.2`, role: 'strap' }],
+        pieces: [
+          first,
+          { id: `${id}.1`, role: 'connector' },
+          { id: `${id}.2`, role: 'strap' },
+          { id: `${id}.3`, role: 'connector' },
+          { id: `${id}.4`, role: 'point' },
+        ],
       },
     },
   ];

@@ -187,7 +187,12 @@ function loaded(start: Moment, runUp: NonNullable<Moment['runUp']>): Moment {
   const { plannedN: peakN, greatestN } = runUp;
   const at = (scale: number) => states.unit.map(({ balance }) => ({ balance, scale }));
   const planned = start.balances ? [{ balance: start.balances.hauling, scale: peakN }] : [];
-  return momentWith({ ...start, runUp, states: { unit: states.unit, planned, greatest: at(greatestN) }, greatestPullN: greatestN });
+  return momentWith({
+    ...start,
+    runUp,
+    states: { unit: states.unit, planned, stands: planned, greatest: at(greatestN) },
+    greatestPullN: greatestN,
+  });
 }
 
 interface AttemptAt {

@@ -1,5 +1,6 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
 import { inLineLengthM, ropeLawOf } from '../gear/traits.ts';
+import { frictionUnder, rollingUnder } from '../hold/footing.ts';
 import type { Moment } from '../moment/moment.ts';
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
@@ -78,7 +79,7 @@ export function setUpRunUp(start: Moment, drive: TowDrive): RunUpOutcome {
         breaksAwayN: pull.breaksAwayN / advantage,
         rollsN: pull.rollsN / advantage,
         overM: rig.policy.runUp.breakawayM.value,
-        driveN: rig.rig.load.drivesAlong && body.kind === 'vehicle' && body.stance ? gripOf(body, rig.policy, rig.rig.ground) : 0,
+        driveN: rig.rig.load.drivesAlong && body.kind === 'vehicle' ? gripOf(body, rig) : 0,
       },
       offHeadingRad: Math.acos(Math.min(1, Math.max(-1, levelCosine(lineWay, start.travel)))),
     },
@@ -153,25 +154,19 @@ function lineDirection({ positions, shown }: Moment, { line }: TowDrive) {
 const levelCosine = (a: { x: number; y: number }, b: { x: number; y: number }): number =>
   (a.x * b.x + a.y * b.y) / (Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y) || 1);
 
-/** All wheels of a vehicle on its ground: μ·m·g·cos θ; on unknown ground the grippiest stands, being the greater load. */
-function gripOf({ massKg, stance }: VehicleBody, { hold }: Policy, { slopeRad }: ResolvedRig['rig']['ground']): number {
-  const most = Math.max(...Object.values(hold.friction).map(({ value }) => value));
-  return (stance ? hold.friction[stance.ground].value : most) * massKg * STANDARD_GRAVITY * Math.cos(slopeRad);
+/** All wheels of a vehicle on its ground: μ·m·g·cos θ. */
+function gripOf({ massKg, stance }: VehicleBody, { policy, rig: { ground, situation } }: ResolvedRig): number {
+  return frictionUnder(stance, situation, policy).value * massKg * STANDARD_GRAVITY * Math.cos(ground.slopeRad);
 }
 
-function towingFigures(
-  { policy, rig }: ResolvedRig,
-  towing: VehicleBody,
-  lineWay: { x: number; y: number; z: number },
-): RunUpSetup['towing'] {
+function towingFigures(resolved: ResolvedRig, towing: VehicleBody, lineWay: { x: number; y: number; z: number }): RunUpSetup['towing'] {
+  const { policy, rig } = resolved;
   const weightN = towing.massKg * STANDARD_GRAVITY;
   const slopeRad = slopeAlong(rig.ground, vec3(lineWay.x, lineWay.y, 0));
-  // On unknown ground what rolls easiest stands: it keeps its speed.
-  const least = Math.min(...Object.values(policy.runUp.rolling).map(({ value }) => value));
-  const rolling = towing.stance ? policy.runUp.rolling[towing.stance.ground].value : least;
+  const rolling = rollingUnder(towing.stance, rig.situation, policy).value;
   return {
     massKg: towing.massKg,
-    tractionN: gripOf(towing, policy, rig.ground),
+    tractionN: gripOf(towing, resolved),
     rollingN: rolling * weightN * Math.cos(slopeRad),
     slopeN: weightN * Math.sin(slopeRad),
   };

@@ -124,6 +124,12 @@ export const kitGear: readonly GearFacts[] = [
     marks: [mark('MBS 12 t')],
     attributes: { ropeDiameterM: 0.012, lengthM: 12, endTermination: 'makers-assembly', material: 'hmpe' },
   }),
+  piece({
+    id: 'LX-2',
+    kind: 'line-extension',
+    marks: [mark('MBS 12 t')],
+    attributes: { ropeDiameterM: 0.012, lengthM: 3.2, endTermination: 'makers-assembly', material: 'hmpe' },
+  }),
   ...['SS-A', 'SS-B', 'SS-C', 'SS-D', 'SS-E', 'SS-F'].map((id) => soft(id)),
   ring('RR-A'),
   ring('RR-B'),

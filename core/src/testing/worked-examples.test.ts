@@ -88,24 +88,31 @@ describe('the ground', () => {
   const wetGrass = (massKg: number, brakes: 'all' | 'parking-rear', extra: object = {}) =>
     truck('heron', 0, 0, 0, { massKg, stance: { ground: 'wet-grass', brakes }, ...extra });
   const level = { slopeRad: 0, uphillRad: 0 };
+  const site = { surface: 'gravel', wet: false } as const;
   const ahead20 = [{ force: vec3(0, 20_000, 0), forwardM: 2.3, heightM: 0.75 }];
   it('2,900 kg on wet grass held by all brakes against 20 kN: slides by 10.0 kN, and by 10.5 kN across a slope of 8°', () => {
-    const flat = vehicleHold(wetGrass(2900, 'all'), ahead20, level, teamStandard);
+    const flat = vehicleHold(wetGrass(2900, 'all'), ahead20, level, teamStandard, site);
     expect((flat.holdN ?? 0) / 1000).toBeCloseTo(9.95, 2);
     expect((flat.slidesByN ?? 0) / 1000).toBeCloseTo(10.05, 2);
-    const across = vehicleHold(wetGrass(2900, 'all'), ahead20, { slopeRad: (8 * Math.PI) / 180, uphillRad: Math.PI / 2 }, teamStandard);
+    const across = vehicleHold(
+      wetGrass(2900, 'all'),
+      ahead20,
+      { slopeRad: (8 * Math.PI) / 180, uphillRad: Math.PI / 2 },
+      teamStandard,
+      site,
+    );
     expect(across.demandN / 1000).toBeCloseTo(20.39, 2);
     expect((across.holdN ?? 0) / 1000).toBeCloseTo(9.86, 2);
   });
   it('the same on its parking brake: the pull lifts the rear axle, 2.6 kN hold', () => {
-    const { brakedN, holdN } = vehicleHold(wetGrass(2900, 'parking-rear', { wheelbaseM: 2.8 }), ahead20, level, teamStandard);
+    const { brakedN, holdN } = vehicleHold(wetGrass(2900, 'parking-rear', { wheelbaseM: 2.8 }), ahead20, level, teamStandard, site);
     expect((brakedN ?? 0) / 1000).toBeCloseTo(7.44, 2);
     expect((holdN ?? 0) / 1000).toBeCloseTo(2.6, 2);
   });
   it('6 kN to one side, half a metre up, on 900 kg with a track of 1.5 m: 45 % of what turns it over', () => {
     const small = truck('otter', 0, 0, 0, { massKg: 900, trackM: 1.5 });
     const side = [{ force: vec3(6000, 4000, 0), forwardM: 1, heightM: 0.5 }];
-    expect(vehicleHold(small, side, level, teamStandard).tipping).toBeCloseTo(0.453, 3);
+    expect(vehicleHold(small, side, level, teamStandard, site).tipping).toBeCloseTo(0.453, 3);
   });
   it('pickets 3-2-1 in clay: fail at 16.0 kN, work to 10.7 kN', () => {
     const pickets = {

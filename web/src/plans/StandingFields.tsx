@@ -47,22 +47,22 @@ function Standing({ body, report, apply }: { readonly body: VehicleBody } & Omit
 export function StanceChoices({ body, apply }: { readonly body: VehicleBody; readonly apply: (edits: readonly Edit[]) => void }) {
   const { stance } = body;
   const change = (part: Partial<NonNullable<VehicleBody['stance']>>) =>
-    apply([{ kind: 'change-body', body: { ...body, stance: { ground: 'wet-grass', brakes: 'all', ...stance, ...part } } }]);
+    apply([{ kind: 'change-body', body: { ...body, stance: { ...stance, ...part } } }]);
   return (
     <>
       <Choice
         label="Stands on"
         value={stance?.ground ?? ''}
-        options={stance ? holdGrounds : ['', ...holdGrounds]}
-        words={(ground) => (ground === '' ? 'not said yet' : holdGroundWords[ground])}
-        onChange={(ground) => ground !== '' && change({ ground })}
+        options={['', ...holdGrounds]}
+        words={(ground) => (ground === '' ? 'as the site' : holdGroundWords[ground])}
+        onChange={(ground) => change({ ground: ground === '' ? undefined : ground })}
       />
       <Choice
         label="Held by"
         value={stance?.brakes ?? ''}
-        options={stance ? BRAKES : ['', ...BRAKES]}
+        options={['', ...BRAKES]}
         words={(brakes) => (brakes === '' ? 'not said yet' : brakeWords[brakes])}
-        onChange={(brakes) => brakes !== '' && change({ brakes })}
+        onChange={(brakes) => change({ brakes: brakes === '' ? undefined : brakes })}
       />
     </>
   );

@@ -3,18 +3,16 @@ import { ropeLawOf } from '../../gear/traits.ts';
 import { elongationAt } from '../../hazards/rope-energy.ts';
 import type { Policy } from '../../policy/policy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
-import { breakState, type Flight, nominalStrengthN, type Stretched, stretchesOf } from '../../release/what-leaves.ts';
+import { breakState, type Flight, nominalStrengthN, type Stretched, stretchesOf, tieStretches } from '../../release/what-leaves.ts';
 import type { Judged } from '../ask/judged.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
 /** Energy, stretch and flights of every line. */
-export function breakFigures({ rig, start, release, energies }: Judged): readonly ReportFigure[] {
+export function breakFigures(judged: Judged): readonly ReportFigure[] {
+  const { rig, release } = judged;
   const { policy } = rig;
-  return release.breaks.flatMap(({ lineId, energyJ, stretchM, flights, atM }, index) => {
-    const line = rig.lines[index];
-    const moment = energies[index]?.moment ?? start;
-    const state = line && breakState(moment, line);
-    const parts = line && state ? (stretchesOf(line, state) ?? []) : [];
+  return release.breaks.flatMap(({ lineId, energyJ, stretchM, flights, atM }) => {
+    const parts = partsOf(judged, lineId);
     const at = `breaks[${lineId}]`;
     const figures: ReportFigure[] = [];
     if (energyJ !== undefined)
@@ -36,6 +34,16 @@ export function breakFigures({ rig, start, release, energies }: Judged): readonl
     figures.push(measured(`${at}.atM`, 'Where on the way it stores most', length(atM), 'the moment with the greatest energy'));
     return [...figures, ...flights.flatMap((flight) => flightFigures(flight, `${at}.flights[${flight.chainId}]`, energyJ))];
   });
+}
+
+/** What is stretched in a line or a back-anchor where it stores most. */
+function partsOf(judged: Judged, lineId: string): readonly Stretched[] {
+  const { rig, start, energies } = judged;
+  const tie = rig.ties.find(({ id }) => id === lineId);
+  if (tie !== undefined) return tieStretches(judged, tie) ?? [];
+  const line = rig.lines.find((entry) => entry.line.id === lineId);
+  const state = line && breakState(energies[line.index]?.moment ?? start, line);
+  return line && state ? (stretchesOf(line, state) ?? []) : [];
 }
 
 function lawOf(policy: Policy, { piece, tensionN }: Stretched) {

@@ -94,7 +94,7 @@ function limitFigures({ limit }: Judged): readonly ReportFigure[] {
 function lineLimitTerm(moment: Moment, { pullN, place }: LinePullLimit): Term {
   const worst = worstState(moment, place.load, moment.states.unit);
   const one: Term = { label: 'one newton of line pull', figure: force(1) };
-  const { limit } = limitsOfPlace(moment, place);
+  const { limit } = keptTo(moment, place);
   const per: Term = worst
     ? { ...sourceTerm(moment, place.load, worst, one), label: `÷ load on it for a newton of line pull, ${worst.balance.motion}` }
     : one;
@@ -110,6 +110,15 @@ function lineLimitTerm(moment: Moment, { pullN, place }: LinePullLimit): Term {
       ],
     },
   };
+}
+
+/** What a place keeps to in the line-pull limit. */
+function keptTo(moment: Moment, place: LinePullLimit['place']): { readonly limit?: Term | undefined } {
+  const { limitN, wllN } = moment.places;
+  const own = limitN[place.index];
+  if (own === undefined || own === wllN[place.index]) return limitsOfPlace(moment, place);
+  const slips = place.slipsN !== undefined;
+  return { limit: { label: slips ? 'Load at which it slips' : 'Nothing on record says what it carries', figure: force(own) } };
 }
 
 function effortFigures(rig: ResolvedRig): readonly ReportFigure[] {

@@ -1,7 +1,7 @@
 import { explainAnchor } from '../../anchors/anchor-capacity.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
-import { bendFactorAt, bendName, weakestAnchor, worstState } from '../../moment/places.ts';
+import { bendFactorAt, bendName, isTied, weakestAnchor, worstState } from '../../moment/places.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import type { Derate } from '../../rating/derates.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
@@ -39,6 +39,7 @@ export function explainPlaceOf(moment: Moment, place: Place): PlaceExplanation {
 export function loadTerm(moment: Moment, place: Place, check: 'planned' | 'greatest'): Term | undefined {
   const label = check === 'planned' ? 'Planned load' : 'At the winch’s greatest pull';
   if (place.load.kind === 'back-anchor') return backAnchorTerm(moment, place, check, label);
+  if (isTied(moment.rig, place.load)) return tiedTerm(moment, place, check, label);
   const worst = worstState(moment, place.load, moment.states[check]);
   return worst && { ...sourceTerm(moment, place.load, worst, linePullOf(moment, worst, check)), label };
 }
@@ -52,6 +53,13 @@ export function linePullOf(moment: Moment, state: LoadState, check: 'planned' | 
   return drive ? greatestTerm(drive) : { label: 'Greatest line pull', figure: force(state.scale) };
 }
 
+/** Lines and back-anchors that pull at one thing: found state by state with what each strap holds then. */
+function tiedTerm({ places }: Moment, { index }: Place, check: 'planned' | 'greatest', label: string): Term | undefined {
+  const loadN = (check === 'planned' ? places.plannedN : places.greatestN)[index] ?? Number.NaN;
+  if (Number.isNaN(loadN)) return undefined;
+  return { label, figure: force(loadN), reason: 'lines and back-anchors together, as vectors, in the state in which their sum is largest' };
+}
+
 function backAnchorTerm({ rig, places }: Moment, { index }: Place, check: 'planned' | 'greatest', label: string): Term | undefined {
   const loadN = (check === 'planned' ? places.plannedN : places.greatestN)[index] ?? Number.NaN;
   if (Number.isNaN(loadN)) return undefined;
@@ -63,7 +71,7 @@ function backAnchorTerm({ rig, places }: Moment, { index }: Place, check: 'plann
     how: {
       operation: 'product',
       of: [
-        { label: 'What the vehicle would slide by, this piece’s share', figure: force(loadN / factor) },
+        { label: 'The least tension that keeps the vehicle in place, this piece’s share', figure: force(loadN / factor) },
         { label: '× margin', figure: ratio(factor), source: margin.source },
       ],
     },

@@ -1,4 +1,5 @@
 import type { Term } from '../../explanation/term.ts';
+import { frictionUnder } from '../../hold/footing.ts';
 import type { HoldFigures } from '../../hold/vehicle-hold.ts';
 import type { HoldState, Moment } from '../../moment/moment.ts';
 import { force, length, ratio } from '../../quantity/format.ts';
@@ -15,8 +16,17 @@ export function holdFigures(moment: Moment): readonly ReportFigure[] {
   ]);
 }
 
-function holdTerm({ rig: { policy } }: Moment, { vehicle: { body } }: HoldState, { brakedN = 0, holdN = 0 }: HoldFigures): Term {
-  const row = body.stance && policy.hold.friction[body.stance.ground];
+function holdTerm(
+  {
+    rig: {
+      policy,
+      rig: { situation: site },
+    },
+  }: Moment,
+  { vehicle: { body } }: HoldState,
+  { brakedN = 0, holdN = 0 }: HoldFigures,
+): Term {
+  const row = frictionUnder(body.stance, site, policy);
   return {
     label: 'What holds it',
     figure: force(holdN),
@@ -25,12 +35,12 @@ function holdTerm({ rig: { policy } }: Moment, { vehicle: { body } }: HoldState,
       of: [
         {
           label: 'Brakes on this ground',
-          figure: force((row?.value ?? 0) * brakedN),
+          figure: force(row.value * brakedN),
           how: {
             operation: 'product',
             of: [
               { label: 'Load on the braked wheels', figure: force(brakedN), reason: `brakes: ${body.stance?.brakes ?? 'not known'}` },
-              { label: '× friction', figure: ratio(row?.value ?? 0), ...(row && { source: row.source }) },
+              { label: '× friction', figure: ratio(row.value), source: row.source },
             ],
           },
         },

@@ -108,6 +108,8 @@ export function sourceTerm(moment: Moment, source: LoadSource, state: LoadState,
       return chainTerm(moment, source, state, linePull);
     case 'body':
       return bodyTerm(moment, source, state, linePull);
+    case 'point':
+      return pointTerm(moment, source, state, linePull);
     case 'back-anchor':
       return { label: 'What the vehicle slides by', figure };
     default: {
@@ -173,6 +175,20 @@ function bodyTerm(moment: Moment, source: Extract<LoadSource, { kind: 'body' }>,
       operation: 'product',
       of: [linePull, { label: `× sum of its ${chains.length} chains, as vectors, for one newton`, figure: share }],
     },
+  };
+}
+
+/** What pulls at one point of a vehicle: its one chain, or the sum of several as vectors. */
+function pointTerm(moment: Moment, source: Extract<LoadSource, { kind: 'point' }>, state: LoadState, linePull: Term): Term {
+  const chains = moment.rig.chains.filter(({ point }) => point?.index === source.point);
+  const [only] = chains;
+  if (only !== undefined && chains.length === 1) return chainTerm(moment, { kind: 'chain', chain: only.index, share: 1 }, state, linePull);
+  const loadN = loadOf(moment, source, state);
+  const share = ratio(linePull.figure.si === 0 ? 0 : loadN / linePull.figure.si);
+  return {
+    label: 'All that pulls on it together',
+    figure: force(loadN),
+    how: { operation: 'product', of: [linePull, { label: '× sum of all that pulls there, as vectors, for one newton', figure: share }] },
   };
 }
 

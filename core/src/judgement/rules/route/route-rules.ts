@@ -8,6 +8,7 @@ import { lineOverLip } from './line-over-lip.ts';
 import { lineUnderVehicle } from './line-under-vehicle.ts';
 import { loadReachesAnchor } from './load-reaches-anchor.ts';
 import { pathNotDrawn } from './path-not-drawn.ts';
+import { ropeTooShort } from './rope-too-short.ts';
 import { spliceReachesPulley } from './splice-reaches-pulley.ts';
 
 export const routeRules: readonly Rule[] = [
@@ -20,5 +21,6 @@ export const routeRules: readonly Rule[] = [
   lineUnderVehicle,
   loadReachesAnchor,
   pathNotDrawn,
+  ropeTooShort,
   spliceReachesPulley,
 ];

@@ -1,7 +1,8 @@
-import type { Moment } from '../../../moment/moment.ts';
 import { force, rich } from '../../../quantity/format.ts';
+import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
+import { standingVehicles } from './standing-vehicles.ts';
 
 export const vehicleSlidesAtGreatest = momentRule({
   code: 'vehicle-slides-at-greatest',
@@ -9,25 +10,23 @@ export const vehicleSlidesAtGreatest = momentRule({
   softenable: true,
   unless: ['vehicle-slides'],
   why: 'Before the winch stalls, its vehicle slides.',
-  needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back'],
-  // What tows drives on; its grip is asked for by another rule.
-  subjects: ({ vehicles, drives }) =>
-    vehicles.filter(
-      ({ isLoad, ties, on }) => !isLoad && ties.length === 0 && !drives.some((drive) => drive.kind === 'tow' && drive.on === on),
-    ),
+  needs: ['body.mass', 'vehicle.stance', 'vehicle.axles', 'ground.slope', 'line.way', 'tie.back', 'situation'],
+  subjects: standingVehicles,
   about: ({ body }) => aboutBody(body),
-  margin: (moment, { index }) => {
-    const fromN = slidesFromN(moment, index);
-    // Where it slides already at the planned pull another rule speaks.
-    if (Number.isNaN(fromN) || (moment.plannedPullN !== undefined && fromN <= moment.plannedPullN)) return Number.POSITIVE_INFINITY;
-    return fromN - (moment.greatestPullN ?? 0);
+  margin: ({ holds }, { index }) => {
+    const { plannedStays: planned, greatestStays: greatest } = holds[index] ?? {};
+    // Where nobody knows what holds it, and where it slides already at the planned pull, another rule speaks.
+    if (greatest?.holdN === undefined) return Number.POSITIVE_INFINITY;
+    if (planned?.holdN !== undefined && exceeds(planned.acrossN, planned.holdN)) return Number.POSITIVE_INFINITY;
+    return leftBelow(greatest.acrossN, greatest.holdN);
   },
-  answer: (moment, { index, body }) =>
-    found({ label: body.label, fromN: slidesFromN(moment, index), greatestN: moment.greatestPullN ?? 0 }),
-  title: ({ label, fromN }) => rich`${label} would slide from ${force(fromN)} of line pull`,
+  answer: ({ holds, greatestPullN = 0 }, { index, body }) => {
+    const from = holds[index]?.slidesFrom;
+    return found({ label: body.label, fromN: from === undefined ? undefined : from * greatestPullN, greatestN: greatestPullN });
+  },
+  title: ({ label, fromN }) =>
+    fromN === undefined
+      ? rich`${label} would slide at the winch’s greatest pull`
+      : rich`${label} would slide from ${force(fromN)} of line pull`,
   detail: ({ greatestN }) => rich`The winch can get to ${force(greatestN)}. Watch its wheels; a slide is no relief for the line.`,
 });
-
-/** Line pull of the first drive from which a vehicle slides, newtons; NaN where it does not. */
-const slidesFromN = ({ holds, greatestPullN }: Moment, index: number): number =>
-  (holds[index]?.slidesFrom ?? Number.NaN) * (greatestPullN ?? Number.NaN);
