@@ -24,7 +24,6 @@ const answered = {
   'strap-twisted.tree-strap': 'yes',
   'knot-placement.anchor-connector': 'yes',
   'knot-placement.return-connector': 'yes',
-  'engine-off.rig': 'yes',
   'cut-off-out-of-reach.rig': 'yes',
   'operator-not-placed.rig': 'yes',
 } as const;
@@ -121,7 +120,6 @@ export const scenes: readonly Scene[] = [
     dampers: ['D-02'],
     answers: {
       'strap-twisted.tree-strap': 'yes',
-      'engine-off.rig': 'yes',
       'cut-off-out-of-reach.rig': 'yes',
       'operator-not-placed.rig': 'yes',
     },

@@ -75,6 +75,7 @@ function rigOf(scene: Scene): Rig {
       ...scene.situation,
     },
     dampers: scene.dampers.map((gearId, strand) => ({ id: `damper-${strand + 1}`, lineId: 'line', strand, gearId })),
+    engine: { running: true },
     answers: scene.answers,
   };
 }
@@ -181,13 +182,13 @@ const beck: Rig = {
     { id: 'damper-1', lineId: 'line', strand: 0, gearId: 'D-01' },
     { id: 'damper-2', lineId: 'line', strand: 1, gearId: 'D-02' },
   ],
+  engine: { running: true },
   answers: seenTo(
     'knot-placement.at-otter.1',
     'knot-placement.at-heron.1',
     'knot-placement.back.1',
     'strap-twisted.back.0',
     'pin-side.back.3',
-    'engine-off.rig',
     'cut-off-out-of-reach.rig',
     'held-on-park.rig',
     'no-chocks.rig',
@@ -244,13 +245,8 @@ const together: Rig = {
     { id: 'damper-1', lineId: 'from-heron', strand: 0, gearId: 'D-01' },
     { id: 'damper-2', lineId: 'from-otter', strand: 0, gearId: 'D-02' },
   ],
-  answers: seenTo(
-    'knot-placement.at-right.1',
-    'knot-placement.at-left.1',
-    'engine-off.rig',
-    'cut-off-out-of-reach.rig',
-    'owner-not-told.rig',
-  ),
+  engine: { running: true },
+  answers: seenTo('knot-placement.at-right.1', 'knot-placement.at-left.1', 'cut-off-out-of-reach.rig', 'owner-not-told.rig'),
 };
 
 /** A vehicle in a sand hollow, snatched out by another with the stretch rope. */

@@ -328,7 +328,6 @@ function beside(next: Next, rig: Rig): Rig {
   const dampers = rig.dampers.filter(() => !chance(next, 0.3));
   const answers = Object.fromEntries(
     [
-      'engine-off.rig',
       'no-chocks.rig',
       'held-on-park.rig',
       'cut-off-out-of-reach.rig',

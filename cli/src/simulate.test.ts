@@ -1,5 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
 import { read } from '@wainrope/core';
 import { pullFileCodec, runUpFileCodec } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
@@ -12,9 +13,13 @@ const extension = demo('cases/extension-in-the-return-leg');
 
 describe('wainrope simulate', () => {
   it('tells a person how far it goes, what happens at which metre, and the worst of every piece beside its start', () => {
-    const { out, code } = run(['simulate', extension]);
+    const further = JSON.parse(readFileSync(extension, 'utf8'));
+    further.case.rig.load.travelM = 6;
+    const file = join(mkdtempSync(join(tmpdir(), 'wainrope-')), 'further.json');
+    writeFileSync(file, JSON.stringify(further));
+    const { out, code } = run(['simulate', file]);
     expect(code).toBe(2);
-    expect(out).toMatch(/Goes 1\.\d m of 3\.0 m: a joint in the rope comes to a pulley or the fairlead\./);
+    expect(out).toMatch(/Goes 3\.\d m of 6\.0 m: a joint in the rope comes to a pulley or the fairlead\./);
     expect(out).toContain('[splice-reaches-pulley]');
     expect(run(['simulate', badger]).out).toMatch(/W-03 .*: 80 % at 9\.0 m \(start 67 %\)/);
   });

@@ -82,7 +82,7 @@ async function measure(name: string, subject: Case): Promise<void> {
     .add('one more moment', () => void momentAt(rig, { travelM: 0.02 }, start))
     .add('its capacities, loads and holds', () => {
       const { ties } = holdsOf({ rig, positions, states, leg: undefined });
-      placesAt({ rig, hauling, drives, states, positions, ties });
+      placesAt({ rig, hauling, drives, states, positions, pose: start.pose, ties });
     })
     .add('the margins of all rules', () => void judgeMargins())
     .add('every figure explained', () => {

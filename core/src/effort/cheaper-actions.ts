@@ -1,5 +1,5 @@
 import { type Depth, type Policy, type Surface, surfaces } from '../policy/policy.ts';
-import { estimatePull, type StuckVehicle } from './estimate-pull.ts';
+import { airsOutOf, estimatePull, type StuckVehicle } from './estimate-pull.ts';
 import type { Situation } from './situation.ts';
 
 export type ActionId = 'dig' | 'boards' | 'straighten-wheels' | 'air-down' | 'free-driveline' | 'uncouple-trailer' | 'low-gear';
@@ -25,13 +25,9 @@ function shallower(depth: Depth): Depth {
 
 function candidates(situation: Situation): readonly Omit<CheaperAction, 'savesN'>[] {
   const { trailer, ...uncoupled } = situation;
-  const soft = ROUGHNESS.indexOf(situation.surface) >= ROUGHNESS.indexOf('soft-dry-sand');
-  const { contactAreaM2: _dug, ...dug } = situation;
   const list: (Omit<CheaperAction, 'savesN'> | false)[] = [
-    situation.depth !== 'none' && { id: 'dig', label: 'Dig out one step', after: { ...dug, depth: shallower(situation.depth) } },
-    soft && { id: 'boards', label: 'Boards under the wheels', after: { ...situation, surface: 'grass' } },
+    ...(situation.depth === 'none' ? rolling(situation) : stuck(situation)),
     situation.wheelsTurned && { id: 'straighten-wheels', label: 'Straighten the wheels', after: { ...situation, wheelsTurned: false } },
-    soft && { id: 'air-down', label: 'Let the tyres down', after: { ...situation, surface: firmer(situation.surface) } },
     (situation.drivelineLocked || situation.lockedShare > 0) && {
       id: 'free-driveline',
       label: 'Free the wheels and driveline',
@@ -43,9 +39,38 @@ function candidates(situation: Situation): readonly Omit<CheaperAction, 'savesN'
   return list.filter((entry) => entry !== false);
 }
 
+type Candidate = Omit<CheaperAction, 'savesN'>;
+
+/** Dug free or on boards, it sits one step less deep; both together are still one step. Tyres let down help in sand and shallow mud. */
+function stuck(situation: Situation): readonly Candidate[] {
+  const { contactAreaM2: _held, ...freed } = situation;
+  const depth = shallower(situation.depth);
+  const step: readonly Candidate[] =
+    situation.easedBy === undefined
+      ? [
+          { id: 'dig', label: 'Dig wheels and belly free: one step of depth', after: { ...freed, depth, easedBy: 'digging' } },
+          { id: 'boards', label: 'Boards under the driven wheels: one step of depth', after: { ...freed, depth, easedBy: 'boards' } },
+        ]
+      : [];
+  const airs = airsOutOf(situation.surface) && situation.airedDown !== true;
+  return [
+    ...step,
+    ...(airs ? [{ id: 'air-down' as const, label: 'Let the tyres down, a guess', after: { ...situation, airedDown: true } }] : []),
+  ];
+}
+
+/** Rolling, boards count as grass and less tyre pressure as the next firmer surface. */
+function rolling(situation: Situation): readonly Candidate[] {
+  if (ROUGHNESS.indexOf(situation.surface) < ROUGHNESS.indexOf('soft-dry-sand')) return [];
+  return [
+    { id: 'boards', label: 'Boards under the wheels', after: { ...situation, surface: 'grass' } },
+    { id: 'air-down', label: 'Let the tyres down', after: { ...situation, surface: firmer(situation.surface) } },
+  ];
+}
+
 /**
  * What can be done before pulling and what each takes off the planned pull, the greatest saving first. Each changes inputs only:
- * digging one step of depth, boards to the figures of grass, less tyre pressure to the next firmer surface.
+ * stuck, digging or boards one step of depth; rolling, boards to the figures of grass, less tyre pressure to the next firmer surface.
  */
 export function cheaperActions(vehicle: StuckVehicle, policy: Policy): readonly CheaperAction[] {
   const before = estimatePull(vehicle, policy);

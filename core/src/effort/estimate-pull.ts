@@ -67,7 +67,8 @@ export type Held = 'pulled' | 'held-back';
 const STEEPEST = Math.PI / 4;
 
 /**
- * The pull needed by three schools: share of weight by surface, multiples of weight by depth, and physics. Newtons.
+ * The pull needed by the schools that apply: share of weight by surface where it rolls, multiples of weight where it is stuck to a depth,
+ * and physics. Newtons.
  * Planned: the mire multiple where a depth is given, else the policy's margin × the greatest of the others. A load that is held
  * back is planned with the margin × the most by which it runs, 0 where it does not run.
  * Slopes beyond 45° and ledges as high as the wheel's radius are refused. Sources: the rows of the policy.
@@ -77,7 +78,9 @@ export function estimatePull(vehicle: StuckVehicle, policy: Policy, held: Held =
   if (!(Math.abs(vehicle.slopeRad) <= STEEPEST * (1 + 1e-9))) return { kind: 'slope-out-of-range', slopeRad: vehicle.slopeRad };
   if (ledge && ledge.heightM >= ledge.wheelRadiusM)
     return { kind: 'ledge-too-high', heightM: ledge.heightM, wheelRadiusM: ledge.wheelRadiusM };
-  const methods = [fractions(vehicle, policy), ...mire(vehicle, policy), physics(vehicle, policy)];
+  // Stuck to a depth, shares of weight by surface say nothing any more.
+  const stuck = vehicle.situation.depth !== 'none';
+  const methods = [...(stuck ? mire(vehicle, policy) : [fractions(vehicle, policy)]), physics(vehicle, policy)];
   return estimateOf(methods, policy, held);
 }
 
@@ -155,18 +158,28 @@ function fractions(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
 }
 
 function mire(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] {
-  const { depth } = vehicle.situation;
+  const { depth, airedDown, surface } = vehicle.situation;
   if (depth === 'none') return [];
   const row = policy.effort.mireMultiple[depth];
+  const aired = policy.effort.airedDown;
+  const softer = airedDown && airsOutOf(surface) ? [{ label: '× tyres let down, a guess', value: aired.value }] : [];
   return [
     method('mire', [
-      term(`Multiple of weight, stuck to the ${depth}`, [weightOf(vehicle.massKg), { label: '× multiple', value: row.value }], row.source),
+      term(
+        `Multiple of weight, stuck to the ${depth}`,
+        [weightOf(vehicle.massKg), { label: '× multiple', value: row.value }, ...softer],
+        row.source,
+      ),
       thumbSlope(vehicle),
       ledgeTerm(vehicle),
       trailerTerm(vehicle, policy, 'mire'),
     ]),
   ];
 }
+
+/** Where letting the tyres down takes something off what a stuck vehicle needs: in sand and shallow mud. */
+export const airsOutOf = (surface: Situation['surface']): boolean =>
+  surface === 'soft-dry-sand' || surface === 'wet-hard-sand' || surface === 'shallow-mud';
 
 function physics(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
   const { situation, slopeRad, massKg } = vehicle;
@@ -248,7 +261,7 @@ function trailerTerm(vehicle: StuckVehicle, policy: Policy, id: MethodId): Effor
     wheelsTurned: false,
   };
   const own: StuckVehicle = { ...vehicle, massKg: trailer.massKg, situation };
-  const estimate =
-    id === 'mire' ? (mire(own, policy)[0] ?? fractions(own, policy)) : id === 'fractions' ? fractions(own, policy) : physics(own, policy);
+  // A trailer that is stuck itself has no share by surface either.
+  const estimate = id === 'physics' ? physics(own, policy) : (mire(own, policy)[0] ?? fractions(own, policy));
   return term('Trailer', [{ label: 'its own pull by the same method', value: estimate.pullN, unit: 'N' }]);
 }

@@ -13,6 +13,10 @@ export const situationCodec = record({
   lockedShare: numeric({ min: 0, max: 1 }),
   drivelineLocked: flag,
   wheelsTurned: flag,
+  /** The depth stands one step lower than it was found, since this was done: digging it free or boards under its driven wheels, or both. */
+  easedBy: optional(choice(['digging', 'boards'])),
+  /** Its tyres were let down where it is stuck. */
+  airedDown: optional(flag),
   /** Contact area for the suction term, where it was measured. */
   contactAreaM2: optional(numeric({ above: 0, max: 100 })),
   ledge: optional(

@@ -1,6 +1,7 @@
 import type { ClassTraits } from './classes/gear-class.ts';
 import { type GearClass, gearClasses } from './classes/gear-classes.ts';
 import type { PulleyKind, RopeLawKind } from './classes/materials.ts';
+import { swings } from './classes/materials.ts';
 import type { Role } from './classes/roles.ts';
 import type { GearFacts, GearOf } from './gear-facts.ts';
 
@@ -99,6 +100,12 @@ export const servesAs = (piece: { readonly kind: GearClass }, role: Role): boole
 
 /** How soon a class is offered in a role: the smaller the sooner; undefined where it may not serve. */
 export const offeredAs = (piece: { readonly kind: GearClass }, role: Role): number | undefined => traitsOf(piece).servesAs[role];
+
+/** Which way a point lets a shackle swing; undefined where its class has no such field or nobody says. */
+export function swingOf(piece: GearFacts | undefined): (typeof swings)[number] | undefined {
+  const all: OnRecord = piece?.attributes ?? {};
+  return swings.find((swing) => swing === all.swing);
+}
 
 /** Mass of a piece that may fly, kg; soft pieces without a mass on record weigh little beside metal and count as nothing. */
 export function flyingMassKg(piece: GearFacts): number | undefined {

@@ -1,3 +1,4 @@
+import type { PointKind } from './classes/materials.ts';
 import type { GearFacts } from './gear-facts.ts';
 
 /** Vehicle points that are never pulled on, by what they are, and why. */
@@ -12,12 +13,17 @@ const REFUSED: { readonly [kind: string]: string } = {
 
 const LAST_RESORT: readonly string[] = ['thick-suspension-arm', 'frame-cross-member', 'frame-slot'];
 
+/** Why a vehicle point of a kind must not be pulled on; undefined where it may. */
+export const refusedKind = (kind: PointKind | undefined): string | undefined => REFUSED[kind ?? ''];
+
 /** Why a vehicle point must not be pulled on; undefined where it may, or where it is no vehicle point. */
 export function refusedPoint(piece: GearFacts): string | undefined {
-  return piece.kind === 'recovery-point' ? REFUSED[piece.attributes.pointKind ?? ''] : undefined;
+  return piece.kind === 'recovery-point' ? refusedKind(piece.attributes.pointKind) : undefined;
 }
+
+export const isLastResortKind = (kind: PointKind | undefined): boolean => LAST_RESORT.includes(kind ?? '');
 
 /** A vehicle point that was not made for recovery: a steady short pull only, the owner told of the risk. */
 export function isLastResortPoint(piece: GearFacts): boolean {
-  return piece.kind === 'recovery-point' && LAST_RESORT.includes(piece.attributes.pointKind ?? '');
+  return piece.kind === 'recovery-point' && isLastResortKind(piece.attributes.pointKind);
 }

@@ -43,12 +43,10 @@ export interface HoldFigures {
   readonly trackKnown: boolean;
 }
 
-/** Wheelbase and track of a vehicle whose papers are not at hand, as shares of its length and width; about what cars have. */
-const WHEELBASE_SHARE = 0.6;
-const TRACK_SHARE = 0.8;
-
-export const wheelbaseOf = ({ wheelbaseM, lengthM }: HeldVehicle): number => wheelbaseM ?? WHEELBASE_SHARE * lengthM;
-export const trackOf = ({ trackM, widthM }: HeldVehicle): number => trackM ?? TRACK_SHARE * widthM;
+/** Wheelbase and track, metres; guessed from length and width, as shares by the policy, where a vehicle's papers are not at hand. */
+export const wheelbaseOf = ({ wheelbaseM, lengthM }: HeldVehicle, { judging }: Policy): number =>
+  wheelbaseM ?? judging.wheelbaseShare.value * lengthM;
+export const trackOf = ({ trackM, widthM }: HeldVehicle, { judging }: Policy): number => trackM ?? judging.trackShare.value * widthM;
 
 /** How a vehicle stands on its ground, whatever pulls on it: worked out once. Unit vectors; newtons, metres. */
 export interface Standing {
@@ -90,8 +88,8 @@ export function standingOf(body: HeldVehicle, ground: Ground, policy: Policy, si
     downhill: subtract(weight, scale(up, intoN)),
     pressN: -intoN,
     weightN,
-    wheelbaseM: wheelbaseOf(body),
-    trackM: trackOf(body),
+    wheelbaseM: wheelbaseOf(body, policy),
+    trackM: trackOf(body, policy),
     trackKnown: body.trackM !== undefined,
     brakes: brakesOn(body, frictionUnder(body.stance, site, policy).value, policy),
   };

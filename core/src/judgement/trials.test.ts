@@ -91,7 +91,7 @@ describe('rigs that a cheaper action spares', () => {
     const other = caseOf('double-line-to-a-vehicle');
     const bodies = other.rig.bodies.map((body) => (body.id === 'otter' && body.kind === 'vehicle' ? { ...body, massKg: 2400 } : body));
     const sunk: Case = { ...other, rig: { ...other.rig, bodies, situation: { ...other.rig.situation, depth: 'hubs', surface: 'bog' } } };
-    const enough = [{ actionId: 'dig', way: 'single', label: 'Heron', instead: 'double' }];
+    const enough = ['dig', 'boards'].map((actionId) => ({ actionId, way: 'single', label: 'Heron', instead: 'double' }));
     expect(sparedRigs(sunk, 'line')).toEqual(enough);
     // Somebody who stands in the zone is sent away; the rig stays what it is.
     const inTheWay = { id: 'mirren', kind: 'person', label: 'Mirren', xM: 0, yM: 0, duty: 'operator' } as const;

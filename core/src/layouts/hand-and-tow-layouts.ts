@@ -37,9 +37,9 @@ function compound(kind: Exclude<Compound, 'far-anchor'>): Scene {
         chainOf('second-end', 'right', ['VP-B', 'SS-D', one ? 'PL-B' : 'CL-C']),
       ],
       lines: compoundLines(
-        winched ? winchAt('fairlead', 'W-B') : { kind: 'hand', pointId: 'hands' },
-        winched ? 'L-C' : 'HR-1',
-        one ? 'HR-1' : 'HR-2',
+        winched ? winchAt('fairlead', 'W-C') : { kind: 'hand', pointId: 'hands' },
+        winched ? 'L-D' : 'HR-1',
+        winched ? 'L-A' : one ? 'HR-1' : 'HR-2',
       ),
       load: { bodyId: 'otter', travel: 'ahead', travelM: 2 },
     },
@@ -68,7 +68,7 @@ function compoundAtAnchor(): Scene {
       points: [
         onFrame('left', 'otter', 1.7, 0.35, 0.5),
         onTrunk('on-oak', 'oak', 0.4),
-        onTrunk('on-oak-too', 'oak', 0.7),
+        onTrunk('on-oak-too', 'oak', 0.55),
         atHeight('hands', 'crew', 1.1),
       ],
       joints: [{ id: 'travelling', label: 'travelling block' }],
@@ -189,7 +189,8 @@ function deck(): Scene {
       ],
       points: [onFrame('deck-lead', 'carrier', 1.8, 0, 1.2), onFrame('tow-eye', 'otter', 1.95, -0.5, 0.4)],
       chains: [chainOf('at-eye', 'tow-eye', ['VP-A', 'SS-A', 'CL-A'])],
-      lines: [lineOf({ drive: winchAt('deck-lead', 'W-B'), ropes: ['L-B'], to: 'at-eye' })],
+      // It sits at the head of the deck and looks back along it.
+      lines: [lineOf({ drive: { ...winchAt('deck-lead', 'W-B'), faces: 'astern' }, ropes: ['L-B'], to: 'at-eye' })],
       load: { bodyId: 'otter', travel: 'ahead', travelM: 6, task: { kind: 'deck', rampRad: 0.21 } },
     },
     situation: { surface: 'hard-road' },

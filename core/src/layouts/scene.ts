@@ -125,7 +125,11 @@ export function riggingBy(roleOf: (name: string) => Role) {
       to: typeof to === 'string' ? { kind: 'chain', chainId: to } : { kind: 'joint', jointId: to.joint },
     };
   };
-  const winchAt = (pointId: string, name: string): Line['drive'] => ({ kind: 'winch', pointId, use: useOf(`winch-${pointId}`, name, 0) });
+  const winchAt = (pointId: string, name: string): Extract<Line['drive'], { kind: 'winch' }> => ({
+    kind: 'winch',
+    pointId,
+    use: useOf(`winch-${pointId}`, name, 0),
+  });
   return { useOf, chainOf, lineOf, winchAt };
 }
 

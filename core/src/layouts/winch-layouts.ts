@@ -128,7 +128,7 @@ function redirectPlusDouble(): Scene {
 
 function withExtension(where: 'anchor' | 'return'): Scene {
   const inAnchor = where === 'anchor';
-  const far = inAnchor ? 27 : 17;
+  const far = inAnchor ? 27 : 19;
   return sceneOf({
     name: `Double line with an extension in the ${where} leg`,
     rig: {
@@ -150,9 +150,17 @@ function underVehicle(): Scene {
     name: 'Front winch led under the vehicle to pull it backwards',
     rig: {
       bodies: [truck('heron', 0, 0, 90), treeAt('larch', -15, -1.5, 0.5)],
-      points: [fairlead, onFrame('low-front', 'heron', 2.1, -0.3, 0.35), onTrunk('on-larch', 'larch')],
-      chains: [chainOf('at-nose', 'low-front', ['VP-A', 'SS-A', 'SB-A']), chainOf('at-larch', 'on-larch', ['TS-B', 'SS-B', 'CL-A'])],
-      lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-nose'], to: 'at-larch' })],
+      points: [fairlead, onFrame('round-fairlead', 'heron', 2.34, 0, 0.66), onTrunk('on-larch', 'larch')],
+      chains: [chainOf('at-larch', 'on-larch', ['TS-B', 'SS-B', 'CL-A'])],
+      lines: [
+        lineOf({
+          drive: winchAt('fairlead', 'W-A'),
+          ropes: ['L-A'],
+          // Out through the fairlead, round its lower lip and back under the vehicle.
+          via: [{ kind: 'edge', pointId: 'round-fairlead', bend: 'synthetic-on-aluminium', radiusM: 0.04 }],
+          to: 'at-larch',
+        }),
+      ],
       load: { bodyId: 'heron', travel: 'astern', travelM: 3 },
     },
     situation: { surface: 'gravel' },
@@ -255,7 +263,7 @@ function twoWinches(): Scene {
   return sceneOf({
     name: 'Two winches on one vehicle at a small angle',
     rig: {
-      bodies: [winching(0, 0, 62), truck('badger', 1, -6, 82, { ...held, massKg: 3100 }), stuck(17, 1.5, 256)],
+      bodies: [winching(0, 0, 80), truck('badger', 1, -6, 68, { ...held, massKg: 3100 }), stuck(17, 1.5, 256)],
       points: [
         fairlead,
         onFrame('badger-lead', 'badger', 2.4, 0, 0.8),

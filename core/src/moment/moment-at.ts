@@ -60,7 +60,7 @@ export function momentWith(parts: Omit<Moment, 'shown' | 'plannedPullN' | 'place
     ...parts,
     shown: states.planned[0] ?? (balances && { balance: balances.hauling, scale: 1 }),
     plannedPullN: states.planned.length > 0 ? Math.max(...states.planned.map(({ scale }) => scale)) : undefined,
-    places: placesAt({ rig, hauling: balances?.hauling, drives, states, positions, ties }),
+    places: placesAt({ rig, hauling: balances?.hauling, drives, states, positions, pose, ties }),
     holds,
     ties,
   };

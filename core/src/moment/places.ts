@@ -1,12 +1,13 @@
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
 import type { AnchorCapacity } from '../anchors/capacity.ts';
-import { bentBy } from '../rating/derates.ts';
+import { bentBy, bowAngleFactor } from '../rating/derates.ts';
 import type { ResolvedLine } from '../resolved/parts.ts';
-import type { AnchorPoint, LoadSource, Place, RopeBend } from '../resolved/place.ts';
+import type { AnchorPoint, LoadSource, Place, RopeBend, ShackleInPoint } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { add, norm, subtract, scale as times, unit, type Vec3, ZERO } from '../statics/vec3.ts';
 import { bodyForce, sizeAt, toEndM, vectorAt, wrapAtStop } from './forces.ts';
 import type { Balance, DriveState, LoadState, LoadStates, Moment, PlaceLoads, TieForces } from './moment.ts';
+import { offTheBowRad } from './shackle-angle.ts';
 
 interface PlacesInput {
   readonly rig: ResolvedRig;
@@ -14,11 +15,13 @@ interface PlacesInput {
   readonly drives: readonly DriveState[];
   readonly states: LoadStates;
   readonly positions: readonly Vec3[];
+  readonly pose: Moment['pose'];
   readonly ties: TieForces;
 }
 
 /** Loads and capacities of every place of a rig in balance; without one no place has any. */
-export function placesAt({ rig, hauling, drives, states, positions, ties }: PlacesInput): PlaceLoads {
+export function placesAt(input: PlacesInput): PlaceLoads {
+  const { rig, hauling, drives, states, positions, pose, ties } = input;
   const { places } = rig;
   const fresh = () => new Float64Array(places.length).fill(Number.NaN);
   const figures: PlaceLoads = {
@@ -35,7 +38,7 @@ export function placesAt({ rig, hauling, drives, states, positions, ties }: Plac
     const { index } = place;
     if (place.onlyWhere !== undefined && !covers(place.onlyWhere, hauling)) continue;
     figures.present[index] = 1;
-    fillCapacity(figures, place, { rig, hauling, drives });
+    fillCapacity(figures, place, { rig, hauling, drives, positions, pose });
     figures.limitN[index] = limitOf(place, figures.wllN[index] ?? Number.NaN);
     if (place.load.kind === 'back-anchor') fillBehind(figures, index, place.load, ties);
     else if (isTied(rig, place.load)) fillTied(figures, place, { rig, states, positions, ties });
@@ -55,7 +58,7 @@ function limitOf({ strength, empty, slipsN }: Place, wllN: number): number {
 }
 
 /** Whether the rope of an order lies over a bend: by the length of the way from there to the line's end. */
-function covers({ line, order, stop }: NonNullable<Place['onlyWhere']>, { forces }: Balance): boolean {
+export function covers({ line, order, stop }: NonNullable<Place['onlyWhere']>, { forces }: Balance): boolean {
   const reach = line.reaches[order];
   if (reach === undefined) return false;
   const wayM = toEndM(line, stop, forces);
@@ -194,6 +197,10 @@ export function bendFactorAt({
   return bentBy(bend.full, wrapAtStop(bend.line, bend.stop, hauling), rig.policy);
 }
 
+/** Strength that is left to a shackle by how far off its bow it is pulled; none is known beyond a right angle, which it never is here. */
+export const bowFactorAt = (at: Parameters<typeof offTheBowRad>[0], shackle: ShackleInPoint): number =>
+  bowAngleFactor(offTheBowRad(at, shackle)) ?? 0;
+
 /** The factor of a bend in words: how wide the tread is for the rope. */
 export const bendName = ({ treadDiameterM, ropeDiameterM }: RopeBend): string => `bend, D/d ${(treadDiameterM / ropeDiameterM).toFixed(1)}`;
 
@@ -221,12 +228,13 @@ const riseOf = ({ x, y, z }: Vec3): number => Math.atan2(z, Math.hypot(x, y));
 
 function fillCapacity(
   figures: PlaceLoads,
-  { strength, index, bend }: Place,
-  { rig, hauling, drives }: Pick<PlacesInput, 'rig' | 'drives'> & { readonly hauling: Balance },
+  { strength, index, bend, shackle }: Place,
+  { rig, hauling, drives, positions, pose }: Pick<PlacesInput, 'rig' | 'drives' | 'positions' | 'pose'> & { readonly hauling: Balance },
 ): void {
   switch (strength.kind) {
     case 'rated': {
-      const factor = bend ? strength.factor * bendFactorAt({ rig, bend, hauling }) : strength.factor;
+      const bent = bend ? bendFactorAt({ rig, bend, hauling }) : 1;
+      const factor = strength.factor * bent * (shackle ? bowFactorAt({ rig, positions, pose, balance: hauling }, shackle) : 1);
       figures.wllN[index] = strength.wllN * factor;
       figures.mbsN[index] = strength.mbsN * factor;
       return;

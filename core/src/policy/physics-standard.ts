@@ -33,6 +33,7 @@ type PhysicsGroups = Pick<
   | 'stretch'
   | 'pull'
   | 'usual'
+  | 'judging'
   | 'runUp'
   | 'respool'
   | 'zones'
@@ -113,6 +114,17 @@ export const physicsStandard: PhysicsGroups = {
     rigMin: t(10, HOUSE),
     partMin: t(3, HOUSE),
     pieceMin: t(0.5, HOUSE),
+  },
+  judging: {
+    tightBend: t(0.75, HOUSE),
+    offCentreShare: t(0.15, HOUSE),
+    underShare: t(0.8, HOUSE),
+    edgePerRope: t(0.25, HOUSE),
+    receiverPlayM: t(0.001, HOUSE),
+    bowAskedDeg: t(15, HOUSE),
+    leftTold: t(0.5, HOUSE),
+    wheelbaseShare: t(0.6, HOUSE),
+    trackShare: t(0.8, HOUSE),
   },
   usual: {
     strapLeastM: t(2, HOUSE),

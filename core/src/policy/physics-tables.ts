@@ -102,6 +102,26 @@ export const physicsTables = {
     partMin: row(0, 60),
     pieceMin: row(0, 30),
   }),
+  /** Figures by which rules and guesses tell one thing from another. */
+  judging: record({
+    /** Share of strength left at a bend below which it is called tight. */
+    tightBend: factorRow,
+    /** Share of its width that a point may sit off a vehicle's centre line. */
+    offCentreShare: factorRow,
+    /** Share of a vehicle's outline that a line has to cross to run under it. */
+    underShare: factorRow,
+    /** Least radius of an edge ÷ diameter of the fibre on it. */
+    edgePerRope: row(0, 10),
+    /** Receivers and mounts whose sizes differ by no more are alike, metres. */
+    receiverPlayM: row(0, 0.1),
+    /** A shackle may be so far off its bow where nobody says how its point lets it swing, degrees. */
+    bowAskedDeg: row(0, 90),
+    /** Share of its breaking strength from which a place is told when a line parts. */
+    leftTold: factorRow,
+    /** Wheelbase ÷ length and track ÷ width of a vehicle whose papers are not at hand. */
+    wheelbaseShare: factorRow,
+    trackShare: factorRow,
+  }),
   /** The usual range of what is not on record: where both ends of it end alike, nobody is asked. */
   usual: record({
     strapLeastM: row(0, 200),

@@ -65,6 +65,8 @@ export const policyCodec = record({
     turnedWheels: factorRow,
     planningMargin: row(1, 5),
     hubsContactM2: row(0, 100),
+    /** Share that is left of the multiple of weight once the tyres are let down, in sand and shallow mud. */
+    airedDown: factorRow,
     bellyShare: factorRow,
   }),
   winch: record({
@@ -95,7 +97,14 @@ export const policyCodec = record({
     maxLeanDeg: row(0, 90),
     chokedFactor: factorRow,
   }),
-  care: record({ softGoodsYears: row(1, 50), youngMonths: row(1, 60), damperExemptM: row(0, 50), zoneFactor: row(1, 5) }),
+  care: record({
+    softGoodsYears: row(1, 50),
+    youngMonths: row(1, 60),
+    damperExemptM: row(0, 50),
+    /** A lighter one counts as none, kg. */
+    damperLeastKg: row(0, 50),
+    zoneFactor: row(1, 5),
+  }),
   ...careTables,
   ...physicsTables,
   /** Severities a team has set by rule code; a rule says whether it lets itself be softened. */

@@ -28,6 +28,8 @@ const isGroup = (value: unknown): value is Group => typeof value === 'object' &&
 const LATER_ROWS: { readonly [group: string]: readonly string[] } = {
   hold: ['surfaceFriction'],
   zones: ['slidePathM'],
+  care: ['damperLeastKg'],
+  effort: ['airedDown'],
 };
 
 function withLaterRows(policy: Group): Group {

@@ -103,6 +103,7 @@ export const teamStandard: Policy = {
     turnedWheels: t(0.05),
     planningMargin: t(1.25, HOUSE),
     hubsContactM2: t(0.5),
+    airedDown: t(0.8, 'team standard, judged'),
     bellyShare: t(0.6),
   },
   winch: {
@@ -133,7 +134,13 @@ export const teamStandard: Policy = {
     maxLeanDeg: t(15, HOUSE),
     chokedFactor: t(0.75),
   },
-  care: { softGoodsYears: t(10, HOUSE), youngMonths: t(12, HOUSE), damperExemptM: t(3, HOUSE), zoneFactor: t(1.5, HOUSE) },
+  care: {
+    softGoodsYears: t(10, HOUSE),
+    youngMonths: t(12, HOUSE),
+    damperExemptM: t(3, HOUSE),
+    damperLeastKg: t(1, HOUSE),
+    zoneFactor: t(1.5, HOUSE),
+  },
   ...careStandard,
   ...physicsStandard,
 };

@@ -70,7 +70,7 @@ function motorOf({ rig }: ResolvedRig, { attributes }: NonNullable<ResolvedRig['
       fullLoadMPerS: fullLoadSpeedMPerMin / 60,
       ...(alternatorA !== undefined && { alternatorA }),
       ...(batteryAh !== undefined && { batteryAh }),
-      engineRunning: rig.answers['engine-off.rig'] !== 'no',
+      engineRunning: rig.engine?.running !== false,
     },
   };
 }

@@ -9,9 +9,6 @@ import { ahead } from '../statics/ground.ts';
 import type { LeftLoaded } from './left.ts';
 import { runners, runsByN } from './runs-away.ts';
 
-/** Share of its breaking strength from which a place is told: at the first moment it may carry twice as much. */
-const TOLD_SHARE = 0.5;
-
 /**
  * What is loaded when a line parts, line by line, at the start and at the end of the act: the rig without that line, the other drives as
  * they are, the load on slope and brakes. Nothing is told where the load would stay where it is.
@@ -39,7 +36,7 @@ function leftAt(moment: Moment, lineId: string): LeftLoaded | undefined {
   const strained = without.places.flatMap((place) => {
     const [per = Number.NaN, mbsN = Number.NaN] = [there.places.perPullN[place.index], there.places.mbsN[place.index]];
     const loadN = (per * byN) / gain;
-    if (place.kind === 'drum' || there.places.present[place.index] !== 1 || !(loadN > TOLD_SHARE * mbsN)) return [];
+    if (place.kind === 'drum' || there.places.present[place.index] !== 1 || !(loadN > rig.policy.judging.leftTold.value * mbsN)) return [];
     const name = place.owner.kind === 'use' ? (place.owner.use.piece?.tag ?? place.owner.use.use.id) : place.owner.label;
     return [{ placeId: place.id, name, loadN, mbsN }];
   });

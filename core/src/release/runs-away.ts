@@ -32,6 +32,18 @@ export function runsByN(moment: Moment, { body, isLoad }: Runner): number {
   return body.massKg * STANDARD_GRAVITY * (Math.sin(slopeRad) - friction * Math.cos(slopeRad));
 }
 
+/** Whether nobody says what holds a parked vehicle that would run on free wheels. */
+export function mayRunUnheld(moment: Moment, { body, isLoad }: Runner): boolean {
+  if (isLoad || body.kind !== 'vehicle' || body.stance?.brakes !== undefined) return false;
+  return freelyRunsByN(moment, body, body.headingRad) > 0;
+}
+
+function freelyRunsByN({ rig: { rig, policy } }: Moment, { massKg }: VehicleBody, headingRad: number): number {
+  const weightN = massKg * STANDARD_GRAVITY;
+  const downN = weightN * Math.abs(Math.sin(slopeAlong(rig.ground, ahead(headingRad))));
+  return downN - policy.effort.rollingResistance[rig.situation.surface].value * weightN * Math.cos(rig.ground.slopeRad);
+}
+
 function vehicleRunsByN(moment: Moment, body: VehicleBody, isLoad: boolean): number {
   const { rig, policy, vehicles } = moment.rig;
   const weightN = body.massKg * STANDARD_GRAVITY;
@@ -42,10 +54,10 @@ function vehicleRunsByN(moment: Moment, body: VehicleBody, isLoad: boolean): num
     return downN - (holdUnder(standing, []).holdN ?? 0);
   }
   // Where nobody says how a parked vehicle stands, other rules ask.
-  if (!isLoad && body.stance === undefined) return Number.NEGATIVE_INFINITY;
+  if (!isLoad && body.stance?.brakes === undefined) return Number.NEGATIVE_INFINITY;
   const isStuck = isLoad && rig.situation.depth !== 'none' && moment.travelM < policy.pull.breakawayM.value;
   if (isStuck) return downN - stuckHoldN(moment, body);
-  return downN - policy.effort.rollingResistance[rig.situation.surface].value * weightN * Math.cos(rig.ground.slopeRad);
+  return freelyRunsByN(moment, body, headingRad);
 }
 
 /** Whether brakes or chocks hold a vehicle; a selector in park alone does not count. */

@@ -1,7 +1,8 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { isRope, isStrap, numberAt, pinOf, ropeDiameterOf, traitsOf } from '../gear/traits.ts';
+import { isStrap, numberAt, pinOf, ropeDiameterOf, traitsOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import { bowAngleFactor, type Derate, eyeFactor, interpolate } from '../rating/derates.ts';
+import { hasEyes, isInterlaced } from './eyes.ts';
 import type { ResolvedUse } from './parts.ts';
 
 export interface Hitch {
@@ -35,7 +36,7 @@ export function connectionLocals({ use, piece, inner, outer }: ResolvedUse, poli
     if (off) return [off];
   }
   if (isStrap(piece)) return strapLocals(piece, beside, policy);
-  const ropeDiameterM = isRope(piece) && traitsOf(piece).inLine !== 'nothing' ? ropeDiameterOf(piece) : undefined;
+  const ropeDiameterM = hasEyes(piece) && traitsOf(piece).inLine !== 'nothing' ? ropeDiameterOf(piece) : undefined;
   if (ropeDiameterM === undefined) return NO_LOCALS;
   return eyeLocals(beside.map(pinOf), ropeDiameterM, policy);
 }
@@ -64,19 +65,19 @@ export function eyeLocals(pins: readonly (number | undefined)[], ropeDiameterM: 
     : [{ name: 'eye on a thin pin', factor, reason: 'the pin is thinner than the rope', source: policy.bends.eyeOnTightPin.source }];
 }
 
+/** A loop drawn through the loop of another sling. */
+export const interlacedLocal = ({ tag }: GearFacts, { strapThroughStrap }: Policy): Derate => ({
+  name: 'strap through strap',
+  factor: strapThroughStrap.value,
+  reason: `looped with ${tag}`,
+  source: strapThroughStrap.source,
+});
+
 /** A strap looped through a strap, and webbing bent over a pin thinner than twice its thickness. */
 function strapLocals(strap: GearFacts, neighbours: readonly (GearFacts | undefined)[], policy: Policy): readonly Derate[] {
-  const looped = neighbours.find(isStrap);
-  const { strapThroughStrap, bends } = policy;
-  if (looped)
-    return [
-      {
-        name: 'strap through strap',
-        factor: strapThroughStrap.value,
-        reason: `looped with ${looped.tag}`,
-        source: strapThroughStrap.source,
-      },
-    ];
+  const looped = neighbours.find((other) => isInterlaced(strap, other));
+  const { bends } = policy;
+  if (looped) return [interlacedLocal(looped, policy)];
   const thicknessM = numberAt(strap, 'thicknessM');
   const pins = neighbours.map(pinOf).filter((pin) => pin !== undefined);
   if (thicknessM === undefined || pins.length === 0) return NO_LOCALS;

@@ -1,6 +1,5 @@
 import { unmarkedPoint } from '../anchors/unmarked-point.ts';
 import { isRecoveryPoint } from '../gear/traits.ts';
-import { ageLimitDay } from '../rating/age-limit.ts';
 import { factoredUseIn, type PieceLimit, pieceLimit } from '../rating/piece-limit.ts';
 import type { Case } from '../rig/case.ts';
 import type { VehicleBody } from '../rig/rig.ts';
@@ -12,7 +11,6 @@ export function limitUses({ rig, policy, asOf }: Case, { all, chains }: OpenUses
   for (const open of all) {
     if (open.piece === undefined) continue;
     open.limit = pieceLimit(open.piece, factoredUseIn(open.piece, open.use.role), context);
-    open.comesOfAge = ageLimitDay(open.piece, policy);
   }
   for (const open of all) {
     if (open.limit?.kind !== 'unrated' || !isRecoveryPoint(open.piece)) continue;
@@ -24,9 +22,13 @@ export function limitUses({ rig, policy, asOf }: Case, { all, chains }: OpenUses
 }
 
 function vehicleOf({ seat }: OpenUse): VehicleBody | undefined {
-  const body = seat.kind === 'chain' ? seat.chain.point?.on.body : undefined;
+  const body = seat.kind === 'chain' ? seat.chain.point?.on.body : seat.kind === 'back-anchor' ? endOf(seat)?.on.body : undefined;
   return body?.kind === 'vehicle' ? body : undefined;
 }
+
+/** Where the first or the last piece of a back-anchor sits: at what holds, or at the vehicle. */
+const endOf = ({ tie, order }: Extract<OpenUse['seat'], { kind: 'back-anchor' }>) =>
+  order === tie.uses.length - 1 ? tie.vehicle : order === 0 ? tie.anchor : undefined;
 
 /** Marked points of the same vehicle: an unmarked one is never trusted with more. */
 function markedOn(vehicle: VehicleBody, chains: OpenUses['chains']): readonly Extract<PieceLimit, { kind: 'rated' }>[] {

@@ -33,8 +33,6 @@ export interface ResolvedUse {
   readonly piece: GearFacts | undefined;
   /** What the piece may carry as it stands today, before anything that belongs to a place on it. */
   readonly limit: PieceLimit | undefined;
-  /** The day on which a soft good comes of age; undefined where none is known. */
-  readonly comesOfAge: string | undefined;
   readonly seat: Seat;
   /** Its neighbours in a chain or a back-anchor, on the body's side and on the line's. */
   readonly inner: ResolvedUse | undefined;
@@ -102,8 +100,10 @@ export interface ResolvedLine {
   readonly firstSpan: number;
   /** No drive, both ends on one body, free to run over what pulls it. */
   readonly runningBridle: boolean;
-  /** Whether a damper hangs on each span. */
-  readonly damped: readonly boolean[];
+  /** Whether a damper that counts hangs on each span; `unknown`: one hangs there whose mass is not on record. */
+  readonly damped: readonly Damped[];
+  /** Whether anything hangs there at all. */
+  readonly hung: readonly boolean[];
 }
 
 /** What drives a line. */
@@ -164,6 +164,17 @@ export interface PulledVehicle {
   readonly standing: Standing;
   /** Its points that sit on it, each with where. */
   readonly mounts: readonly Mount[];
+}
+
+export type Damped = 'yes' | 'no' | 'unknown';
+
+export interface ResolvedDamper {
+  readonly lineId: string;
+  readonly strand: number;
+  readonly piece: GearFacts | undefined;
+  readonly counts: Damped;
+  /** Why it does not count. */
+  readonly whyNot: string | undefined;
 }
 
 export interface ResolvedLanyard {

@@ -1,7 +1,8 @@
 import type { AnchorQuestion } from '../anchors/anchor-capacity.ts';
 import type { AnchorCapacity } from '../anchors/capacity.ts';
+import type { swings } from '../gear/classes/materials.ts';
 import type { Derate } from '../rating/derates.ts';
-import type { ResolvedDrive, ResolvedLine, ResolvedUse } from './parts.ts';
+import type { ResolvedBody, ResolvedDrive, ResolvedLine, ResolvedUse } from './parts.ts';
 
 /** Where on a piece a load acts. */
 export type PlaceKind = 'drum' | 'rope' | 'bend' | 'end' | 'legs' | 'body' | 'anchor';
@@ -40,6 +41,14 @@ export interface RopeBend {
   readonly over: string;
 }
 
+/** A steel shackle in a vehicle's point: how far off its bow it is pulled follows from the load's way and how the point lets it swing. */
+export interface ShackleInPoint {
+  readonly use: ResolvedUse;
+  readonly seat: Extract<ResolvedUse['seat'], { kind: 'chain' | 'back-anchor' }>;
+  readonly on: ResolvedBody;
+  readonly swing: (typeof swings)[number] | undefined;
+}
+
 /** What an anchor is asked at one of its points; where the pull's rise does not matter its capacity is known for good. */
 export interface AnchorPoint {
   readonly question: Omit<AnchorQuestion, 'riseRad'>;
@@ -74,6 +83,8 @@ export interface Place {
   readonly strength: PlaceStrength;
   /** Where a rope is bent over something of known size, its strength follows from the wrap of the moment. */
   readonly bend: RopeBend | undefined;
+  /** Where a shackle sits in a vehicle's point and nobody states its angle, its strength follows from that of the moment. */
+  readonly shackle: ShackleInPoint | undefined;
   /** Factors that hold at this place only, the bend's apart. */
   readonly locals: readonly Derate[];
   /** A grip's slip load, where it is on record; newtons. */

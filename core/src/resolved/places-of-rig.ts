@@ -1,11 +1,11 @@
 import { isAnchor } from '../anchors/anchor-body.ts';
 import { anchorCapacity } from '../anchors/anchor-capacity.ts';
-import { numberAt } from '../gear/traits.ts';
+import { numberAt, swingOf, traitsOf } from '../gear/traits.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { isJudgedPoint } from '../rig/judged-point.ts';
 import { connectionLocals, hitchOf } from './chain-locals.ts';
 import type { ResolvedBody, ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse } from './parts.ts';
-import type { AnchorPoint, LoadSource, OpenPlace, Owner, Place, PlaceStrength } from './place.ts';
+import type { AnchorPoint, LoadSource, OpenPlace, Owner, Place, PlaceStrength, ShackleInPoint } from './place.ts';
 import type { RigParts } from './resolved-rig.ts';
 import { factorOf, ropePlaces } from './rope-places.ts';
 
@@ -45,6 +45,7 @@ function drumPlaces(line: ResolvedLine): readonly OpenPlace[] {
       load: { kind: 'span', line: line.index, span: 0 },
       strength: drumStrength(drive),
       bend: undefined,
+      shackle: undefined,
       locals: NO_LOCALS,
       slipsN: undefined,
       ownLine: false,
@@ -154,6 +155,7 @@ function chainPiece({ policy }: RigParts, use: ResolvedUse, { point, load, spans
     load: use.use.role === 'point' && point !== undefined ? { kind: 'point', point: point.index } : load(hitch.share),
     strength,
     bend: undefined,
+    shackle: judged ? undefined : shackleInPoint(use),
     locals: judged ? NO_LOCALS : locals,
     slipsN: use.piece && numberAt(use.piece, 'slipLoadN'),
     ownLine: false,
@@ -162,6 +164,28 @@ function chainPiece({ policy }: RigParts, use: ResolvedUse, { point, load, spans
     spans,
     onlyWhere: undefined,
   };
+}
+
+/** A steel shackle whose neighbour is a vehicle's point and whose angle nobody states. */
+export function shackleInPoint(use: ResolvedUse): ShackleInPoint | undefined {
+  const { piece, seat } = use;
+  if (piece === undefined || use.use.bowAngleRad !== undefined || (seat.kind !== 'chain' && seat.kind !== 'back-anchor')) return undefined;
+  const { enters } = traitsOf(piece);
+  const held = enters !== 'nothing' && enters.kind === 'shackle' ? pointBeside(use, seat) : undefined;
+  return held && { use, seat, on: held.on, swing: swingOf(held.point.piece) };
+}
+
+/** The vehicle's point that a piece sits in, and the vehicle: towards the body in a chain, at either end of a back-anchor. */
+function pointBeside({ inner, outer }: ResolvedUse, seat: ShackleInPoint['seat']) {
+  const ends =
+    seat.kind === 'chain'
+      ? [{ point: inner, on: seat.chain.point?.on }]
+      : [
+          { point: outer, on: seat.tie.vehicle.on },
+          { point: inner, on: seat.tie.anchor.on },
+        ];
+  for (const { point, on } of ends) if (point?.use.role === 'point' && on !== undefined) return { point, on };
+  return undefined;
 }
 
 function ratedStrength(limit: PieceLimit | undefined, factor: number): PlaceStrength {
@@ -195,6 +219,7 @@ function anchorPlaces({ body }: ResolvedBody, points: readonly AnchorPoint[], { 
       load,
       strength,
       bend: undefined,
+      shackle: undefined,
       locals: NO_LOCALS,
       slipsN: undefined,
       ownLine: false,

@@ -61,7 +61,7 @@ function legPull(rig: Rig, policy: Policy, { along, breaking }: Leg): LegPull | 
 }
 
 /** The same surface without a depth. */
-function outOfItsHole({ contactAreaM2: _area, trailer, ...situation }: Situation): Situation {
+function outOfItsHole({ contactAreaM2: _area, easedBy: _done, trailer, ...situation }: Situation): Situation {
   return { ...situation, depth: 'none', ...(trailer && { trailer: { ...trailer, depth: 'none' } }) };
 }
 

@@ -5,7 +5,17 @@ import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Line, Rig, VehicleBody } from '../rig/rig.ts';
 import type { BendFriction } from '../statics/network.ts';
 import type { EquationRope, Equations, SpanRef } from './equations.ts';
-import type { ResolvedChain, ResolvedDrive, ResolvedLine, ResolvedPoint, ResolvedStop, ResolvedUse, RopeReach } from './parts.ts';
+import type {
+  Damped,
+  ResolvedChain,
+  ResolvedDamper,
+  ResolvedDrive,
+  ResolvedLine,
+  ResolvedPoint,
+  ResolvedStop,
+  ResolvedUse,
+  RopeReach,
+} from './parts.ts';
 import type { OpenEquations } from './resolve-chains.ts';
 import type { OpenUse, OpenUses } from './resolve-uses.ts';
 import { winchSizes } from './winch-sizes.ts';
@@ -17,6 +27,7 @@ interface LineInput {
   readonly uses: OpenUses;
   readonly chains: readonly ResolvedChain[];
   readonly equations: OpenEquations;
+  readonly dampers: readonly ResolvedDamper[];
 }
 
 interface Lines {
@@ -34,6 +45,7 @@ export function resolveLines(input: LineInput): Lines {
   let firstSpan = 0;
   const lines = input.rig.lines.map((line, index): ResolvedLine => {
     const { stops, spans } = walk(input, line, ropes);
+    const dampersOn = (span: number) => input.dampers.filter(({ lineId, strand }) => lineId === line.id && strand === span);
     const open: OpenLine = {
       index,
       line,
@@ -44,7 +56,8 @@ export function resolveLines(input: LineInput): Lines {
       spans,
       firstSpan,
       runningBridle: isRunningBridle(line, stops),
-      damped: spans.map((_, span) => input.rig.dampers.some((damper) => damper.lineId === line.id && damper.strand === span)),
+      damped: spans.map((_, span) => dampedBy(dampersOn(span))),
+      hung: spans.map((_, span) => dampersOn(span).length > 0),
     };
     firstSpan += spans.length;
     seatLine(input.uses.lines[index], open);
@@ -54,6 +67,11 @@ export function resolveLines(input: LineInput): Lines {
     return open;
   });
   return { lines, drives, equations: { nodes: input.equations.nodes, links: input.equations.links, ropes } };
+}
+
+function dampedBy(dampers: readonly ResolvedDamper[]): Damped {
+  if (dampers.some(({ counts }) => counts === 'yes')) return 'yes';
+  return dampers.some(({ counts }) => counts === 'unknown') ? 'unknown' : 'no';
 }
 
 function seatLine(uses: OpenUses['lines'][number] | undefined, line: ResolvedLine): void {

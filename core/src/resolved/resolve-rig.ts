@@ -5,6 +5,7 @@ import { loadWay } from '../rig/load-way.ts';
 import type { Rig, VehicleBody } from '../rig/rig.ts';
 import { loadBody, pointPosition } from '../rig/site-geometry.ts';
 import { ZERO } from '../statics/vec3.ts';
+import { resolveDampers } from './dampers.ts';
 import { resolveFits } from './fits.ts';
 import { type GearIndex, gearIndexOf } from './gear-index.ts';
 import { limitUses } from './limits-of-uses.ts';
@@ -32,7 +33,8 @@ export function resolveRig(subject: Case): ResolvedRig {
   const { bodies, points } = resolveBodies(rig);
   const uses = resolveUses(rig, gear);
   const { chains, equations: ofChains } = resolveChains({ rig, policy, points, uses });
-  const { lines, drives, equations } = resolveLines({ rig, policy, points, uses, chains, equations: ofChains });
+  const dampers = resolveDampers(rig, gear, policy);
+  const { lines, drives, equations } = resolveLines({ rig, policy, points, uses, chains, equations: ofChains, dampers });
   const ties = resolveTies({ rig, policy, points }, uses);
   limitUses(subject, uses);
   const chosen = uses.all.filter(isChosen);
@@ -69,6 +71,7 @@ export function resolveRig(subject: Case): ResolvedRig {
     })),
     people: rig.bodies.filter((body) => body.kind === 'person'),
     lanyards: resolveLanyards(rig, { gear, points, uses: uses.byId }),
+    dampers,
     tools: (rig.tools ?? []).flatMap((id) => gear.get(id) ?? []),
     fits: resolveFits(parts),
     places,

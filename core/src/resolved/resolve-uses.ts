@@ -26,7 +26,6 @@ export function resolveUses(rig: Rig, gear: GearIndex): OpenUses {
       use,
       piece: gearOf(use, gear),
       limit: undefined,
-      comesOfAge: undefined,
       seat: NOWHERE,
       inner: undefined,
       outer: undefined,

@@ -13,6 +13,7 @@ import type {
   PulledVehicle,
   ResolvedBody,
   ResolvedChain,
+  ResolvedDamper,
   ResolvedDrive,
   ResolvedFit,
   ResolvedLanyard,
@@ -63,6 +64,7 @@ export interface ResolvedRig {
   readonly legs: readonly ResolvedLeg[];
   readonly people: readonly PersonBody[];
   readonly lanyards: readonly ResolvedLanyard[];
+  readonly dampers: readonly ResolvedDamper[];
   readonly tools: readonly GearFacts[];
   readonly fits: readonly ResolvedFit[];
   /** In load-path order; `index` is its slot in a moment's figures. */

@@ -1,7 +1,8 @@
 import { isRope, isWire, pinOf, pulleyOf, ropeDiameterOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import { type Derate, fullBendFactor } from '../rating/derates.ts';
-import { eyeLocals } from './chain-locals.ts';
+import { eyeLocals, interlacedLocal } from './chain-locals.ts';
+import { hasEyes, isInterlaced, neighboursInLine } from './eyes.ts';
 import type { ResolvedLine, ResolvedUse } from './parts.ts';
 import type { LoadSource, OpenPlace, PlaceStrength, RopeBend } from './place.ts';
 import type { RigParts } from './resolved-rig.ts';
@@ -35,7 +36,7 @@ function startPlace(part: RopePart): OpenPlace {
   const ended = order > 0 || drive.kind === 'held' || drive.kind === 'tow';
   const where = driven ? 'at the drum' : ended ? 'at its first end' : 'in its length';
   const load: LoadSource = order === 0 ? { kind: 'span', line: line.index, span: 0 } : { kind: 'joined', line: line.index, order };
-  const locals = ended ? madeUp(use, part.rig.policy) : NO_LOCALS;
+  const locals = ended ? [...madeUp(use, part.rig.policy), ...meeting(part, 0)] : NO_LOCALS;
   return ropePlace(part, { kind: 'rope', where, load, locals, bend: undefined, onlyWhere: undefined });
 }
 
@@ -61,6 +62,7 @@ function ropePlace({ line, use }: RopePart, { kind, where, load, locals, bend, o
     load,
     strength: ropeStrength(use, factorOf(locals)),
     bend,
+    shackle: undefined,
     locals,
     slipsN: undefined,
     ownLine: use.use.role === 'winch-line' && line.line.drive.kind === 'winch',
@@ -98,7 +100,7 @@ function bendPlace(part: RopePart, stop: number): OpenPlace {
 
 function endPlace(part: RopePart): OpenPlace {
   const { line, use, rig } = part;
-  const locals = isRope(use.piece) ? [...madeUp(use, rig.policy), ...eyeAtEnd(part)] : NO_LOCALS;
+  const locals = [...madeUp(use, rig.policy), ...meeting(part, 1)];
   // The last rope ends with the line; any other where the next is joined to it, which may be a harder pulled strand.
   const last = part.order === line.ropes.length - 1;
   const load: LoadSource = last
@@ -120,9 +122,11 @@ function madeUp({ piece }: ResolvedUse, policy: Policy): readonly Derate[] {
     : [{ name: end.replaceAll('-', ' '), factor: row.value, reason: 'how the end is made', source: row.source }];
 }
 
-/** The line's own eye on the pin that takes it, for the last rope of the line. */
-function eyeAtEnd({ line, use, order, rig }: RopePart): readonly Derate[] {
-  const ropeDiameterM = use.piece && ropeDiameterOf(use.piece);
-  if (order < line.ropes.length - 1 || ropeDiameterM === undefined) return NO_LOCALS;
-  return eyeLocals([pinOf(line.stops.at(-1)?.chain?.last?.piece)], ropeDiameterM, rig.policy);
+/** What the piece that takes one end of a rope makes of it: an eye on a thin pin, a loop through a loop. */
+function meeting({ line, use: { piece }, order, rig: { policy } }: RopePart, end: 0 | 1): readonly Derate[] {
+  const other = neighboursInLine(line, order)[end]?.piece;
+  if (piece === undefined || other === undefined) return NO_LOCALS;
+  if (isInterlaced(piece, other)) return [interlacedLocal(other, policy)];
+  const ropeDiameterM = hasEyes(piece) ? ropeDiameterOf(piece) : undefined;
+  return ropeDiameterM === undefined ? NO_LOCALS : eyeLocals([pinOf(other)], ropeDiameterM, policy);
 }

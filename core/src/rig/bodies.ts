@@ -23,6 +23,8 @@ export const vehicleBody = record({
   widthM: numeric({ above: 0, max: 5 }),
   wheelbaseM: optional(numeric({ above: 0, max: 20 })),
   trackM: optional(numeric({ above: 0, max: 4 })),
+  /** Inside width of its hitch receiver. */
+  receiverM: optional(numeric({ above: 0, max: 0.5 })),
   /** Share of the mass on the front axle on level ground. */
   frontShare: optional(numeric({ above: 0, max: 1 })),
   stance: optional(stanceCodec),

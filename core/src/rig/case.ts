@@ -43,12 +43,25 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
  */
 export function migrateRigFile(value: unknown): unknown {
   if (!isObject(value) || !EARLIER_VERSIONS.includes(value.version) || !isObject(value.case)) return value;
-  return { ...value, version: RIG_FILE_VERSION, case: { ...value.case, policy: upgradePolicy(value.case.policy) } };
+  return {
+    ...value,
+    version: RIG_FILE_VERSION,
+    case: { ...value.case, rig: upgradeRig(value.case.rig), policy: upgradePolicy(value.case.policy) },
+  };
 }
 
 /** Reads a case that was kept by this or an earlier version. */
 export function readCase(value: unknown): ReadResult<Case> {
-  return read(caseCodec, isObject(value) ? { ...value, policy: upgradePolicy(value.policy) } : value);
+  return read(caseCodec, isObject(value) ? { ...value, rig: upgradeRig(value.rig), policy: upgradePolicy(value.policy) } : value);
+}
+
+/** Whether the engine runs was an answer among others before it was a fact of the rig. */
+const ENGINE_ANSWER = 'engine-off.rig';
+
+function upgradeRig(value: unknown): unknown {
+  if (!isObject(value) || !isObject(value.answers) || !(ENGINE_ANSWER in value.answers)) return value;
+  const { [ENGINE_ANSWER]: given, ...answers } = value.answers;
+  return { ...value, answers, ...(value.engine === undefined && { engine: { running: given === 'yes' } }) };
 }
 
 function isObject(value: unknown): value is { readonly [key: string]: unknown } {
@@ -65,7 +78,7 @@ export function readRigFile(value: unknown): ReadResult<RigFile> {
 
 /** Reads a rig alone, as an editor keeps it; `known` holds the ids of the pieces it may use. */
 export function readRig(value: unknown, known: ReadonlySet<string>, path = 'rig'): ReadResult<TypeOf<typeof rigCodec>> {
-  const result = read(rigCodec, value, path);
+  const result = read(rigCodec, upgradeRig(value), path);
   if (!result.ok) return result;
   const faults: readonly Fault[] = referenceFaults(result.value, known, path === 'rig' ? '' : path.replace(/\.?rig$/, ''));
   return faults.length > 0 ? { ok: false, faults } : result;

@@ -13,6 +13,7 @@ export type Edit =
   | { readonly kind: 'change-load'; readonly load: Rig['load'] }
   | { readonly kind: 'choose-pull'; readonly chosenPull: Rig['chosenPull'] }
   | { readonly kind: 'state-limiter'; readonly limiter: Rig['limiter'] }
+  | { readonly kind: 'state-engine'; readonly engine: Rig['engine'] }
   | { readonly kind: 'place-dampers'; readonly dampers: Rig['dampers'] }
   | { readonly kind: 'answer'; readonly questionId: string; readonly answer: 'yes' | 'no' | undefined }
   | { readonly kind: 'set-purpose'; readonly purpose: Rig['purpose'] }
@@ -66,6 +67,8 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
       return { rig: setOrDrop(rig, 'chosenPull', edit.chosenPull), inverse: { kind: 'choose-pull', chosenPull: rig.chosenPull } };
     case 'state-limiter':
       return { rig: setOrDrop(rig, 'limiter', edit.limiter), inverse: { kind: 'state-limiter', limiter: rig.limiter } };
+    case 'state-engine':
+      return { rig: setOrDrop(rig, 'engine', edit.engine), inverse: { kind: 'state-engine', engine: rig.engine } };
     case 'place-dampers':
       return { rig: { ...rig, dampers: edit.dampers }, inverse: { kind: 'place-dampers', dampers: rig.dampers } };
     case 'answer':
@@ -96,7 +99,11 @@ export function applyEdit(rig: Rig, edit: Edit): Edited {
   }
 }
 
-function setOrDrop<K extends 'chosenPull' | 'limiter' | 'purpose' | 'sharing' | 'tools' | 'origin'>(rig: Rig, key: K, value: Rig[K]): Rig {
+function setOrDrop<K extends 'chosenPull' | 'limiter' | 'engine' | 'purpose' | 'sharing' | 'tools' | 'origin'>(
+  rig: Rig,
+  key: K,
+  value: Rig[K],
+): Rig {
   const { [key]: _dropped, ...rest } = rig;
   return (value === undefined ? rest : { ...rest, [key]: value }) as Rig;
 }

@@ -36,6 +36,12 @@ export const rigFacts = {
     paths: ['bodies.id', 'bodies.kind', 'bodies.label', 'bodies.vehicleId'],
   },
   'vehicle.track': { words: 'track', of: 'body', told: 'track changed', paths: ['bodies.trackM'] },
+  'vehicle.receiver': {
+    words: 'size of its hitch receiver',
+    of: 'body',
+    told: 'size of its hitch receiver changed',
+    paths: ['bodies.receiverM'],
+  },
   'vehicle.axles': {
     words: 'wheelbase and load on the front axle',
     of: 'body',
@@ -103,6 +109,12 @@ export const rigFacts = {
     paths: ['uses.bowAngleRad'],
   },
   'use.axis': { words: 'axis on which a carabiner is loaded', of: 'use', told: 'loaded on another axis', paths: ['uses.axis'] },
+  'use.named': {
+    words: 'what a vehicle’s own point is',
+    of: 'use',
+    told: 'what the point is changed',
+    paths: ['uses.named'],
+  },
   'use.judged': {
     words: 'what somebody judges a vehicle’s own point to hold',
     of: 'use',
@@ -114,6 +126,18 @@ export const rigFacts = {
     of: 'rig',
     told: 'The chains, bends or ends of the lines changed',
     paths: ['chains', 'joints', 'lines'],
+  },
+  'drive.faces': {
+    words: 'which way a winch faces',
+    of: 'rig',
+    told: 'Which way a winch faces changed',
+    paths: ['lines.drive.faces'],
+  },
+  engine: {
+    words: 'whether the engine of the winching vehicle runs',
+    of: 'rig',
+    told: 'Whether the engine runs changed',
+    paths: ['engine'],
   },
   'grip.place': { words: 'where a grip sits', of: 'rig', told: 'The grips changed', paths: ['grips'] },
   'lanyard.tie': { words: 'lanyards: what they catch, where they are tied', of: 'rig', told: 'The lanyards changed', paths: ['lanyards'] },

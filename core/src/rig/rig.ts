@@ -1,7 +1,8 @@
 import type { TypeOf } from '../codec/codec.ts';
-import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
+import { choice, day, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, optional, record, tagged } from '../codec/structures.ts';
 import { bearing, situationCodec, taskCodec } from '../effort/situation.ts';
+import { pointKinds, winchFaces } from '../gear/classes/materials.ts';
 import { roles } from '../gear/classes/roles.ts';
 import { plainBends } from '../policy/policy.ts';
 import { judgedStrengthCodec } from '../rating/judged-strength.ts';
@@ -33,6 +34,16 @@ const pointCodec = record({
   }),
 });
 
+/** What a vehicle's own point is, by whom and when; a last resort names who of the owner's side knows the risk and agreed. */
+const namedPointCodec = record({
+  pointKind: optional(choice(pointKinds)),
+  /** It was not made for recovery: a steady short pull only. */
+  lastResort: flag,
+  person: text(),
+  on: day,
+  agreedBy: optional(text()),
+});
+
 const useCodec = record({
   id,
   role: choice(roles),
@@ -42,6 +53,8 @@ const useCodec = record({
   /** Shackles: angle of the load off the bow's axis, in its plane, rad. */
   bowAngleRad: optional(numeric({ min: 0, max: Math.PI })),
   axis: optional(choice(['major', 'minor'])),
+  /** What a vehicle's own point is that no piece of the register stands for, as a person names it, with who of the owner's side agreed. */
+  named: optional(namedPointCodec),
   /** A person's own working and failing number for an unmarked vehicle point, in place of marks. */
   judged: optional(judgedStrengthCodec),
 });
@@ -62,7 +75,7 @@ const lineCodec = record({
   id,
   drive: tagged({
     /** The winch that drives it, and the point where the line leaves (the fairlead). */
-    winch: record({ kind: choice(['winch']), pointId: id, use: useCodec }),
+    winch: record({ kind: choice(['winch']), pointId: id, use: useCodec, faces: optional(choice(winchFaces)) }),
     /** People who haul by hand, at their crew's point. */
     hand: record({ kind: choice(['hand']), pointId: id }),
     /** A vehicle that drives off with the line on a chain of its own: steady, or with a run-up. */
@@ -203,6 +216,8 @@ export const rigCodec = record({
       reason: text(),
     }),
   ),
+  /** Whether the engine of the winching vehicle runs, as somebody states. */
+  engine: optional(record({ running: flag, person: optional(text()), on: optional(day) })),
   /** A line-pull limit that a load cell or limiter holds, stated by a named person. */
   limiter: optional(record({ pullN: numeric({ above: 0, max: 1e7 }), statedBy: text() })),
   backAnchors: optional(list(backAnchorCodec, { max: 10 })),

@@ -160,7 +160,6 @@ const answers = {
   'knot-placement.anchor-connector': 'yes',
   'knot-placement.return-connector': 'yes',
   'cut-off-out-of-reach.rig': 'yes',
-  'engine-off.rig': 'yes',
   'operator-not-placed.rig': 'yes',
 } as const;
 
@@ -195,6 +194,7 @@ export function exampleCase({ layout = 'doubled-back', strap = 'TS-heavy', answe
       load: { bodyId: 'truck', travel: 'ahead', travelM: 6 },
       situation,
       dampers,
+      ...(answered && { engine: { running: true } }),
       answers: answered ? answers : {},
     },
     gear,

@@ -107,21 +107,28 @@ const stretch = (id: string, lengthM: number, strength = 'MBS 11 t') =>
     },
   });
 const prusik = (id: string, slipLoadN: number) =>
-  piece({ id, kind: 'prusik-loop', marks: [mark('MBS 6 t')], attributes: { ropeDiameterM: 0.008, wraps: 5, slipLoadN, reachM: 0.3 } });
+  piece({
+    id,
+    kind: 'prusik-loop',
+    marks: [mark('MBS 6 t')],
+    attributes: { ropeDiameterM: 0.008, wraps: 5, hostDiameterMinM: 0.01, hostDiameterMaxM: 0.014, slipLoadN, reachM: 0.3 },
+  });
 
 /** A bag of gear for layouts of every kind; all of it invented. */
 export const kitGear: readonly GearFacts[] = [
   winch('W-A', '45 kN'),
   winch('W-B', '34 kN', { drumDiameterM: 0.058, drumWidthM: 0.19, control: 'lead', leadLengthM: 4 }),
+  winch('W-C', '14 kN', { drumDiameterM: 0.05, drumWidthM: 0.16, control: 'lead', leadLengthM: 4 }),
   line('L-A', 30),
   line('L-B', 26, 'MBS 8.6 t', 0.01),
   line('L-C', 45),
+  line('L-D', 34, 'MBS 5.2 t', 0.008),
   line('HR-1', 60, 'MBS 4.2 t', 0.012),
   line('HR-2', 40, 'MBS 4.2 t', 0.012),
   piece({
     id: 'LX-1',
     kind: 'line-extension',
-    marks: [mark('MBS 12 t')],
+    marks: [mark('MBS 14 t')],
     attributes: { ropeDiameterM: 0.012, lengthM: 12, endTermination: 'makers-assembly', material: 'hmpe' },
   }),
   piece({
@@ -163,7 +170,7 @@ export const kitGear: readonly GearFacts[] = [
     marks: [mark('WLL 5.3 t', 'stamped')],
     attributes: { linkDiameterM: 0.013, lengthM: 3, chainGrade: '8', massKg: 11 },
   }),
-  piece({ id: 'LY-1', kind: 'safety-lanyard', marks: [mark('MBS 4 t')], attributes: { lengthM: 2.5, ropeDiameterM: 0.008 } }),
+  piece({ id: 'LY-1', kind: 'safety-lanyard', marks: [mark('MBS 9 t')], attributes: { lengthM: 2.5, ropeDiameterM: 0.008 } }),
   ...['D-A', 'D-B', 'D-C', 'D-D', 'D-E', 'D-F'].map((id) =>
     piece({ id, kind: 'damper', marks: [], attributes: { massKg: 2, damperKind: 'made' } }),
   ),

@@ -27,7 +27,8 @@ const EXPECTED: { readonly [file: string]: readonly (readonly number[])[] } = {
   'redirect-plus-double': [[1, 0.9798, 0.8673]],
   'extension-in-the-anchor-leg': [[1, 0.8816]],
   'extension-in-the-return-leg': [[1, 0.8814]],
-  'led-under-the-vehicle': [[1, 0.9917]],
+  // Round the fairlead's lip by 112.7°: e^(−0.12 × 1.967).
+  'led-under-the-vehicle': [[1, 0.7898]],
   'fixed-bridle': [[1]],
   'running-bridle': [[1], [0.5449, 0.4898]],
   'back-anchored-to-a-tree': [[1]],

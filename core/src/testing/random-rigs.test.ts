@@ -245,7 +245,7 @@ describe('edits', () => {
         { kind: 'set-purpose', purpose: undefined },
         { kind: 'choose-tools', tools: ['JK-1'] },
       ),
-      fc.constant<Edit>({ kind: 'answer', questionId: 'engine-off.rig', answer: 'yes' }),
+      fc.constant<Edit>({ kind: 'state-engine', engine: { running: true } }),
     );
   it('each have an inverse: any run of them, taken back in turn, leaves the rig as it was', () => {
     fc.assert(

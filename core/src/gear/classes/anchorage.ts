@@ -1,5 +1,6 @@
 import { long, pick, plain, position, small, weight, whole, words } from './fields.ts';
 import { gearClass } from './gear-class.ts';
+import { pointKinds, swings, winchFaces } from './materials.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;
 
@@ -37,10 +38,11 @@ export const anchorage = {
     use: 'steel-hardware',
     soft: false,
     fields: {
-      receiverM: small('Receiver size', 'record-only'),
+      receiverM: small('Receiver size', 'fit'),
       pinDiameterM: small('Cross-pin diameter', 'record-only'),
       boreDiameterM: small('Shackle bore', 'fit'),
       thicknessM: small('Lug thickness', 'fit'),
+      swing: pick('Lets its shackle swing', 'point', swings),
       reachM: small('Length', 'length'),
       edgeRadiusM: small('Edge radius', 'fit'),
       ...mass,
@@ -69,19 +71,8 @@ export const anchorage = {
     use: 'steel-hardware',
     soft: false,
     fields: {
-      pointKind: pick('What it is', 'point', [
-        'maker-rated',
-        'factory-hook',
-        'tie-down-eye',
-        'tow-ball',
-        'safety-chain-hole',
-        'bumper-or-bar-hole',
-        'axle-tube',
-        'thin-arm',
-        'thick-suspension-arm',
-        'frame-cross-member',
-        'frame-slot',
-      ]),
+      pointKind: pick('What it is', 'point', pointKinds),
+      swing: pick('Lets its shackle swing', 'point', swings),
       forwardM: position('Ahead of the vehicle’s middle', 'point'),
       leftM: position('Left of the centre line', 'point'),
       heightM: small('Height above ground', 'point'),
@@ -119,6 +110,7 @@ export const anchorage = {
       drumWidthM: small('Drum width', 'drum'),
       flangeDiameterM: small('Flange diameter', 'drum'),
       fairlead: pick('Fairlead', 'drum', ['roller', 'hawse-aluminium', 'hawse-steel']),
+      faces: pick('Faces', 'point', winchFaces),
       forwardM: position('Fairlead ahead of the middle', 'point'),
       leftM: position('Fairlead left of the centre line', 'point'),
       heightM: small('Fairlead height', 'point'),

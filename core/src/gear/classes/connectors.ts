@@ -185,7 +185,7 @@ export const connectors = {
       reachM: small('Inside length', 'length'),
       minorAxisBreakingN: tension('Breaking, minor axis', 'strength'),
       gateOpenBreakingN: tension('Breaking, gate open', 'record-only'),
-      gate: pick('Gate', 'record-only', ['screw', 'auto-lock', 'plain']),
+      gate: pick('Gate', 'fit', ['screw', 'auto-lock', 'plain']),
       ...mass,
     },
     inLine: 'reachM',

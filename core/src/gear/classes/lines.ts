@@ -127,8 +127,8 @@ export const lines = {
     fields: {
       ropeDiameterM: small('Cord diameter', 'hazard'),
       wraps: whole('Wraps', 'record-only', 10),
-      hostDiameterMinM: small('Host rope from', 'record-only'),
-      hostDiameterMaxM: small('Host rope to', 'record-only'),
+      hostDiameterMinM: small('Host rope from', 'fit'),
+      hostDiameterMaxM: small('Host rope to', 'fit'),
       slipLoadN: tension('Slip load', 'strength'),
       reachM: small('Length', 'length'),
     },

@@ -1,6 +1,28 @@
 /** Fibres of soft goods. */
 export const fibres = ['hmpe', 'polyester', 'polyamide', 'aramid'] as const;
 
+/** What a point of a vehicle is. */
+export const pointKinds = [
+  'maker-rated',
+  'factory-hook',
+  'tie-down-eye',
+  'tow-ball',
+  'safety-chain-hole',
+  'bumper-or-bar-hole',
+  'axle-tube',
+  'thin-arm',
+  'thick-suspension-arm',
+  'frame-cross-member',
+  'frame-slot',
+] as const;
+export type PointKind = (typeof pointKinds)[number];
+
+/** Which way a winch faces on its vehicle: the line leaves its fairlead that way. */
+export const winchFaces = ['ahead', 'astern', 'left', 'right'] as const;
+
+/** How a shackle may follow its load in a point: to the sides, up and down, or both. */
+export const swings = ['level', 'upright', 'free'] as const;
+
 /** How the end of a rope is made up. */
 export const terminationKinds = [
   'makers-assembly',

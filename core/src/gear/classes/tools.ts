@@ -21,7 +21,7 @@ export const tools = {
     alsoCalled: ['line-damper', 'blanket'],
     soft: true,
     fields: {
-      massKg: weight('Mass', 'record-only'),
+      massKg: weight('Mass', 'hazard'),
       damperKind: pick('Made or improvised', 'record-only', ['made', 'improvised']),
     },
     damps: true,

@@ -1,7 +1,8 @@
 import { explainAnchor } from '../../anchors/anchor-capacity.ts';
 import type { Term } from '../../explanation/term.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
-import { bendFactorAt, bendName, isTied, weakestAnchor, worstState } from '../../moment/places.ts';
+import { bendFactorAt, bendName, bowFactorAt, isTied, weakestAnchor, worstState } from '../../moment/places.ts';
+import { offTheBowRad } from '../../moment/shackle-angle.ts';
 import { force, ratio } from '../../quantity/format.ts';
 import type { Derate } from '../../rating/derates.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
@@ -117,7 +118,14 @@ export function limitsOfPlace(moment: Moment, place: Place): Limits {
 }
 
 /** The factors that hold at a place in a moment, the bend's with them. */
-function localsAt({ rig, balances }: Moment, { locals, bend }: Place): readonly Derate[] {
+function localsAt(moment: Moment, { locals, bend, shackle }: Place): readonly Derate[] {
+  const { rig, balances } = moment;
+  if (shackle !== undefined && balances !== undefined) {
+    const at = { ...moment, balance: balances.hauling };
+    const factor = bowFactorAt(at, shackle);
+    const reason = `${Math.round((offTheBowRad(at, shackle) * 180) / Math.PI)}° off, by the way of its load`;
+    return factor === 1 ? locals : [...locals, { name: 'off the bow axis', factor, reason, source: 'common rigging-hardware standard' }];
+  }
   if (bend === undefined || balances === undefined) return locals;
   const { bends } = rig.policy;
   const { source } = bend.steelWire ? bends.steelWire : bends.fibre;

@@ -1,8 +1,10 @@
 import { ropePerTravel } from '../../moment/winch-work.ts';
 import { addMonths } from '../../quantity/calendar.ts';
+import { ageLimitDay } from '../../rating/age-limit.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
 import type { Judged } from '../ask/judged.ts';
+import { namedPieces } from '../ask/named-pieces.ts';
 import { type Rule } from '../ask/rule.ts';
 import { type Severity, severities, type Told } from '../ask/told.ts';
 import { rules } from '../rules/rule-list.ts';
@@ -104,16 +106,17 @@ function verdictOf(findings: readonly Finding[], weakest: Place | undefined): Ve
 }
 
 /** The earliest later day on which an inspection falls due, a first year ends or a soft good comes of age. */
-function goodUntil({ asOf, chosen, policy }: ResolvedRig): string | undefined {
+function goodUntil(rig: ResolvedRig): string | undefined {
+  const { asOf, policy } = rig;
   let first: string | undefined;
   const take = (day: string | undefined) => {
     if (day !== undefined && day >= asOf && (first === undefined || day < first)) first = day;
   };
-  for (const { piece, comesOfAge } of chosen) {
+  for (const { piece } of namedPieces(rig)) {
     take(piece.inspection?.nextDue);
     if (piece.inspection === undefined && piece.firstUsedOn !== undefined)
       take(addMonths(piece.firstUsedOn, policy.care.youngMonths.value));
-    take(comesOfAge);
+    take(ageLimitDay(piece, policy));
   }
   return first;
 }

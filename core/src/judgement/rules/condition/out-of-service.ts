@@ -1,17 +1,22 @@
 import { rich } from '../../../quantity/format.ts';
+import { aboutNamed, anotherFor, namedPieces } from '../../ask/named-pieces.ts';
 import { rigRule } from '../../ask/rule.ts';
-import { aboutUse, chooseAnother, chosenUses, found, pieceName } from '../../ask/speak.ts';
+import { found, pieceName } from '../../ask/speak.ts';
 
 export const outOfService = rigRule({
   code: 'out-of-service',
   severity: 'stop',
   softenable: false,
   why: 'A piece in quarantine failed somebody’s look at it; a retired one is finished.',
-  needs: ['use.piece', 'gear.state'],
-  subjects: chosenUses,
-  about: aboutUse,
-  answer: (_, use) =>
-    use.piece.state === 'in-use' ? undefined : found({ name: pieceName(use.piece), state: use.piece.state }, chooseAnother(use)),
+  needs: ['lanyard.tie', 'dampers', 'tools', 'use.piece', 'gear.state', 'gear.inspection'],
+  subjects: namedPieces,
+  about: aboutNamed,
+  answer: (_, named) => {
+    const { piece, use } = named;
+    if (piece.state !== 'in-use') return found({ name: pieceName(piece), state: piece.state }, anotherFor(named));
+    // In the load path it counts for nothing, which another rule says.
+    return use === undefined && piece.inspection?.grade === 'D' ? found({ name: pieceName(piece), state: 'graded D' }) : undefined;
+  },
   title: ({ name, state }) => rich`${name} is ${state}`,
   detail: () => rich`It must not be used until an inspection returns it.`,
 });

@@ -9,8 +9,9 @@ export const winchSmall = rigRule({
   severity: 'caution',
   softenable: true,
   why: 'A winch should be rated for one and a half times the vehicle’s weight.',
-  needs: ['gear.marks', 'body.mass', 'policy'],
-  subjects: winchDrives,
+  needs: ['gear.marks', 'body.mass', 'policy', 'purpose'],
+  // A line that is only spooled asks no more of its winch than the spooling.
+  subjects: (rig) => (rig.rig.purpose === 'respool' ? [] : winchDrives(rig)),
   about: aboutDrive,
   answer: ({ load: { body }, policy }, { winch }) => {
     const ratedN = Math.min(...(winch?.marks.flatMap((mark) => mark.readings.map(({ forceN }) => forceN)) ?? []));

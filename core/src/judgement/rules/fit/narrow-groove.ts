@@ -1,25 +1,34 @@
 import { grooveFit } from '../../../gear/fit.ts';
+import { isRope } from '../../../gear/traits.ts';
 import { rich, smallLength } from '../../../quantity/format.ts';
-import { rigRule } from '../../ask/rule.ts';
-import { aboutUse, chooseAnother, found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
-import { ropesOnPulleys } from './ropes-on-pulleys.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { momentRule } from '../../ask/rule.ts';
+import { chooseAnother, found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
+import { aboutPulley, foundWhereItLies, type RopeOnPulley, ropesOnPulleys } from './ropes-on-pulleys.ts';
 
-export const narrowGroove = rigRule({
+const fitOf = ({ rope, pulley }: RopeOnPulley) => grooveFit(rope.piece, pulley.piece);
+
+export const narrowGroove = momentRule({
   code: 'narrow-groove',
   severity: 'stop',
   softenable: false,
   why: 'A rope wider than the groove rides on its edges and is pinched or jumps out.',
-  needs: ['use.piece', 'gear.grooveWidthM', 'gear.ropeDiameterM'],
+  needs: ['use.piece', 'gear.grooveWidthM', 'gear.ropeDiameterM', 'line.way', 'load.travel'],
   asks: 'Does the rope fit the groove?',
-  subjects: ropesOnPulleys,
-  about: ({ pulley }) => aboutUse(pulley),
-  answer: (_, { pulley, rope }) => {
-    const fit = grooveFit(rope, pulley.piece);
-    if (fit === undefined || fit.fits === true) return undefined;
-    const { sizeM, openingM } = fit;
-    const names = { name: pieceName(pulley.piece), tag: rope.tag };
-    if (sizeM === undefined || openingM === undefined)
-      return undecided({ ...names, sizeM: 0, openingM: 0 }, openPiece(pulley.piece, 'Enter the groove width'));
+  subjects: (rig: ResolvedRig) => ropesOnPulleys(rig).filter((subject) => isRope(subject.rope.piece) && fitOf(subject) !== undefined),
+  about: aboutPulley,
+  margin: (moment, subject) => {
+    const fits = fitOf(subject)?.fits;
+    return foundWhereItLies(moment, subject, fits === undefined ? undefined : !fits);
+  },
+  answer: (_, subject) => {
+    const { pulley, rope } = subject;
+    const { sizeM, openingM } = fitOf(subject) ?? {};
+    const names = { name: pieceName(pulley.piece), tag: rope.piece.tag };
+    if (sizeM === undefined || openingM === undefined) {
+      const missing = openPiece(sizeM === undefined ? rope.piece : pulley.piece, 'Enter the width');
+      return undecided({ ...names, sizeM: 0, openingM: 0 }, missing);
+    }
     return found({ ...names, sizeM, openingM }, chooseAnother(pulley));
   },
   title: ({ tag, name }) => rich`${tag} is too thick for ${name}`,

@@ -4,15 +4,12 @@ import { LIMIT_TOLERANCE } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutPlace, found, ownerName, undecided } from '../../ask/speak.ts';
 
-/** Below this share of strength a bend is called tight: about D/d 3 for fibre, 4 for wire. */
-const TIGHT = 0.75;
-
 export const tightBend = momentRule({
   code: 'tight-bend',
   severity: 'caution',
   softenable: true,
   why: 'Rope bent tightly carries its load on its outer strands alone.',
-  needs: ['use.piece', 'gear.treadDiameterM', 'gear.ropeDiameterM', 'line.way'],
+  needs: ['use.piece', 'gear.treadDiameterM', 'gear.ropeDiameterM', 'line.way', 'policy'],
   asks: 'How wide are rope and tread at this bend?',
   subjects: ({ places }) => places.filter(({ kind }) => kind === 'bend'),
   about: aboutPlace,
@@ -20,7 +17,7 @@ export const tightBend = momentRule({
     if (places.present[place.index] !== 1 || balances === undefined) return Number.POSITIVE_INFINITY;
     const { bend } = place;
     if (bend === undefined) return undefined;
-    return bendFactorAt({ rig, bend, hauling: balances.hauling }) > TIGHT * (1 + LIMIT_TOLERANCE) ? 1 : -1;
+    return bendFactorAt({ rig, bend, hauling: balances.hauling }) > rig.policy.judging.tightBend.value * (1 + LIMIT_TOLERANCE) ? 1 : -1;
   },
   answer: ({ rig, balances }, place) => {
     const { bend, where } = place;

@@ -10,8 +10,9 @@ export const markAboveQuotient = rigRule({
   needs: ['use.piece', 'gear.marks', 'policy'],
   subjects: chosenUses,
   about: aboutUse,
-  answer: (_, { piece, limit }) => {
-    if (limit?.kind !== 'rated' || !limit.limit.markAboveQuotient) return undefined;
+  answer: ({ policy }, { piece, limit }) => {
+    // A team that trusts marked limits has decided that already.
+    if (policy.trustMarkedWll || limit?.kind !== 'rated' || !limit.limit.markAboveQuotient) return undefined;
     const { markedWll, mbsN, designFactor, wllN } = limit.limit;
     return found({ name: pieceName(piece), designFactor, markedN: markedWll?.readingN ?? 0, mbsN, wllN });
   },

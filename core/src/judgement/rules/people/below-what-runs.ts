@@ -1,9 +1,9 @@
 import { rich } from '../../../quantity/format.ts';
-import { type Runner, runners, runRoomM, runsByN } from '../../../release/runs-away.ts';
+import { mayRunUnheld, type Runner, runners, runRoomM, runsByN } from '../../../release/runs-away.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import type { Body } from '../../../rig/rig.ts';
 import { momentRule } from '../../ask/rule.ts';
-import { aboutBody, found } from '../../ask/speak.ts';
+import { aboutBody, found, undecided } from '../../ask/speak.ts';
 
 export const belowWhatRuns = momentRule({
   code: 'below-what-runs',
@@ -11,11 +11,20 @@ export const belowWhatRuns = momentRule({
   softenable: false,
   why: 'What the line holds on a slope runs straight down when it parts; a cab or a tree is no protection from it.',
   needs: ['ground.slope', 'body.stands', 'body.size', 'body.heading', 'vehicle.stance', 'situation', 'load.travel', 'person.shelter'],
+  asks: 'What holds the vehicle above them?',
   subjects: belowAndAbove,
   about: ({ below, runner }) => ({ ...aboutBody(below), place: runner.body.id }),
-  margin: (moment, { below, runner }) =>
-    runsByN(moment, runner) > 0 ? runRoomM(moment, runner, placeOf(moment.rig, below)) : Number.POSITIVE_INFINITY,
-  answer: (_, { below, runner }) => found({ label: below.label, runs: runner.body.label }),
+  margin: (moment, { below, runner }) => {
+    const unheld = mayRunUnheld(moment, runner);
+    if (!unheld && !(runsByN(moment, runner) > 0)) return Number.POSITIVE_INFINITY;
+    const roomM = runRoomM(moment, runner, placeOf(moment.rig, below));
+    return unheld && roomM < 0 ? undefined : roomM;
+  },
+  answer: (moment, { below, runner }) => {
+    const data = { label: below.label, runs: runner.body.label };
+    return mayRunUnheld(moment, runner) ? undecided(data) : found(data);
+  },
+  question: ({ label, runs }) => rich`What holds ${runs}? ${label} is straight below it.`,
   title: ({ label, runs }) => rich`${label} is below ${runs}, which can run`,
   detail: ({ runs }) => rich`If its line parts, ${runs} runs straight down there. Stand uphill of it, or well to one side.`,
 });

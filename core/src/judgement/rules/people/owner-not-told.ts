@@ -7,11 +7,11 @@ export const ownerNotTold = rigRule({
   severity: 'fix',
   softenable: true,
   why: 'Damage is likely enough that its owner must have agreed to the risk first.',
-  needs: ['answers'],
+  needs: ['answers', 'purpose'],
   asks: 'Has the owner been told of the risks and agreed?',
   subjects: (rig) => {
     const recoversItself = winchDrives(rig).some(({ on }) => on === rig.load.on);
-    return rig.load.body.kind === 'vehicle' && !recoversItself ? wholeRig() : [];
+    return rig.load.body.kind === 'vehicle' && !recoversItself && rig.rig.purpose !== 'respool' ? wholeRig() : [];
   },
   about: itself,
   answer: (rig) => ticked(rig, 'owner-not-told.rig', {}),

@@ -13,7 +13,7 @@ export const damperToMove = momentRule({
   softenable: true,
   why: 'A damper rides with the rope; drawn into a fairlead or a pulley it jams there.',
   needs: ['dampers', 'line.way', 'load.travel', 'policy'],
-  subjects: ({ lines }) => lines.flatMap((line) => line.spans.flatMap((_, span) => (line.damped[span] ? [{ line, span }] : []))),
+  subjects: ({ lines }) => lines.flatMap((line) => line.spans.flatMap((_, span) => (line.hung[span] ? [{ line, span }] : []))),
   about: aboutSpan,
   margin: (moment, leg) => leftAbove(roomOfDamperM(moment, leg), moment.rig.policy.pull.damperRoomM.value),
   answer: ({ rig }, leg) => found({ ...legNamed(rig, leg), roomM: rig.policy.pull.damperRoomM.value }),

@@ -2,6 +2,7 @@ import { passesOver } from '../../../hazards/danger-zones.ts';
 import { stopAt } from '../../../moment/forces.ts';
 import type { Moment } from '../../../moment/moment.ts';
 import { bodyPose } from '../../../moment/poses.ts';
+import type { Policy } from '../../../policy/policy.ts';
 import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
 import type { ResolvedBody } from '../../../resolved/parts.ts';
@@ -9,18 +10,17 @@ import type { VehicleBody } from '../../../rig/rig.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { ticked } from '../../ask/speak.ts';
 
-/** Share of a vehicle's outline that counts: a line that starts or ends on its front or back crosses a corner without running under it. */
-const COUNTED_SHARE = 0.8;
-
 export const lineUnderVehicle = momentRule({
   code: 'line-under-vehicle',
   severity: 'fix',
   softenable: true,
   why: 'A line under a vehicle saws through hoses and wiring and is out of sight.',
-  needs: ['line.way', 'body.stands', 'body.size', 'body.heading', 'answers'],
+  needs: ['line.way', 'body.stands', 'body.size', 'body.heading', 'answers', 'policy'],
   asks: 'Is the line protected and clear of hoses where it passes under the vehicle?',
-  subjects: ({ bodies, lines }) => {
-    const vehicles = bodies.flatMap((on) => (on.body.kind === 'vehicle' ? [{ on, body: on.body, outline: countedOutline(on.body) }] : []));
+  subjects: ({ bodies, lines, policy }) => {
+    const vehicles = bodies.flatMap((on) =>
+      on.body.kind === 'vehicle' ? [{ on, body: on.body, outline: countedOutline(on.body, policy) }] : [],
+    );
     return lines.flatMap((line) => line.spans.flatMap((_, span) => vehicles.map((vehicle) => ({ ...vehicle, line, span }))));
   },
   about: ({ line, span, body }) => ({ subject: { kind: 'strand', id: `${line.line.id}.${span}` }, place: body.id }),
@@ -36,10 +36,11 @@ export const lineUnderVehicle = momentRule({
   question: ({ label }) => rich`The line passes under ${label}: is it protected and clear of hoses, wiring and the exhaust?`,
 });
 
-const countedOutline = (body: VehicleBody) =>
-  outlineOf({ ...body, lengthM: body.lengthM * COUNTED_SHARE, widthM: body.widthM * COUNTED_SHARE });
+/** As much of a vehicle's outline as counts: a line that starts or ends on its front or back crosses a corner without running under it. */
+const countedOutline = (body: VehicleBody, { judging: { underShare } }: Policy) =>
+  outlineOf({ ...body, lengthM: body.lengthM * underShare.value, widthM: body.widthM * underShare.value });
 
 function movedOutline(moment: Moment, on: ResolvedBody, body: VehicleBody) {
   const { xM, yM, turnRad } = bodyPose(moment, on);
-  return countedOutline({ ...body, xM, yM, headingRad: body.headingRad + turnRad });
+  return countedOutline({ ...body, xM, yM, headingRad: body.headingRad + turnRad }, moment.rig.policy);
 }

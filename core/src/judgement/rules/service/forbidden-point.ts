@@ -1,20 +1,38 @@
-import { refusedPoint } from '../../../gear/vehicle-points.ts';
+import { refusedKind } from '../../../gear/vehicle-points.ts';
 import { rich } from '../../../quantity/format.ts';
+import type { ResolvedUse } from '../../../resolved/parts.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
+import { pointKindOf } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
-import { aboutUse, chooseAnother, found, pieceName, usesOfClass } from '../../ask/speak.ts';
+import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
+import { pointName, pointUses } from '../../ask/vehicle-points.ts';
 
 export const forbiddenPoint = rigRule({
   code: 'forbidden-point',
   severity: 'stop',
   softenable: false,
   why: 'Only points made and rated for recovery, tied to the frame, hold a stuck vehicle.',
-  needs: ['use.piece', 'gear.pointKind'],
-  subjects: (rig) => usesOfClass(rig, 'recovery-point'),
+  needs: ['use.piece', 'use.named', 'gear.pointKind', 'situation'],
+  subjects: pointUses,
   about: aboutUse,
-  answer: (_, use) => {
-    const reason = refusedPoint(use.piece);
-    return reason === undefined ? undefined : found({ name: pieceName(use.piece), reason }, chooseAnother(use, 'Choose another point'));
+  answer: (rig, use) => {
+    const kind = pointKindOf(use);
+    const reason = refusedKind(kind);
+    if (reason === undefined || (kind === 'tie-down-eye' && isOnRollingLoad(rig, use))) return undefined;
+    return found({ name: pointName(use), reason }, chooseAnother(use, 'Choose another point'));
   },
   title: ({ name }) => rich`${name} must not be pulled on`,
   detail: ({ reason }) => rich`Refused: ${reason}.`,
 });
+
+/** A tie-down eye holds a load that rolls: no depth, no wheel or driveline that does not turn, no ledge in its way. */
+function isOnRollingLoad({ rig: { situation }, load }: ResolvedRig, { seat }: ResolvedUse): boolean {
+  const on = seat.kind === 'chain' ? seat.chain.point?.on : undefined;
+  const rolls =
+    situation.depth === 'none' &&
+    (situation.trailer?.depth ?? 'none') === 'none' &&
+    situation.lockedShare === 0 &&
+    !situation.drivelineLocked &&
+    situation.ledge === undefined;
+  return on === load.on && load.body.kind === 'vehicle' && rolls;
+}

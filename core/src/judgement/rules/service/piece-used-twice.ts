@@ -18,12 +18,12 @@ export const pieceUsedTwice = rigRule({
   detail: () => rich`Choose another for one of its places.`,
 });
 
-/** Uses whose piece is in a place before; one rope may serve as two where a grip parts it. */
+/** Uses whose piece is in a place before; one rope may serve as two where a grip parts it, and several may hang on one point. */
 function usedAgain({ chosen }: ResolvedRig): readonly ChosenUse[] {
   const parted = chosen.some(({ use }) => use.role === 'grip');
   const seen = new Set<string>();
-  return chosen.filter(({ piece }) => {
-    const again = seen.has(piece.id) && !(parted && isRope(piece));
+  return chosen.filter(({ piece, use }) => {
+    const again = seen.has(piece.id) && !(parted && isRope(piece)) && use.role !== 'point';
     seen.add(piece.id);
     return again;
   });

@@ -3,6 +3,7 @@ import { blockForOtherRope } from './block-for-other-rope.ts';
 import { cannotServeHere } from './cannot-serve-here.ts';
 import { carabinerMinorAxis } from './carabiner-minor-axis.ts';
 import { chainInLine } from './chain-in-line.ts';
+import { drivingWhileHooked } from './driving-while-hooked.ts';
 import { forbiddenPoint } from './forbidden-point.ts';
 import { hookOpening } from './hook-opening.ts';
 import { knotPlacement } from './knot-placement.ts';
@@ -13,6 +14,7 @@ import { openHook } from './open-hook.ts';
 import { pieceMissing } from './piece-missing.ts';
 import { pieceUsedTwice } from './piece-used-twice.ts';
 import { pinSide } from './pin-side.ts';
+import { pointNotNamed } from './point-not-named.ts';
 import { pointUnknown } from './point-unknown.ts';
 import { ringOnMetal } from './ring-on-metal.ts';
 import { ringWithSteelLine } from './ring-with-steel-line.ts';
@@ -24,6 +26,7 @@ export const serviceRules: readonly Rule[] = [
   cannotServeHere,
   carabinerMinorAxis,
   chainInLine,
+  drivingWhileHooked,
   forbiddenPoint,
   hookOpening,
   knotPlacement,
@@ -34,6 +37,7 @@ export const serviceRules: readonly Rule[] = [
   pieceMissing,
   pieceUsedTwice,
   pinSide,
+  pointNotNamed,
   pointUnknown,
   ringOnMetal,
   ringWithSteelLine,

@@ -12,7 +12,7 @@ export const softOnSharpEdge = rigRule({
   severity: 'fix',
   softenable: false,
   why: 'Fibre under load is cut by an edge that a thumb barely feels.',
-  needs: ['use.piece', 'gear.edgeRadiusM', 'gear.ropeDiameterM', 'answers'],
+  needs: ['use.piece', 'gear.edgeRadiusM', 'gear.ropeDiameterM', 'answers', 'policy'],
   asks: 'Are the edges rounded where the soft shackle lies?',
   subjects: lyingOnEdges,
   about: ({ use }) => aboutUse(use),
@@ -27,7 +27,9 @@ export const softOnSharpEdge = rigRule({
       const asked = ticked(rig, questionId, data);
       return asked?.kind === 'undecided' ? { ...asked, fixes: openPiece(point, 'Enter the edge radius') } : asked;
     }
-    return fallsShort(radiusM, ropeM / 4) ? found({ ...data, radiusM, ropeM }, chooseAnother(use, 'Choose a steel shackle')) : undefined;
+    return fallsShort(radiusM, ropeM * rig.policy.judging.edgePerRope.value)
+      ? found({ ...data, radiusM, ropeM }, chooseAnother(use, 'Choose a steel shackle'))
+      : undefined;
   },
   title: ({ name, over }) => rich`${name} lies on a sharp edge of ${over}`,
   detail: ({ rock, radiusM, ropeM }) => {

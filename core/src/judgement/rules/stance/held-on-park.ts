@@ -1,18 +1,21 @@
 import { rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../ask/rule.ts';
-import { itself, ticked, vehicleOf, wholeRig, winchDrives } from '../../ask/speak.ts';
+import { found, itself, ticked, vehicleOf, wholeRig, winchDrives } from '../../ask/speak.ts';
 
 export const heldOnPark = rigRule({
   code: 'held-on-park',
   severity: 'stop',
   softenable: false,
   why: 'A parking pawl breaks at a load that the brakes would have held.',
-  needs: ['answers'],
+  needs: ['answers', 'vehicle.stance'],
   asks: 'Is the winching vehicle out of gear with all its brakes on?',
   subjects: (rig) => (winchDrives(rig).some(({ on }) => vehicleOf(on) !== undefined && on !== rig.load.on) ? wholeRig() : []),
   about: itself,
-  answer: (rig) => ticked(rig, 'held-on-park.rig', {}),
-  title: () => rich`The winching vehicle is held by its selector alone`,
+  answer: (rig) => {
+    const alone = winchDrives(rig).flatMap(({ on }) => (vehicleOf(on)?.stance?.brakes === 'park-only' ? [vehicleOf(on)?.label ?? ''] : []));
+    return alone.length > 0 ? found({ names: alone }) : ticked(rig, 'held-on-park.rig', { names: [] as readonly string[] });
+  },
+  title: ({ names }) => rich`${names.length > 0 ? names.join(', ') : 'The winching vehicle'} is held by its selector alone`,
   detail: () => rich`Take it out of gear, put all brakes on and chock the wheels.`,
   question: () => rich`Is the winching vehicle out of gear with all its brakes on?`,
 });

@@ -2,6 +2,7 @@ import type { Rule } from '../../ask/rule.ts';
 import { engineOff } from './engine-off.ts';
 import { heldOnPark } from './held-on-park.ts';
 import { jackWithoutStand } from './jack-without-stand.ts';
+import { loadRunsAside } from './load-runs-aside.ts';
 import { mayTip } from './may-tip.ts';
 import { noChocks } from './no-chocks.ts';
 import { runsByItself } from './runs-by-itself.ts';
@@ -16,6 +17,7 @@ export const stanceRules: readonly Rule[] = [
   engineOff,
   heldOnPark,
   jackWithoutStand,
+  loadRunsAside,
   mayTip,
   noChocks,
   runsByItself,

@@ -1,6 +1,6 @@
-import { isLastResortPoint } from '../../../gear/vehicle-points.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { ResolvedUse } from '../../../resolved/parts.ts';
+import { isLastResort, pointKindOf } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, found, pieceName } from '../../ask/speak.ts';
 import { runUps } from './run-ups.ts';
@@ -10,7 +10,7 @@ export const runUpOnJudgedPoint = rigRule({
   severity: 'stop',
   softenable: false,
   why: 'A point that nobody rated may come off in a jerk, and then it is a shot.',
-  needs: ['use.piece', 'use.judged', 'gear.marks', 'line.way'],
+  needs: ['use.piece', 'use.judged', 'use.named', 'gear.marks', 'gear.pointKind', 'line.way'],
   subjects: (rig) =>
     runUps(rig)
       .flatMap(({ line }) => [line.stops[0]?.chain, line.stops.at(-1)?.chain].flatMap((chain) => chain?.uses ?? []))
@@ -21,6 +21,9 @@ export const runUpOnJudgedPoint = rigRule({
   detail: () => rich`It is not a rated recovery point. Pull steadily, or take a rated point.`,
 });
 
-function isJudged({ use, piece, limit }: ResolvedUse): boolean {
-  return use.judged !== undefined || limit?.kind === 'judged' || (piece !== undefined && isLastResortPoint(piece));
+/** Hooks and eyes that carry no mark of their own are judged too, whoever answers for them. */
+function isJudged(use: ResolvedUse): boolean {
+  const kind = pointKindOf(use);
+  const unmarked = use.limit?.kind !== 'rated' && (kind === 'factory-hook' || kind === 'tie-down-eye');
+  return use.use.judged !== undefined || use.limit?.kind === 'judged' || unmarked || isLastResort(use);
 }
