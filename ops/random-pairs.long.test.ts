@@ -132,7 +132,8 @@ describe(`of ${PAIRS} random pairs, the change makes worse what it must`, () => 
       for (const place of long.places) {
         const other = short.places.find(({ id }) => id === place.id);
         // The rig moves by centimetres as the strap shortens; what is held is the load that the same pull puts on a leg.
-        if (place.kind !== 'legs' || place.utilisation === undefined || other?.utilisation === undefined || (place.plannedN ?? 0) < 1e-6) continue;
+        if (place.kind !== 'legs' || place.utilisation === undefined || other?.utilisation === undefined || (place.plannedN ?? 0) < 1e-6)
+          continue;
         compared++;
         expect(other.utilisation).toBeGreaterThan(place.utilisation * 0.99);
       }

@@ -14,6 +14,7 @@ export type { Situation } from './effort/situation.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
+export { pointKinds, winchFaces } from './gear/classes/materials.ts';
 export { type Role, roleWords } from './gear/classes/roles.ts';
 export {
   type GearFacts,
@@ -39,7 +40,18 @@ export {
   tonUnits,
 } from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
-export { inLineLengthM, isRecoveryPoint, isRope, isWinch, offeredAs, servesAs, traitsOf } from './gear/traits.ts';
+export {
+  hasAxes,
+  inLineLengthM,
+  isLanyard,
+  isRecoveryPoint,
+  isRope,
+  isWinch,
+  liftsOnTheSpot,
+  offeredAs,
+  servesAs,
+  traitsOf,
+} from './gear/traits.ts';
 export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
@@ -191,6 +203,8 @@ export {
   extendLine,
   freeIdIn,
   insertPiece,
+  type LanyardReach,
+  lanyardReaches,
   removeBody,
   removeLine,
   removeUse,

@@ -58,6 +58,13 @@ export const isStrap = (piece: GearFacts | undefined): piece is GearFacts => pie
 export const isWinch = (piece: GearFacts | undefined): piece is GearOf<'winch'> => isClass(piece, 'winch');
 export const isRecoveryPoint = (piece: GearFacts | undefined): piece is GearOf<'recovery-point'> => isClass(piece, 'recovery-point');
 
+/** A lanyard, which catches what flies. */
+export const isLanyard = (piece: GearFacts | undefined): boolean => isClass(piece, 'safety-lanyard');
+/** A tool that lifts on the spot, of which the rules of a rig speak. */
+export const liftsOnTheSpot = (piece: GearFacts | undefined): boolean => isClass(piece, 'lifting-jack');
+/** A connector that is weaker across its gate. */
+export const hasAxes = (piece: GearFacts | undefined): boolean => isClass(piece, 'carabiner');
+
 /** Diameter of what an eye sits on, metres; undefined where the class has no pin or its size is not on record. */
 export function pinOf(piece: GearFacts | undefined): number | undefined {
   if (piece === undefined) return undefined;

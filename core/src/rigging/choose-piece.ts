@@ -17,8 +17,8 @@ function fairleadEdits(rig: Rig, use: PieceUse, { attributes }: GearOf<'winch'>)
 /** Edits that choose a piece for a place; a winch's fairlead and a recovery point go to where they sit on the vehicle. */
 export function choosePieceEdits(rig: Rig, use: PieceUse, piece: GearFacts): readonly Edit[] {
   // What somebody judged was the point that was there before.
-  const { judged: _before, ...bare } = use;
-  if (use.judged) return [{ kind: 'change-use', useId: use.id, use: bare }, ...choosePieceEdits(rig, bare, piece)];
+  const { judged: _before, named: _said, ...bare } = use;
+  if (use.judged || use.named) return [{ kind: 'change-use', useId: use.id, use: bare }, ...choosePieceEdits(rig, bare, piece)];
   const choose: Edit = { kind: 'choose-piece', useId: use.id, gearId: piece.id };
   if (isWinch(piece)) return [choose, ...fairleadEdits(rig, use, piece)];
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));

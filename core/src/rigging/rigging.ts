@@ -143,6 +143,27 @@ export function addLanyard(rig: Rig, useId: string, to: Body): readonly Edit[] {
   ];
 }
 
+/** Something that a lanyard may be tied to, in words. */
+export interface LanyardReach {
+  readonly id: string;
+  readonly words: string;
+  readonly to: NonNullable<Rig['lanyards']>[number]['to'];
+}
+
+/** What a lanyard may be tied to: every strand that moves along, by a grip, and every point of the rig. */
+export const lanyardReaches = (rig: Rig): readonly LanyardReach[] => [
+  ...rig.lines.flatMap(({ id, via }) =>
+    Array.from({ length: via.length + 1 }, (_, strand): LanyardReach => {
+      const name = rig.lines.length === 1 ? 'the line' : id.replaceAll('-', ' ');
+      return { id: `${id}.${strand}`, words: `strand ${strand + 1} of ${name}, by a grip`, to: { kind: 'strand', lineId: id, strand } };
+    }),
+  ),
+  ...rig.points.map(({ id, label, bodyId }): LanyardReach => {
+    const body = rig.bodies.find((entry) => entry.id === bodyId);
+    return { id, words: body && body.label !== label ? `${label}, on ${body.label}` : label, to: { kind: 'point', pointId: id } };
+  }),
+];
+
 /** A body with everything that is fastened to it: lines that end or turn there go too. The load stays. */
 export function removeBody(rig: Rig, bodyId: string): readonly Edit[] {
   return rig.load.bodyId === bodyId ? [] : withTidying(rig, takeOff(rig, bodyId));

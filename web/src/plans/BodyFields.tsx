@@ -15,6 +15,7 @@ import { useFigures } from '../shell/use-figures.ts';
 import { asVehicle } from './body-edits.ts';
 import { Choice, Group } from './fields.tsx';
 import { NumberField } from './NumberField.tsx';
+import { VehicleFigures } from './outline/VehicleFigures.tsx';
 import { PersonFields } from './PersonFields.tsx';
 import { StanceChoices } from './StandingFields.tsx';
 import { TreeChoices } from './TreeChoices.tsx';
@@ -112,6 +113,7 @@ function KindFields({ body, put, apply, rig }: KindProps<Body> & Pick<BodyFields
           <WhichVehicle body={body} put={put} />
           <SizeFields body={body} put={put} />
           <StanceChoices body={body} apply={apply} />
+          <VehicleFigures body={body} apply={apply} />
         </>
       );
     case 'load':

@@ -27,7 +27,7 @@ export function BookPoints({ rig, use, apply, close }: BookPointsProps) {
       key={entry.entryId}
       entry={entry}
       hook={(consent) => {
-        apply(bookEdits(rig, use, entry, consent));
+        if (team) apply(bookEdits(rig, use, entry, consent, { person: team.actor.name, on: team.today }));
         close();
       }}
     />

@@ -12,18 +12,21 @@ import {
 } from '@wainrope/core';
 import type { RegisterPiece } from '../gear/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
+import { UseFields } from './outline/UseFields.tsx';
 import { PointFields } from './PointFields.tsx';
 
 interface ChainRowsProps {
   readonly rig: Rig;
   readonly pieces: readonly RegisterPiece[];
+  /** Who states what is stated here, and on which day. */
+  readonly said: { readonly person: string; readonly on: string };
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
   readonly lay: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
 }
 
 /** Each chain of gear from its body outward, piece by piece, and what ties vehicles back. */
-export function ChainRows({ rig, pieces, apply, lay, choosePiece }: ChainRowsProps) {
+export function ChainRows({ rig, pieces, said, apply, lay, choosePiece }: ChainRowsProps) {
   const parts = [
     ...rig.chains.map((chain) => ({ id: chain.id, title: chainWords(rig, chain), uses: chain.pieces, chain })),
     ...(rig.backAnchors ?? []).map((back) => ({ id: back.id, title: 'Tied back', uses: back.pieces, chain: undefined })),
@@ -46,6 +49,9 @@ export function ChainRows({ rig, pieces, apply, lay, choosePiece }: ChainRowsPro
                 Take out
               </button>
             )}
+            <div className="grid w-full grid-cols-2 items-end gap-x-3">
+              <UseFields use={use} facts={pieces.find(({ gear }) => gear.gearId === use.gearId)?.facts} said={said} apply={apply} />
+            </div>
           </li>
         ))}
         {chain && <ChainKeys rig={rig} chain={chain} apply={apply} lay={lay} />}

@@ -23,6 +23,10 @@ import { BodyFields } from './BodyFields.tsx';
 import { addEdits, bodyKindWords, duplicateEdits, keyEdits } from './body-edits.ts';
 import { ChainRows } from './ChainRows.tsx';
 import { FeatureFields } from './FeatureFields.tsx';
+import { DriveFields } from './outline/DriveFields.tsx';
+import { LanyardRows } from './outline/LanyardRows.tsx';
+import { TaskFields } from './outline/TaskFields.tsx';
+import { ToolFields } from './outline/ToolFields.tsx';
 import { bodySelected, edited, routed, routeEnded } from './planner-slice.ts';
 import { draftEdits, routeWords } from './route-words.ts';
 import { Unlocked } from './Unlocked.tsx';
@@ -47,6 +51,7 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
   const dispatch = useAppDispatch();
   const { figure } = useFigures();
   const [marked, setMarked] = useState<readonly string[]>([]);
+  const said = { person: team?.actor.name ?? 'somebody', on: team?.today ?? '1970-01-01' };
   const measured = measuredWords(rig, marked, figure);
   /** The third place opens an angle, the fourth begins anew. */
   const measure = (bodyId: string) =>
@@ -117,9 +122,15 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
               </button>
             </div>
           ))}
-          <ChainRows rig={rig} pieces={pieces} apply={apply} lay={lay} choosePiece={choosePiece} />
+          <ChainRows rig={rig} pieces={pieces} said={said} apply={apply} lay={lay} choosePiece={choosePiece} />
+          <LanyardRows rig={rig} pieces={pieces} apply={apply} />
         </Unlocked>
       </section>
+      <Unlocked>
+        <DriveFields rig={rig} actor={said.person} apply={apply} />
+        <TaskFields rig={rig} apply={apply} />
+        <ToolFields rig={rig} pieces={pieces} apply={apply} />
+      </Unlocked>
       <Unlocked>
         <FeatureFields rig={rig} apply={apply} />
       </Unlocked>

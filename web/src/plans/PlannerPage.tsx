@@ -1,6 +1,5 @@
 import type { PlanView } from '@wainrope/contract';
 import {
-  applied,
   type Case,
   choosePieceEdits,
   type Edit,
@@ -175,7 +174,8 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
   const choose = (piece: RegisterPiece, consent?: string) => {
     const edits = use ? choosePieceEdits(rig, use, piece.facts) : [];
-    apply(use && consent ? [...edits, ...consentEdits(applied(rig, edits), use, consent)] : edits);
+    const said = { person: team.actor.name, on: team.today };
+    apply(use && consent ? [...edits, ...consentEdits(use, piece.facts.id, consent, said)] : edits);
     setChoosing(undefined);
   };
   const shared = { rig, pieces, apply };

@@ -54,7 +54,7 @@ export function SitePanel(props: SitePanelProps) {
     <div className="space-y-4 py-2">
       <VehicleFields {...props} />
       <HookUpNotes rig={props.rig} vehicles={props.vehicles} />
-      <StandingFields rig={props.rig} report={props.report} apply={props.apply} />
+      <StandingFields rig={props.rig} report={props.report} said={{ person: props.actor, on: props.today }} apply={props.apply} />
       <TreeFields {...props} />
       <GroundFields {...props} />
       <ObstacleFields rig={props.rig} apply={props.apply} />

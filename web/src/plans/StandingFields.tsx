@@ -7,19 +7,50 @@ import { brakeWords, holdGroundWords } from './situation-words.ts';
 interface StandingFieldsProps {
   readonly rig: Rig;
   readonly report: Report;
+  /** Who states it, and on which day. */
+  readonly said: { readonly person: string; readonly on: string };
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
 }
 
 const BRAKES = ['all', 'parking-rear', 'parking-front', 'park-only', 'none'] as const;
 
 /** What every vehicle that pulls stands on and what holds it there. */
-export function StandingFields({ rig, report, apply }: StandingFieldsProps) {
+export function StandingFields({ rig, report, said, apply }: StandingFieldsProps) {
   const pulled = report.holds.filter(({ isLoad }) => !isLoad).map(({ bodyId }) => bodyId);
   const vehicles = rig.bodies.filter((body): body is VehicleBody => body.kind === 'vehicle' && pulled.includes(body.id));
-  return vehicles.map((body) => <Standing key={body.id} body={body} report={report} apply={apply} />);
+  const winches = rig.lines.some(({ drive }) => drive.kind === 'winch');
+  return (
+    <>
+      {vehicles.map((body) => (
+        <Standing key={body.id} body={body} report={report} apply={apply} />
+      ))}
+      {winches && <EngineChoice engine={rig.engine} said={said} apply={apply} />}
+    </>
+  );
 }
 
-function Standing({ body, report, apply }: { readonly body: VehicleBody } & Omit<StandingFieldsProps, 'rig'>) {
+/** Whether the engine of the winching vehicle runs, and who says so. */
+function EngineChoice({ engine, said, apply }: Pick<StandingFieldsProps, 'said' | 'apply'> & { readonly engine: Rig['engine'] }) {
+  return (
+    <Group title="Engine of the winching vehicle">
+      <Choice
+        label="It"
+        value={engine === undefined ? '' : engine.running ? 'runs' : 'is off'}
+        options={['', 'runs', 'is off'] as const}
+        words={(state) => (state === '' ? 'not said yet' : state)}
+        onChange={(state) => apply([{ kind: 'state-engine', engine: state === '' ? undefined : { running: state === 'runs', ...said } }])}
+      />
+      {engine?.person !== undefined && (
+        <p className="self-end pb-2 text-[15px] text-quiet">
+          Said by {engine.person}
+          {engine.on !== undefined && ` on ${engine.on}`}
+        </p>
+      )}
+    </Group>
+  );
+}
+
+function Standing({ body, report, apply }: { readonly body: VehicleBody } & Omit<StandingFieldsProps, 'rig' | 'said'>) {
   const { figure } = useFigures();
   const hold = report.holds.find(({ bodyId }) => bodyId === body.id);
   return (

@@ -41,7 +41,7 @@ export function UnregisteredPoint({ rig, use, policy, pieces, apply, close }: Un
     if (limit.kind !== 'limit' || !team) return;
     const { workingN, failingN } = limit;
     const judged = { workingN, failingN, person: person.trim(), on: team.today, reason };
-    apply(judgedPointEdits(rig, use, label, judged));
+    apply(judgedPointEdits(rig, use, label, judged, kind === 'factory-hook' ? 'factory-hook' : undefined));
     close();
   };
   return (

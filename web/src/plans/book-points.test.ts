@@ -1,5 +1,6 @@
 import type { HookUpView } from '@wainrope/contract';
-import { applied, layOnSite, layouts, type Rig } from '@wainrope/core';
+import { applied, layOnSite, layouts, type Rig, teamStandard, wordsOf, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import { bookEdits, consentEdits, entriesFor } from './book-points.ts';
 
@@ -12,6 +13,7 @@ const rig: Rig = {
 };
 const [use] = rig.chains[0]?.pieces ?? [];
 if (!use) throw new Error('no place');
+const said = { person: 'Isla', on: '2026-06-01' };
 const entry = (change: Partial<HookUpView>): HookUpView => ({
   entryId: 'e',
   model: 'Carrier, short',
@@ -31,19 +33,27 @@ describe('points of the hook-up book', () => {
     expect(entriesFor(rig, use.id, entries, () => undefined)).toEqual([]);
   });
   it('move the point there; a piece of the register is no longer claimed', () => {
-    const after = applied(rig, bookEdits(rig, use, entry({ forwardM: 1.7, leftM: 0.4, heightM: 0.55 }), ''));
+    const after = applied(rig, bookEdits(rig, use, entry({ forwardM: 1.7, leftM: 0.4, heightM: 0.55 }), '', said));
     const point = after.points.find(({ bodyId }) => bodyId === 'otter');
     expect(point).toMatchObject({ label: 'left frame horn', place: { forwardM: 1.7, leftM: 0.4, heightM: 0.55 } });
     expect(after.chains[0]?.pieces[0]?.gearId).toBeUndefined();
   });
   it('are never hooked up at where they are refused, and a last resort only with consent by name', () => {
-    expect(bookEdits(rig, use, entry({ kind: 'refused' }), 'Owner')).toEqual([]);
-    expect(bookEdits(rig, use, entry({ kind: 'last-resort' }), '  ')).toEqual([]);
-    const after = applied(rig, bookEdits(rig, use, entry({ kind: 'last-resort' }), 'Wilma Tarn'));
-    expect(after.points.find(({ bodyId }) => bodyId === 'otter')?.label).toBe('left frame horn, last resort, agreed by Wilma Tarn');
+    expect(bookEdits(rig, use, entry({ kind: 'refused' }), 'Owner', said)).toEqual([]);
+    expect(bookEdits(rig, use, entry({ kind: 'last-resort' }), '  ', said)).toEqual([]);
+    const after = applied(rig, bookEdits(rig, use, entry({ kind: 'last-resort' }), ' Wilma Tarn ', said));
+    expect(after.points.find(({ bodyId }) => bodyId === 'otter')?.label).toBe('left frame horn');
+    expect(after.chains[0]?.pieces[0]?.named).toEqual({ lastResort: true, ...said, agreedBy: 'Wilma Tarn' });
+  });
+  it('tell the judgement that it is a last resort: its rule speaks, with who agreed', () => {
+    const edited = applied(rig, bookEdits(rig, use, entry({ kind: 'last-resort' }), 'Wilma Tarn', said));
+    const report = judge({ kind: 'rig', name: 'Test', asOf: '2026-06-01', rig: edited, gear: [], policy: teamStandard });
+    const finding = report.findings.find(({ code }) => code === 'last-resort-point');
+    expect(finding).toMatchObject({ severity: 'fix', subject: { id: use.id } });
+    expect(finding && write(wordsOf(finding).detail)).toContain('Wilma Tarn knows the risk and agreed');
   });
   it('write down who agreed to a last resort of the register too', () => {
-    const after = applied(rig, consentEdits(rig, use, '  Ada Moss '));
-    expect(after.points.find(({ bodyId }) => bodyId === 'otter')?.label).toMatch(/, last resort, agreed by Ada Moss$/);
+    const after = applied(rig, consentEdits(use, 'VP-1', '  Ada Moss ', said));
+    expect(after.chains[0]?.pieces[0]).toMatchObject({ gearId: 'VP-1', named: { lastResort: true, agreedBy: 'Ada Moss' } });
   });
 });

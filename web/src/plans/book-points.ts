@@ -14,32 +14,33 @@ export function entriesFor(
   return entries.filter((entry) => entry.model.toLowerCase() === model?.toLowerCase()).sort((a, b) => order[a.kind] - order[b.kind]);
 }
 
+/** Who states it, and on which day. */
+export interface Said {
+  readonly person: string;
+  readonly on: string;
+}
+
 /**
  * Edits that hook up at a place of the book: the point goes there under its name, without a piece of the register, so that
- * somebody must still say what it holds. A last resort carries who of the owner's side has agreed.
+ * somebody must still say what it holds. That it is a last resort is a fact of the place, with who of the owner's side has agreed.
  */
-export function bookEdits(rig: Rig, use: PieceUse, entry: HookUpView, consent: string): readonly Edit[] {
+export function bookEdits(rig: Rig, use: PieceUse, entry: HookUpView, consent: string, said: Said): readonly Edit[] {
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const point = chain && pointOfChain(rig, chain);
   if (entry.kind === 'refused' || point?.place.kind !== 'on-vehicle') return [];
   if (entry.kind === 'last-resort' && consent.trim() === '') return [];
   const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = entry;
-  const label = entry.kind === 'last-resort' ? agreedLabel(entry.place, consent) : entry.place.slice(0, 80);
+  const { gearId: _piece, judged: _other, named: _before, ...bare } = use;
+  const lastResort = entry.kind === 'last-resort';
+  const named = { lastResort, ...said, ...(lastResort && { agreedBy: consent.trim() }) };
   return [
-    { kind: 'choose-piece', useId: use.id, gearId: undefined },
-    { kind: 'change-point', point: { ...point, label, place: { kind: 'on-vehicle', forwardM, leftM, heightM } } },
+    { kind: 'change-use', useId: use.id, use: { ...bare, named } },
+    { kind: 'change-point', point: { ...point, label: entry.place.slice(0, 80), place: { kind: 'on-vehicle', forwardM, leftM, heightM } } },
   ];
 }
 
-/** The name of a point that is a last resort, with who of the owner's side has agreed. */
-export function agreedLabel(place: string, consent: string): string {
-  const agreed = `, last resort, agreed by ${consent.trim()}`;
-  return `${place.slice(0, 80 - agreed.length)}${agreed}`.slice(0, 80);
-}
-
 /** Edits, after those that choose a piece which is a last resort, that write down who has agreed. */
-export function consentEdits(rig: Rig, use: PieceUse, consent: string): readonly Edit[] {
-  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
-  const point = chain && pointOfChain(rig, chain);
-  return point ? [{ kind: 'change-point', point: { ...point, label: agreedLabel(point.label, consent) } }] : [];
+export function consentEdits(use: PieceUse, gearId: string, consent: string, said: Said): readonly Edit[] {
+  const { judged: _other, ...bare } = use;
+  return [{ kind: 'change-use', useId: use.id, use: { ...bare, gearId, named: { lastResort: true, ...said, agreedBy: consent.trim() } } }];
 }

@@ -61,7 +61,9 @@ describe('the panels of a rig of several lines', () => {
   });
   it('ask what each winching vehicle stands on, not the one that is stuck', async () => {
     const apply = vi.fn<(edits: readonly Edit[]) => void>();
-    const box = await render(<StandingFields rig={two.rig} report={judge(two)} apply={apply} />);
+    const box = await render(
+      <StandingFields rig={two.rig} report={judge(two)} said={{ person: 'Isla', on: '2026-06-01' }} apply={apply} />,
+    );
     expect(box.textContent).toContain('Heron, winching');
     expect(box.textContent).not.toContain('Badger, winching');
     const ground = box.querySelector('select');

@@ -13,18 +13,20 @@ import {
 import type { RegisterPiece } from '../gear/use-register.ts';
 
 export type Judged = NonNullable<PieceUse['judged']>;
+type PointKind = NonNullable<NonNullable<PieceUse['named']>['pointKind']>;
 
 /**
  * Edits that hook up at a vehicle's own point, for which a named person answers: no piece of the register stands there, the point
  * goes by the name that is given. Nothing where the place is on no vehicle.
  */
-export function judgedPointEdits(rig: Rig, use: PieceUse, label: string, judged: Judged): readonly Edit[] {
+export function judgedPointEdits(rig: Rig, use: PieceUse, label: string, judged: Judged, pointKind?: PointKind): readonly Edit[] {
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const point = chain && pointOfChain(rig, chain);
   if (point?.place.kind !== 'on-vehicle') return [];
-  const { gearId: _piece, ...bare } = use;
+  const { gearId: _piece, named: _before, ...bare } = use;
+  const named = pointKind && { pointKind, lastResort: false, person: judged.person, on: judged.on };
   return [
-    { kind: 'change-use', useId: use.id, use: { ...bare, judged } },
+    { kind: 'change-use', useId: use.id, use: { ...bare, judged, ...(named && { named }) } },
     { kind: 'change-point', point: { ...point, label: label.trim().slice(0, 80) || point.label } },
   ];
 }

@@ -35,6 +35,14 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
     title: 'Run-ups',
     why: 'No faster than a peak within every limit, and with a quarter more speed a margin of 1.5 to breaking; no run-up far off the heading.',
   },
+  judging: {
+    title: 'What tells one thing from another',
+    why: 'When a bend is tight, a point off-centre, an edge sharp; and the guesses for a vehicle whose papers are not at hand.',
+  },
+  usual: {
+    title: 'Usual sizes of what is not on record',
+    why: 'Somebody is asked only where the least and the greatest of the usual do not end alike.',
+  },
   respool: { title: 'Spooling', why: 'Tension under which a line is spooled, so that turns do not dive.' },
   zones: { title: 'Zones and reach', why: 'Corridor beside a tensioned strand, and how far a wireless remote is trusted.' },
 };
@@ -49,6 +57,7 @@ const UNITS: readonly (readonly [RegExp, string])[] = [
   [/Days$/, 'days'],
   [/Min$/, 'min'],
   [/Ohm$/, 'Ω'],
+  [/Kg$/, 'kg'],
   [/Pa$/, 'Pa'],
   [/M2$/, 'm²'],
   [/C$/, '°C'],
@@ -63,7 +72,9 @@ export function leafWords(path: string): { readonly label: string; readonly unit
   const unit = keys.map((key) => UNITS.find(([ending]) => ending.test(key) && key.length > 1)?.[1]).find(Boolean) ?? '';
   const words = keys.map((key) =>
     key
-      .replace(/(MPerS2|JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|M2|[NMSC])$/, (ending, _all, at: number) => (at === 0 ? ending : ''))
+      .replace(/(MPerS2|JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|Kg|M2|[NMSC])$/, (ending, _all, at: number) =>
+        at === 0 ? ending : '',
+      )
       .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
       .replaceAll('-', ' ')
       .toLowerCase(),
