@@ -47,6 +47,7 @@ interface Estimated {
 
 const PLANNED_BY: { readonly [K in Effort['plannedBy']]: string } = {
   mire: 'the multiple for its depth',
+  'one-with-margin': 'the team’s method, with its margin',
   'greatest-with-margin': 'the greatest method, with margin',
   'holds-back': 'what holds it back, with the team’s margin on the most by which it runs',
   'runs-by-itself': 'it may run by itself: the largest is held, with margin',

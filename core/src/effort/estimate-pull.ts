@@ -51,7 +51,7 @@ export interface Effort {
   readonly medianN: number;
   readonly highN: number;
   readonly plannedN: number;
-  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'runs-by-itself' | 'holds-back' | 'spooling';
+  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'one-with-margin' | 'runs-by-itself' | 'holds-back' | 'spooling';
   /** Some method finds that it runs by itself. */
   readonly runsByItself: boolean;
 }
@@ -110,6 +110,8 @@ function planned(methods: readonly MethodEstimate[], runsByItself: boolean, poli
   if (runsByItself) return { plannedN: margin * Math.max(...methods.map(({ pullN }) => Math.abs(pullN))), plannedBy: 'runs-by-itself' };
   const byDepth = methods.find(({ id }) => id === 'mire');
   if (byDepth) return { plannedN: byDepth.pullN, plannedBy: 'mire' };
+  const chosen = methods.find(({ id }) => id === policy.schools.estimate);
+  if (chosen) return { plannedN: margin * chosen.pullN, plannedBy: 'one-with-margin' };
   return { plannedN: margin * Math.max(...methods.map(({ pullN }) => pullN)), plannedBy: 'greatest-with-margin' };
 }
 

@@ -1,5 +1,6 @@
 import { POUND_FORCE_N } from '../quantity/units.ts';
 import type { Policy } from './policy.ts';
+import { carefulSchools } from './schools.ts';
 
 const TYPICAL = 'usual trade figure; the maker’s figure wins';
 const HOUSE = 'team standard';
@@ -34,6 +35,7 @@ type PhysicsGroups = Pick<
   | 'pull'
   | 'usual'
   | 'judging'
+  | 'schools'
   | 'runUp'
   | 'respool'
   | 'zones'
@@ -115,6 +117,7 @@ export const physicsStandard: PhysicsGroups = {
     partMin: t(3, HOUSE),
     pieceMin: t(0.5, HOUSE),
   },
+  schools: carefulSchools,
   judging: {
     tightBend: t(0.75, HOUSE),
     offCentreShare: t(0.15, HOUSE),

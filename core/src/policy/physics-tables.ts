@@ -2,6 +2,7 @@ import { flag, numeric, text } from '../codec/scalars.ts';
 import { list, record } from '../codec/structures.ts';
 import { type RopeLawKind, ropeLaws } from '../gear/classes/materials.ts';
 import { factorRow, row, table } from './rows.ts';
+import { schoolsCodec } from './schools.ts';
 
 /** Ground under braked wheels. */
 export const holdGrounds = ['dry-gravel', 'dry-grass', 'wet-grass', 'mud', 'snow', 'ice'] as const;
@@ -156,6 +157,7 @@ export const physicsTables = {
     /** Rolling resistance of the towing vehicle ÷ its weight on the ground. */
     rolling: table(holdGrounds, row(0, 1)),
   }),
+  schools: schoolsCodec,
   zones: record({
     corridorM: row(0, 20),
     wirelessReachM: row(0, 200),

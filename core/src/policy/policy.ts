@@ -74,6 +74,9 @@ export const policyCodec = record({
     reserveWrapsSteel: row(1, 50),
     reserveWrapsSynthetic: row(1, 50),
     leastPullPerWeight: row(0, 10),
+    /** Machines up to this mass sink more than they weigh, kg, and what a winch for them should pull ÷ their weight. */
+    smallMachineKg: row(0, 100_000),
+    leastPullSmall: row(0, 10),
     fairleadRollerMaxDeg: row(1, 90),
     fairleadHawseMaxDeg: row(1, 90),
   }),

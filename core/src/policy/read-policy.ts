@@ -30,6 +30,7 @@ const LATER_ROWS: { readonly [group: string]: readonly string[] } = {
   zones: ['slidePathM'],
   care: ['damperLeastKg'],
   effort: ['airedDown'],
+  winch: ['smallMachineKg', 'leastPullSmall'],
 };
 
 function withLaterRows(policy: Group): Group {

@@ -111,6 +111,8 @@ export const teamStandard: Policy = {
     reserveWrapsSteel: t(5, HOUSE),
     reserveWrapsSynthetic: t(10, HOUSE),
     leastPullPerWeight: t(1.5),
+    smallMachineKg: t(600, HOUSE),
+    leastPullSmall: t(2.5),
     fairleadRollerMaxDeg: t(15, HOUSE),
     fairleadHawseMaxDeg: t(30, HOUSE),
   },

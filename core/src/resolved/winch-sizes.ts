@@ -99,7 +99,9 @@ function drumSizes(
   }
   const drum: Drum = { coreDiameterM: drumDiameterM, widthM: drumWidthM, ropeDiameterM, ropeLengthM: lengthM };
   const usual = isWire(rope) ? policy.winch.reserveWrapsSteel : policy.winch.reserveWrapsSynthetic;
-  const wrapsWanted = reserveWraps ?? usual.value;
+  // The maker's number stands; else the team's count, or a whole layer.
+  const layer = Math.max(1, Math.floor(drumWidthM / ropeDiameterM + 1e-9));
+  const wrapsWanted = reserveWraps ?? (policy.schools.wraps === 'full-layer' ? layer : usual.value);
   return {
     kind: 'sizes',
     drum,

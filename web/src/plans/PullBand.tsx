@@ -32,6 +32,7 @@ export function PullBand({ rig, subject, report, policy, apply }: PullBandProps)
   if (!effort) return null;
   const by = {
     mire: 'planned on the depth',
+    'one-with-margin': 'by the team’s method, with its margin',
     'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,
     'runs-by-itself': 'it may run by itself: the largest is held',
     'holds-back': `held for ${policy.effort.planningMargin.value} × the most by which it runs`,

@@ -1,14 +1,19 @@
-import { formatFigure, layOnSite, layouts, readRigFile } from '@wainrope/core';
+import { formatFigure, layOnSite, layouts, readRigFile, type Schools, teamStandard } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import hollow from '../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
 import { cardSteps } from './card-steps.ts';
 
-const stepsOf = (id: string): string => {
+const stepsOf = (id: string, schools: Partial<Schools> = {}): string => {
   const layout = layouts.find((entry) => entry.id === id);
   if (!layout) throw new Error(`no layout ${id}`);
   const rig = layOnSite(layout, undefined, {});
-  return cardSteps({ rig, report: { drives: [] }, figure: (figure) => formatFigure(figure, 'kN') }).join('\n');
+  return cardSteps({
+    rig,
+    report: { drives: [] },
+    schools: { ...teamStandard.schools, ...schools },
+    figure: (figure) => formatFigure(figure, 'kN'),
+  }).join('\n');
 };
 const HELD = 'out of gear, all brakes on, wheels chocked';
 const FREE = 'brakes released';
@@ -38,9 +43,12 @@ describe('the steps on the card', () => {
     const file = readRigFile(hollow);
     if (!file.ok) throw new Error('the demo plan is not read');
     const subject = file.value;
-    const steps = cardSteps({ rig: subject.case.rig, report: judge(subject.case), figure: (figure) => formatFigure(figure, 'kN') }).join(
-      '\n',
-    );
+    const steps = cardSteps({
+      rig: subject.case.rig,
+      report: judge(subject.case),
+      schools: subject.case.policy.schools,
+      figure: (figure) => formatFigure(figure, 'kN'),
+    }).join('\n');
     expect(steps).toMatch(/3 rising attempts, never faster than 1\d\.\d km\/h with \d\.\d m of slack; 5 minutes of rest/);
     for (const id of ['static-tow', 'stretch-pull']) expect(stepsOf(id)).not.toContain('Free-spool');
   });
@@ -54,5 +62,16 @@ describe('the steps on the card', () => {
   it('send no vehicle rolling that lies on its side, and wrap no rope round a hand', () => {
     expect(stepsOf('righting')).not.toContain(FREE);
     expect(stepsOf('compound-by-hand')).toContain('nobody wraps a rope round a hand');
+  });
+  it.each([
+    ['pinBackOff', 'quarter-turn', 'then back a quarter of a turn'],
+    ['winchHeldBy', 'park-and-brakes', 'never park alone'],
+    ['stuckDriver', 'drives-at-once', 'driving gently from first tension'],
+    ['stuckDriver', 'drives-once-risen', 'once it has risen'],
+    ['dampers', 'one-a-line', 'Hang a damper on every line'],
+    ['damperPlace', 'mid-leg', 'half-way along it'],
+  ] as const)('say what the team holds with: %s %s', (school, way, words) => {
+    expect(stepsOf('single-line-to-a-vehicle')).not.toContain(words);
+    expect(stepsOf('single-line-to-a-vehicle', { [school]: way })).toContain(words);
   });
 });

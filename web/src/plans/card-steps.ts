@@ -1,8 +1,10 @@
-import { drivingSpeed, type Figure, length, type Report, type Rig } from '@wainrope/core';
+import { drivingSpeed, type Figure, length, type Report, type Rig, type Schools } from '@wainrope/core';
 
 interface StepsInput {
   readonly rig: Rig;
   readonly report: Pick<Report, 'drives' | 'runUp'>;
+  /** What the team holds with where practitioners disagree. */
+  readonly schools: Schools;
   readonly figure: (figure: Figure) => string;
 }
 
@@ -19,33 +21,49 @@ function winching(rig: Rig): { readonly own: boolean; readonly others: boolean }
  * the steps never say of the one what holds for the other.
  */
 export function cardSteps(input: StepsInput): readonly string[] {
-  const { rig } = input;
+  const { rig, schools } = input;
   const tow = rig.lines.find(({ drive }) => drive.kind === 'tow')?.drive;
   const tied = (rig.backAnchors ?? []).length > 0;
   return [
     'Clear the zone; warn road or track both ways; one signaller; settle the signals.',
     ...(tied ? ['Tie the winching vehicle back first and take up the slack.'] : []),
-    ...vehicleSteps(rig),
-    'Build from the anchors outward in the order above; hook openings up; pins by hand, fully seated.',
+    ...vehicleSteps(input),
+    `Build from the anchors outward in the order above; hook openings up; pins by hand, fully seated${PIN_BACK[schools.pinBackOff]}.`,
     tow
       ? 'Nobody on foot inside the zone. Look at every connection.'
-      : 'Take up slack. Stop. Hang a damper on every tensioned leg. Look at every connection.',
+      : `Take up slack. Stop. Hang a damper on ${schools.dampers === 'each-leg' ? 'every tensioned leg' : 'every line'}, ${schools.damperPlace === 'mid-leg' ? 'half-way along it' : 'at its heaviest hardware'}. Look at every connection.`,
     tow?.kind === 'tow' ? towStep(input, tow.manner) : pullStep(input),
     ...endSteps(input),
   ];
 }
 
-function vehicleSteps(rig: Rig): readonly string[] {
+const PIN_BACK: { readonly [B in Schools['pinBackOff']]: string } = {
+  none: '',
+  'eighth-turn': ', then back an eighth of a turn unless the maker says otherwise',
+  'quarter-turn': ', then back a quarter of a turn unless the maker says otherwise',
+  'half-turn': ', then back half a turn unless the maker says otherwise',
+};
+const HELD_BY: { readonly [H in Schools['winchHeldBy']]: string } = {
+  'brakes-and-chocks': 'out of gear, all brakes on, wheels chocked',
+  'park-and-brakes': 'selector in park and all brakes on, never park alone, wheels chocked',
+};
+const DRIVER: { readonly [D in Schools['stuckDriver']]: string } = {
+  rolls: 'its driver ready to brake',
+  'drives-once-risen': 'its driver ready to brake, driving gently once it has risen out of its hole',
+  'drives-at-once': 'its driver driving gently from first tension, never faster than the line',
+};
+
+function vehicleSteps({ rig, schools }: StepsInput): readonly string[] {
   const { own, others } = winching(rig);
   const label = labelOf(rig);
   const winch = 'Free-spool out, lock, seat the clutch with a short pulse, plug the lead in last and keep it clear of the line.';
   const steps: string[] = [];
-  if (others) steps.push(`Every vehicle that winches: out of gear, all brakes on, wheels chocked. ${winch}`);
+  if (others) steps.push(`Every vehicle that winches: ${HELD_BY[schools.winchHeldBy]}. ${winch}`);
   if (own) steps.push(winch);
   if (rig.purpose === undefined || rig.purpose === 'recover') {
     if (rig.bodies.find(({ id }) => id === rig.load.bodyId)?.kind === 'vehicle' && !rig.load.task)
       steps.push(
-        `${label}: chocked and braked while the rig is built. For the pull out of gear, brakes released, front wheels along the pull; its driver ready to brake.`,
+        `${label}: chocked and braked while the rig is built. For the pull out of gear, brakes released, front wheels along the pull; ${DRIVER[schools.stuckDriver]}.`,
       );
   } else steps.push(`${label}: braked and chocked until the line holds it; its driver ready to brake.`);
   if (rig.lines.some(({ drive }) => drive.kind === 'hand'))

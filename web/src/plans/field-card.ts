@@ -103,7 +103,7 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
       piecesTable(cardPieces({ rig, gear: input.gear, figure: input.figure }), textPt),
       ...onTheWay(input),
       { text: 'Steps', style: 'head' },
-      { ol: [...cardSteps({ rig, report, figure: input.figure })] },
+      { ol: [...cardSteps({ rig, report, schools: input.subject.policy.schools, figure: input.figure })] },
       { text: 'Cautions', style: 'head' },
       { ul: CAUTIONS, fontSize: Math.min(10.5, textPt) },
     ],

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
 import { leafWords } from './policy-words.ts';
+import { SCHOOL_LABELS, SCHOOLS } from './school-words.ts';
 
 interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
@@ -12,18 +13,11 @@ interface PolicyRowProps {
   readonly changed: (value: PolicyLeaf['value']) => void;
 }
 
-const SCHOOLS: { readonly [path: string]: readonly (readonly [string, string])[] } = {
-  'friction.school': [
-    ['by-wrap', 'by wrap angle'],
-    ['flat', 'a flat share a pulley'],
-    ['none', 'none: double is double'],
-  ],
-};
-
 /** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
 export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyRowProps) {
   const { path, value, source } = leaf;
-  const { label, unit } = leafWords(path);
+  const { unit } = leafWords(path);
+  const label = SCHOOL_LABELS[path] ?? leafWords(path).label;
   const [typed, setTyped] = useState(typedLeaf(value));
   const [fault, setFault] = useState<string>();
   const differs = typedLeaf(value) !== standard;

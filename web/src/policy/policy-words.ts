@@ -35,6 +35,10 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
     title: 'Run-ups',
     why: 'No faster than a peak within every limit, and with a quarter more speed a margin of 1.5 to breaking; no run-up far off the heading.',
   },
+  schools: {
+    title: 'Where practitioners disagree',
+    why: 'The careful reading of each is the default; whatever is chosen shows in figures, findings and steps of the card.',
+  },
   judging: {
     title: 'What tells one thing from another',
     why: 'When a bend is tight, a point off-centre, an edge sharp; and the guesses for a vehicle whose papers are not at hand.',

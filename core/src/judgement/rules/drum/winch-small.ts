@@ -1,5 +1,5 @@
 import { force, ratio, rich } from '../../../quantity/format.ts';
-import { fallsShort } from '../../../quantity/tolerance.ts';
+import { exceeds, fallsShort } from '../../../quantity/tolerance.ts';
 import { STANDARD_GRAVITY } from '../../../quantity/units.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
@@ -16,7 +16,8 @@ export const winchSmall = rigRule({
   answer: ({ load: { body }, policy }, { winch }) => {
     const ratedN = Math.min(...(winch?.marks.flatMap((mark) => mark.readings.map(({ forceN }) => forceN)) ?? []));
     const weightN = body.massKg * STANDARD_GRAVITY;
-    const least = policy.winch.leastPullPerWeight.value;
+    const { smallMachineKg, leastPullSmall, leastPullPerWeight } = policy.winch;
+    const least = (exceeds(body.massKg, smallMachineKg.value) ? leastPullPerWeight : leastPullSmall).value;
     if (body.kind !== 'vehicle' || !Number.isFinite(ratedN) || !fallsShort(ratedN, least * weightN)) return undefined;
     return found({ ratedN, weightN, least });
   },

@@ -5,6 +5,7 @@ import { limitedByStatement } from './limited-by-statement.ts';
 import { nearBreaking } from './near-breaking.ts';
 import { nearLimit } from './near-limit.ts';
 import { notSolved } from './not-solved.ts';
+import { oneCheckOnly } from './one-check-only.ts';
 import { overBreakingMargin } from './over-breaking-margin.ts';
 import { overLimit } from './over-limit.ts';
 import { overLinePullLimit } from './over-line-pull-limit.ts';
@@ -25,6 +26,7 @@ export const limitsRules: readonly Rule[] = [
   nearBreaking,
   nearLimit,
   notSolved,
+  oneCheckOnly,
   overBreakingMargin,
   overLimit,
   overLinePullLimit,

@@ -11,10 +11,11 @@ export const nearBreaking = momentRule({
   softenable: true,
   unless: ['over-breaking-margin'],
   why: 'At the winch’s greatest pull this piece keeps less in hand than it should.',
-  needs: ['use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
+  needs: ['policy', 'use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
   subjects: allPlaces,
   about: aboutPlace,
   margin: (moment, place) => {
+    if (moment.rig.policy.schools.check === 'estimate') return Number.POSITIVE_INFINITY;
     const times = breakingRatioAt(moment, place);
     // Below the margin another rule speaks.
     return fallsShort(times, stopRatio(moment.rig, place)) ? Number.POSITIVE_INFINITY : leftAbove(times, nearRatio(moment.rig, place));

@@ -11,13 +11,13 @@ export const nearLimit = momentRule({
   softenable: true,
   unless: ['over-limit'],
   why: 'The pull is an estimate: a piece near its limit leaves little for a wrong guess.',
-  needs: ['use.piece', 'gear.marks', 'gear.inspection', 'line.way', 'situation', 'policy'],
+  needs: ['policy', 'use.piece', 'gear.marks', 'gear.inspection', 'line.way', 'situation'],
   subjects: loadedPlaces,
   about: aboutPlace,
   margin: (moment, place) => {
     const share = utilisationAt(moment, place);
     // A run-up as proposed meets a limit by design; beyond the limit another rule speaks.
-    if (moment.runUp?.proposed) return Number.POSITIVE_INFINITY;
+    if (moment.runUp?.proposed || moment.rig.policy.schools.check === 'greatest') return Number.POSITIVE_INFINITY;
     return exceeds(share, 1) ? Number.POSITIVE_INFINITY : leftBelow(share, moment.rig.policy.limits.nearLimit.value);
   },
   answer: (moment, place) => found(plannedFigures(moment, place), stronger(place)),

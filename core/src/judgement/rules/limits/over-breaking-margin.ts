@@ -10,10 +10,13 @@ export const overBreakingMargin = momentRule({
   severity: 'stop',
   softenable: false,
   why: 'Nothing stops the winch from reaching its greatest pull; a piece must not come near breaking when it does.',
-  needs: ['use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
+  needs: ['policy', 'use.piece', 'gear.marks', 'gear.stallFactor', 'line.way', 'limiter'],
   subjects: allPlaces,
   about: aboutPlace,
-  margin: (moment, place) => leftAbove(breakingRatioAt(moment, place), stopRatio(moment.rig, place)),
+  margin: (moment, place) =>
+    moment.rig.policy.schools.check === 'estimate'
+      ? Number.POSITIVE_INFINITY
+      : leftAbove(breakingRatioAt(moment, place), stopRatio(moment.rig, place)),
   answer: (moment, place) => found(greatestFigures(moment, place), stronger(place)),
   title: ({ name }) => rich`${name} may break at the winch’s greatest pull`,
   detail: ({ greatestN, where, mbsN, ratio: times, stopRatio: least }) =>

@@ -10,10 +10,11 @@ export const overLimit = momentRule({
   severity: 'stop',
   softenable: false,
   why: 'A piece must never carry more than its working load limit, which already allows for wear and for how it is used here.',
-  needs: ['use.piece', 'gear.marks', 'gear.inspection', 'line.way', 'situation', 'load.travel'],
+  needs: ['policy', 'use.piece', 'gear.marks', 'gear.inspection', 'line.way', 'situation', 'load.travel'],
   subjects: loadedPlaces,
   about: aboutPlace,
-  margin: (moment, place) => leftBelow(utilisationAt(moment, place), 1),
+  margin: (moment, place) =>
+    moment.rig.policy.schools.check === 'greatest' ? Number.POSITIVE_INFINITY : leftBelow(utilisationAt(moment, place), 1),
   answer: (moment, place) => found(plannedFigures(moment, place), stronger(place)),
   title: ({ name }) => rich`${name} is over its working limit`,
   detail: ({ plannedN, where, wllN, share }) =>

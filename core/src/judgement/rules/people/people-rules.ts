@@ -5,6 +5,7 @@ import { inTheLoadsWay } from './in-the-loads-way.ts';
 import { noSignaller } from './no-signaller.ts';
 import { notPractised } from './not-practised.ts';
 import { operatorBelowSlide } from './operator-below-slide.ts';
+import { operatorElsewhere } from './operator-elsewhere.ts';
 import { operatorInZone } from './operator-in-zone.ts';
 import { operatorNotPlaced } from './operator-not-placed.ts';
 import { operatorOutOfReach } from './operator-out-of-reach.ts';
@@ -18,6 +19,7 @@ export const peopleRules: readonly Rule[] = [
   noSignaller,
   notPractised,
   operatorBelowSlide,
+  operatorElsewhere,
   operatorInZone,
   operatorNotPlaced,
   operatorOutOfReach,

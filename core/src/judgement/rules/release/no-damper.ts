@@ -19,6 +19,8 @@ export const noDamper = momentRule({
     // A leg shorter than this needs none; one exactly as long does.
     const lengthM = spanLengthM(line, span, shown.balance);
     if (fallsShort(lengthM, rig.policy.care.damperExemptM.value)) return rig.policy.care.damperExemptM.value - lengthM;
+    // Where the team holds one a line to be enough, one that counts anywhere on it is.
+    if (rig.policy.schools.dampers === 'one-a-line' && line.damped.includes('yes')) return Number.POSITIVE_INFINITY;
     return line.damped[span] === 'unknown' ? undefined : -lengthM;
   },
   answer: ({ shown, rig }, { line, span }) => {

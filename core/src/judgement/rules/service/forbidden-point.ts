@@ -2,7 +2,7 @@ import { refusedKind } from '../../../gear/vehicle-points.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { ResolvedUse } from '../../../resolved/parts.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { pointKindOf } from '../../../resolved/vehicle-point.ts';
+import { isTeamsLastResort, pointKindOf } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 import { pointName, pointUses } from '../../ask/vehicle-points.ts';
@@ -12,12 +12,12 @@ export const forbiddenPoint = rigRule({
   severity: 'stop',
   softenable: false,
   why: 'Only points made and rated for recovery, tied to the frame, hold a stuck vehicle.',
-  needs: ['use.piece', 'use.named', 'gear.pointKind', 'situation'],
+  needs: ['use.piece', 'use.named', 'gear.pointKind', 'situation', 'policy'],
   subjects: pointUses,
   about: aboutUse,
   answer: (rig, use) => {
     const kind = pointKindOf(use);
-    const reason = refusedKind(kind);
+    const reason = refusedHere(rig, use);
     if (reason === undefined || (kind === 'tie-down-eye' && isOnRollingLoad(rig, use))) return undefined;
     return found({ name: pointName(use), reason }, chooseAnother(use, 'Choose another point'));
   },
@@ -35,4 +35,12 @@ function isOnRollingLoad({ rig: { situation }, load }: ResolvedRig, { seat }: Re
     !situation.drivelineLocked &&
     situation.ledge === undefined;
   return on === load.on && load.body.kind === 'vehicle' && rolls;
+}
+
+/** Why a point is refused by this team: a factory hook where it is for rolling vehicles only; not what it takes as a last resort. */
+function refusedHere(rig: ResolvedRig, use: ResolvedUse): string | undefined {
+  const kind = pointKindOf(use);
+  if (isTeamsLastResort(kind, rig.policy)) return undefined;
+  const hook = kind === 'factory-hook' && rig.policy.schools.factoryHook === 'rolling-only' && !isOnRollingLoad(rig, use);
+  return hook ? 'this team takes a factory hook for a rolling vehicle only' : refusedKind(kind);
 }

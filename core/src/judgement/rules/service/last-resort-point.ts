@@ -1,5 +1,5 @@
 import { rich } from '../../../quantity/format.ts';
-import { isLastResort } from '../../../resolved/vehicle-point.ts';
+import { isLastResort, isTeamsLastResort, pointKindOf } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 import { pointName, pointUses } from '../../ask/vehicle-points.ts';
@@ -9,11 +9,11 @@ export const lastResortPoint = rigRule({
   severity: 'fix',
   softenable: true,
   why: 'It was not made for recovery: a steady short pull only, and only when nothing better can be reached.',
-  needs: ['use.piece', 'use.named', 'gear.pointKind'],
+  needs: ['use.piece', 'use.named', 'gear.pointKind', 'policy'],
   subjects: pointUses,
   about: aboutUse,
-  answer: (_, use) =>
-    isLastResort(use)
+  answer: ({ policy }, use) =>
+    isLastResort(use) || isTeamsLastResort(pointKindOf(use), policy)
       ? found({ name: pointName(use), agreedBy: use.use.named?.agreedBy }, chooseAnother(use, 'Choose another point'))
       : undefined,
   title: ({ name }) => rich`${name} is a last resort`,

@@ -9,6 +9,7 @@ import { hookOpening } from './hook-opening.ts';
 import { knotPlacement } from './knot-placement.ts';
 import { lastResortPoint } from './last-resort-point.ts';
 import { loadSecuringStrap } from './load-securing-strap.ts';
+import { notTheTeamsWay } from './not-the-teams-way.ts';
 import { offCentrePoint } from './off-centre-point.ts';
 import { openHook } from './open-hook.ts';
 import { pieceMissing } from './piece-missing.ts';
@@ -32,6 +33,7 @@ export const serviceRules: readonly Rule[] = [
   knotPlacement,
   lastResortPoint,
   loadSecuringStrap,
+  notTheTeamsWay,
   offCentrePoint,
   openHook,
   pieceMissing,

@@ -10,9 +10,11 @@ import { tips } from './tips.ts';
 import { tipsAtGreatest } from './tips-at-greatest.ts';
 import { vehicleSlides } from './vehicle-slides.ts';
 import { vehicleSlidesAtGreatest } from './vehicle-slides-at-greatest.ts';
+import { wheelsHelp } from './wheels-help.ts';
 import { willNotRun } from './will-not-run.ts';
 
 export const stanceRules: readonly Rule[] = [
+  wheelsHelp,
   willNotRun,
   engineOff,
   heldOnPark,
