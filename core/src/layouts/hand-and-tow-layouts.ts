@@ -159,20 +159,10 @@ function righting(): Scene {
     rig: {
       bodies: [
         truck('heron', 0, 0, 88, { ...held, massKg: 2900 }),
-        {
-          id: 'otter',
-          kind: 'load',
-          label: 'Otter on its side',
-          xM: 14,
-          yM: 0.6,
-          headingRad: 0.1,
-          massKg: 1800,
-          lengthM: 3.9,
-          widthM: 1.6,
-        },
+        truck('otter', 14, 0.6, 6, { massKg: 1800, lengthM: 3.9, widthM: 1.6 }),
       ],
       points: [onFrame('fairlead', 'heron', 2.3, 0, 0.75), onFrame('upper-sill', 'otter', 0.1, 0.6, 1.55)],
-      chains: [chainOf('at-otter', 'upper-sill', ['ST-A', 'SS-A', 'CL-A'])],
+      chains: [chainOf('at-otter', 'upper-sill', ['VP-A', 'SS-A', 'ST-A', 'CL-A'])],
       lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], to: 'at-otter' })],
       load: { bodyId: 'otter', travel: 'ahead', travelM: 1.5, task: { kind: 'right', bearingRad: -1.6, leverM: 0.75, lineHeightM: 1.55 } },
     },

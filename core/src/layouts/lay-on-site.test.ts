@@ -137,3 +137,43 @@ describe('a site without lines', () => {
     expect(report.verdict).not.toBe('clear');
   });
 });
+
+describe('ties, tasks and the vehicle that lies on its side', () => {
+  const back = byId('back-anchored-to-vehicles');
+  const tiesM = (curlew: { readonly xM: number; readonly yM: number }) => {
+    const scene = back.build().rig;
+    const bodies = scene.bodies.map((body) => (body.id === 'curlew' ? { ...body, ...curlew } : body));
+    const bare: Rig = { ...site(), bodies, load: scene.load };
+    const rig = layOnSite(back, bare, assignBodies(back, bare));
+    const places = (rig.backAnchors ?? []).map(({ vehiclePointId }) => rig.points.find(({ id }) => id === vehiclePointId)?.place);
+    return places.map((place) => (place?.kind === 'on-vehicle' ? place.leftM : Number.NaN));
+  };
+  it('tie a vehicle back on the side where the anchor stands, and leave a tie on its middle line', () => {
+    const bodies = back.build().rig.bodies;
+    const heron = bodies.find(({ id }) => id === 'heron');
+    const curlew = bodies.find(({ id }) => id === 'curlew');
+    if (!heron || !curlew) throw new Error('no such bodies');
+    // It winches to the east, so its right is south.
+    expect(tiesM(curlew)).toEqual([0, -0.5]);
+    expect(tiesM({ xM: curlew.xM, yM: heron.yM + 6 })).toEqual([0, 0.5]);
+  });
+  it('set upright the vehicle that was chosen, over its own edge to the side of the line', () => {
+    const righting = byId('righting');
+    const scene = righting.build().rig;
+    const otter = vehicleAt(
+      { vehicleId: 'v-2', name: 'Otter', massKg: 1900, lengthM: 4.1, widthM: 1.7 },
+      { id: 'otter', xM: 14, yM: 0, headingRad: 0 },
+    );
+    const laidWith = (heronXM: number) => {
+      const bodies = [otter, ...scene.bodies.filter(({ id }) => id === 'heron').map((body) => ({ ...body, xM: heronXM }))];
+      const drawn = site({ bodies, load: { bodyId: 'otter', travel: 'ahead', travelM: 1.5 } });
+      return layOnSite(righting, drawn, assignBodies(righting, drawn));
+    };
+    const [west, east] = [laidWith(0), laidWith(28)];
+    expect(west.load).toMatchObject({ bodyId: 'otter', task: { kind: 'right' } });
+    expect(west.bodies.find(({ id }) => id === 'otter')).toMatchObject({ kind: 'vehicle', massKg: 1900 });
+    const bearing = ({ load: { task } }: Rig) => (task?.kind === 'right' ? task.bearingRad : Number.NaN);
+    expect(Math.sin(bearing(west))).toBeCloseTo(-1, 1);
+    expect(Math.sin(bearing(east))).toBeCloseTo(1, 1);
+  });
+});

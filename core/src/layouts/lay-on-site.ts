@@ -57,7 +57,11 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
   const bodyOf = new Map(bodies.map((body) => [body.id, body]));
   const stretch = site ? stretchOf(scene, (id) => bodyOf.get(nameOf.get(id) ?? '')) : 1;
   const { bodies: _bodies, ground, situation, load, features: _features, origin: _origin, ...lines } = withoutPieces(scene);
-  const points = scene.points.map((point) => moved(point, scene, nameOf, bodyOf));
+  const points = tiedOnNearSide(
+    scene.points.map((point) => moved(point, scene, nameOf, bodyOf)),
+    lines.backAnchors ?? [],
+    bodyOf,
+  );
   const placed: Rig = { ...lines, bodies, points, ground: site?.ground ?? ground, situation: site?.situation ?? situation, load };
   return {
     ...lines,
@@ -71,7 +75,11 @@ export function layOnSite(layout: Pick<Layout, 'build'>, site: Rig | undefined, 
     ...(lines.grips && {
       grips: lines.grips.map((grip) => ({ ...grip, toEndM: Math.max(0.5, grip.toEndM + heldFrom(placed, grip) - heldFrom(scene, grip)) })),
     }),
-    load: { ...saidOf(site, load), ...turnedTask(load.task, turn), bodyId: nameOf.get(load.bodyId) ?? load.bodyId },
+    load: {
+      ...saidOf(site, load),
+      ...turnedTask(load.task, turn, pullOf(scene), pullOf(placed)),
+      bodyId: nameOf.get(load.bodyId) ?? load.bodyId,
+    },
     dampers: [],
     answers: {},
     ...keptOf(site, nameOf.get(load.bodyId)),
@@ -153,9 +161,42 @@ function movedAlong(body: Body, { from, to, byRad }: Turn): Body {
   return 'headingRad' in body ? { ...body, ...at, headingRad: wrapped(body.headingRad + byRad) } : { ...body, ...at };
 }
 
-function turnedTask(task: Rig['load']['task'], { byRad }: Turn): Pick<Rig['load'], 'task'> {
-  if (byRad === 0 || (task?.kind !== 'drag' && task?.kind !== 'right')) return {};
-  return { task: { ...task, bearingRad: wrapped(task.bearingRad + byRad) } };
+/** What is dragged goes as far off the line as in the scene; what is set upright turns over its own edge, to the side that the line is on. */
+function turnedTask(
+  task: Rig['load']['task'],
+  { byRad }: Turn,
+  before: number | undefined,
+  now: number | undefined,
+): Pick<Rig['load'], 'task'> {
+  if (task?.kind !== 'drag' && task?.kind !== 'right') return {};
+  if (task.kind === 'drag') {
+    const turnRad = before === undefined || now === undefined ? byRad : now - before;
+    return { task: { ...task, bearingRad: wrapped(task.bearingRad + turnRad) } };
+  }
+  const along = wrapped(task.bearingRad + byRad);
+  const away = now !== undefined && Math.cos(along - now) < 0;
+  return { task: { ...task, bearingRad: away ? wrapped(along + Math.PI) : along } };
+}
+
+/** The bearing from the load to where its line goes next, towards the drive; undefined where no line ends at it. */
+function pullOf(rig: Rig): number | undefined {
+  const pointOf = (chainId: string) => {
+    const chain = rig.chains.find(({ id }) => id === chainId);
+    return chain && pointOfChain(rig, chain);
+  };
+  for (const { drive, via, to } of rig.lines) {
+    if (to.kind !== 'chain') continue;
+    const own = pointOf(to.chainId);
+    const last = via.at(-1);
+    const passed = last?.kind === 'pulley' ? pointOf(last.chainId)?.id : last?.pointId;
+    const driven =
+      drive.kind === 'winch' || drive.kind === 'hand' ? drive.pointId : drive.kind === 'tow' ? pointOf(drive.chainId)?.id : undefined;
+    const next = rig.points.find(({ id }) => id === (passed ?? driven));
+    if (own?.bodyId !== rig.load.bodyId || !next) continue;
+    const [from, towards] = [pointPosition(rig, own), pointPosition(rig, next)];
+    return Math.atan2(towards.x - from.x, towards.y - from.y);
+  }
+  return undefined;
 }
 
 function freeId(wanted: string, used: ReadonlySet<string>): string {
@@ -206,6 +247,36 @@ function placeOn(place: RigPoint['place'], before: Body | undefined, body: Body 
   if (place.kind === 'on-vehicle') return place;
   return { kind: body.kind === 'tree' ? 'on-trunk' : 'at-height', heightM: place.heightM };
 }
+
+/** Points that a vehicle is held back by go over to its other side where their anchor stands there and no other point is in the way. */
+function tiedOnNearSide(
+  points: readonly RigPoint[],
+  ties: NonNullable<Rig['backAnchors']>,
+  bodyOf: ReadonlyMap<string, Body>,
+): readonly RigPoint[] {
+  return ties.reduce<readonly RigPoint[]>((now, { vehiclePointId, anchorPointId }) => {
+    const [tied, anchor] = [vehiclePointId, anchorPointId].map((id) => now.find((point) => point.id === id));
+    const [vehicle, there] = [tied, anchor].map((point) => bodyOf.get(point?.bodyId ?? ''));
+    if (tied?.place.kind !== 'on-vehicle' || !vehicle || !('headingRad' in vehicle) || !there) return now;
+    const { forwardM, leftM } = tied.place;
+    const anchorLeftM = leftOf(vehicle, there);
+    const half = 'widthM' in vehicle ? vehicle.widthM / 2 : 0;
+    if (anchorLeftM * leftM >= 0 || Math.abs(anchorLeftM) <= half) return now;
+    const across = { ...tied, place: { ...tied.place, leftM: -leftM } };
+    const occupied = now.some(
+      ({ id, bodyId, place }) =>
+        id !== tied.id &&
+        bodyId === tied.bodyId &&
+        place.kind === 'on-vehicle' &&
+        Math.hypot(place.forwardM - forwardM, place.leftM + leftM) < 0.2,
+    );
+    return occupied ? now : now.map((point) => (point.id === tied.id ? across : point));
+  }, points);
+}
+
+/** How far a body stands to the left of another's middle line, metres. */
+const leftOf = ({ xM, yM, headingRad }: Body & { readonly headingRad: number }, there: Body): number =>
+  (there.yM - yM) * Math.sin(headingRad) - (there.xM - xM) * Math.cos(headingRad);
 
 /** A vehicle of the register as a body, in the place of another or at the origin. */
 export function vehicleAt(

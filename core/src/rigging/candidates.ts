@@ -1,11 +1,13 @@
 import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
-import { lengthOf, offeredAs, servesAs } from '../gear/traits.ts';
+import { isRecoveryPoint, joinedLengthM, lengthOf, offeredAs, ropeLawOf, servesAs } from '../gear/traits.ts';
 import { isLastResortPoint, refusedPoint } from '../gear/vehicle-points.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { usesOf } from '../rig/references.ts';
 import type { PieceUse, Rig } from '../rig/rig.ts';
-import { goesIn } from './goes-in.ts';
+import { pointOfChain } from '../rig/site-geometry.ts';
+import { type FactsById, goesIn } from './goes-in.ts';
+import { isFirstLeg, isRunUpRope, likeLegM, neededLengthM } from './needed-length.ts';
 
 /** A piece of the register as it is chosen from: its facts, its limit for its usual use, and the vehicle it belongs to. */
 export interface BagPiece {
@@ -81,17 +83,70 @@ const inAChain = ({ rig, use }: ChoiceContext): boolean =>
 
 const reachOf = ({ piece: { facts } }: Candidate): number => lengthOf(facts) ?? Number.POSITIVE_INFINITY;
 
-/** The best piece for a place: what goes into its neighbours first, of those on this vehicle for lines and winches, then the strongest without a remark. */
+/**
+ * The best piece for a place: what goes into its neighbours and reaches first, a stretch rope for a run-up, a leg like its fellow, the
+ * point nearest to where the line is led; of those one on this vehicle for lines and winches, then the strongest without a remark.
+ */
 export function bestFor(pieces: readonly BagPiece[], context: ChoiceContext): string | undefined {
   // Where somebody else's vehicle may be hooked up at is seen on it, not guessed.
   if (context.use.role === 'point' && context.vehicleId === undefined) return undefined;
   const byId = (gearId: string | undefined) => pieces.find(({ facts }) => facts.id === gearId)?.facts;
   // A last resort takes somebody's consent, so it is never chosen by itself.
   const open = candidatesFor(pieces, context).filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
-  const fitting = open.filter(({ piece }) => goesIn(piece.facts, context.rig, context.use, byId));
-  const offered = fitting.length > 0 ? fitting : open;
-  const usable = inAChain(context) ? [...offered].sort((a, b) => reachOf(a) - reachOf(b)) : offered;
+  const fitting = preferred(open, ({ piece }) => goesIn(piece.facts, context.rig, context.use, byId));
+  const usable = inOrder(reaching(stretching(fitting, context), context, byId), context);
   const own = usable.find(({ piece }) => piece.vehicleId !== undefined && piece.vehicleId === context.vehicleId);
   const clean = usable.find((candidate) => candidate.remark === undefined);
-  return (own ?? clean ?? usable[0])?.piece.facts.id;
+  const bolted = context.use.role === 'point' ? usable[0] : own;
+  return (bolted ?? clean ?? usable[0])?.piece.facts.id;
+}
+
+/** Those that do, where any does. */
+function preferred(all: readonly Candidate[], does: (candidate: Candidate) => boolean): readonly Candidate[] {
+  const those = all.filter(does);
+  return those.length > 0 ? those : all;
+}
+
+const STRETCHES: readonly string[] = ['stretch-rope', 'stretch-strap'];
+
+const stretching = (all: readonly Candidate[], { rig, use }: ChoiceContext): readonly Candidate[] =>
+  isRunUpRope(rig, use) ? preferred(all, ({ piece }) => STRETCHES.includes(ropeLawOf(piece.facts) ?? '')) : all;
+
+/** Those that are long enough for the way, else the longest; legs of a bridle as long as their fellow. */
+function reaching(all: readonly Candidate[], { rig, use }: ChoiceContext, byId: FactsById): readonly Candidate[] {
+  const likeM = likeLegM(rig, use, byId);
+  if (likeM !== undefined) return preferred(all, ({ piece }) => alike(lengthOf(piece.facts), likeM));
+  if (isFirstLeg(rig, use, byId))
+    return preferred(all, ({ piece }) =>
+      all.some(({ piece: other }) => other !== piece && alike(lengthOf(piece.facts), lengthOf(other.facts))),
+    );
+  const neededM = neededLengthM(rig, use, byId);
+  if (neededM === undefined) return all;
+  const long = ({ piece }: Candidate) => joinedLengthM(piece.facts) ?? 0;
+  const enough = all.filter((candidate) => long(candidate) >= neededM);
+  return enough.length > 0 ? enough : [...all].sort((a, b) => long(b) - long(a));
+}
+
+const alike = (aM: number | undefined, bM: number | undefined): boolean =>
+  aM !== undefined && bM !== undefined && Math.abs(aM - bM) < 0.01 * bM;
+
+/** An extension in a chain wants to be short; a vehicle's point to be near where the line is led to it. */
+function inOrder(all: readonly Candidate[], context: ChoiceContext): readonly Candidate[] {
+  if (inAChain(context)) return [...all].sort((a, b) => reachOf(a) - reachOf(b));
+  if (context.use.role !== 'point') return all;
+  const awayM = ({ piece }: Candidate) => pointAwayM(context, piece.facts);
+  return [...all].sort((a, b) => awayM(a) - awayM(b));
+}
+
+/** How far a point of the register sits from where the rig has its place, metres; where nobody has measured it, it may be there. */
+function pointAwayM({ rig, use }: ChoiceContext, facts: GearFacts): number {
+  const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const back = rig.backAnchors?.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
+  const pointId = chain
+    ? pointOfChain(rig, chain)?.id
+    : back && (back.pieces.at(-1)?.id === use.id ? back.vehiclePointId : back.anchorPointId);
+  const place = rig.points.find(({ id }) => id === pointId)?.place;
+  if (place?.kind !== 'on-vehicle' || !isRecoveryPoint(facts)) return 0;
+  const { forwardM = place.forwardM, leftM = place.leftM } = facts.attributes;
+  return Math.hypot(forwardM - place.forwardM, leftM - place.leftM);
 }

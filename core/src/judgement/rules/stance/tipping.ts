@@ -1,6 +1,7 @@
 import type { Policy } from '../../../policy/policy.ts';
 import { percent, rich } from '../../../quantity/format.ts';
 import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
+import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
 import { momentRule, type RuleHead } from '../../ask/rule.ts';
 import { aboutBody, found, undecided } from '../../ask/speak.ts';
 
@@ -10,13 +11,17 @@ interface TippingRow extends Pick<RuleHead, 'code' | 'severity' | 'why' | 'asks'
   readonly upTo: (policy: Policy) => number;
 }
 
+/** Every vehicle but one that is set upright: to turn that one over is what the pull is for. */
+export const vehiclesToStayUp = ({ rig: { load }, vehicles }: Pick<ResolvedRig, 'rig' | 'vehicles'>) =>
+  vehicles.filter(({ body }) => load.task?.kind !== 'right' || body.id !== load.bodyId);
+
 /** The rule of vehicles whose side pull × height lies between two shares of what resists it, on the planned pull. */
 export const tippingRule = ({ above, upTo, ...head }: TippingRow) =>
   momentRule({
     ...head,
     softenable: false,
     needs: ['vehicle.track', 'body.mass', 'body.size', 'point.mount', 'line.way'],
-    subjects: ({ vehicles }) => vehicles,
+    subjects: vehiclesToStayUp,
     about: ({ body }) => aboutBody(body),
     margin: ({ holds, rig }, { index }) => {
       const share = holds[index]?.planned?.tipping ?? Number.NaN;

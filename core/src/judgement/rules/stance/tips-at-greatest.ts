@@ -2,6 +2,7 @@ import { force, rich } from '../../../quantity/format.ts';
 import { exceeds } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutBody, found } from '../../ask/speak.ts';
+import { vehiclesToStayUp } from './tipping.ts';
 
 export const tipsAtGreatest = momentRule({
   code: 'tips-at-greatest',
@@ -10,7 +11,7 @@ export const tipsAtGreatest = momentRule({
   unless: ['tips'],
   why: 'At its greatest pull the winch could turn the vehicle over.',
   needs: ['vehicle.track', 'body.mass', 'body.size', 'point.mount', 'line.way'],
-  subjects: ({ vehicles }) => vehicles,
+  subjects: vehiclesToStayUp,
   about: ({ body }) => aboutBody(body),
   margin: ({ holds, greatestPullN, rig }, { index }) => {
     const { planned, tipsFrom } = holds[index] ?? {};
