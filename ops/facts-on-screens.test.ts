@@ -35,6 +35,7 @@ const SCREENS: { readonly [id in RigFactId]: readonly [file: string, states: Reg
   'line.way': ['route-words.ts', /draft/],
   'grip.place': ['OutlinePanel.tsx', /addGrip/],
   'lanyard.tie': ['outline/LanyardRows.tsx', /gearId[\s\S]*to: tie\.to/],
+  'line.edges': ['outline/EdgeFields.tsx', /changeEdge\(edge, \{ \.\.\.bend, radiusM/],
   'drive.faces': ['outline/DriveFields.tsx', /faces: way/],
   engine: ['StandingFields.tsx', /kind: 'state-engine'/],
   'tie.back': ['OutlinePanel.tsx', /tieBack/],

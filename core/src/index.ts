@@ -113,6 +113,7 @@ export {
   type Policy,
   picketPatterns,
   picketSoils,
+  plainBends,
   policyCodec,
   type Surface,
   soils,
@@ -196,6 +197,7 @@ export { type BagPiece, bestFor, type Candidate, candidatesFor } from './rigging
 export { choosePieceEdits } from './rigging/choose-piece.ts';
 export { applied, fillEdits, vehicleIdOfUse, withPieces } from './rigging/fill-pieces.ts';
 export { goesIn } from './rigging/goes-in.ts';
+export { changeEdge, type EdgeBend, leadOver, type PlainEdge, plainEdges, takeOffEdge } from './rigging/plain-edges.ts';
 export {
   addBridle,
   addLanyard,

@@ -37,8 +37,8 @@ export class VehicleList {
   @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleDetail) items!: VehicleDetail[];
 }
 
-/** What is known of a place on a vehicle: held, only as a last resort, or never. */
-export const hookUpKinds = ['used', 'last-resort', 'refused'] as const;
+/** What is known of a place on a vehicle: held, only as a last resort, never, or touched by a line that is led under it. */
+export const hookUpKinds = ['used', 'last-resort', 'refused', 'touched'] as const;
 export type HookUpKind = (typeof hookUpKinds)[number];
 
 /** One entry of the hook-up book: a place on a model of vehicle, and what came of it. */
@@ -53,6 +53,12 @@ export class HookUpCreate {
   @IsOptional() @IsNumber() @Min(0) @Max(4) heightM?: number;
   /** The greatest load it has held, newtons. */
   @IsOptional() @IsNumber() @Min(1) @Max(1_000_000) loadN?: number;
+  /** How round the part is that a line touches there, metres. */
+  @IsOptional()
+  @IsNumber()
+  @Min(0.0005, { message: 'The radius must be at least 0.5 mm.' })
+  @Max(2, { message: 'The radius must be at most 2 m.' })
+  radiusM?: number;
   @IsOptional() @IsString() @MaxLength(1000) note?: string;
   /** The earlier entry that this one corrects. */
   @IsOptional() @IsUUID() corrects?: string;

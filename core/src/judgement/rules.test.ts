@@ -159,6 +159,7 @@ const CASES: readonly (readonly [string, Change])[] = [
       withPiece('W-1', () => ({ marks: [mark('20 kN', 'stamped', 'rated-pull')] })),
     ),
   ],
+  ['layer-table-rises', attributes('W-1', { layer2PullN: 30_000, layer3PullN: 31_000 })],
   ['winch-small', withPiece('W-1', () => ({ marks: [mark('30 kN', 'stamped', 'rated-pull')] }))],
   ['drum-spool', attributes('W-1', { spoolState: 'slack' })],
   ['drum-spool?', attributes('W-1', { spoolState: undefined })],

@@ -26,6 +26,26 @@ describe('the drum in a rig', () => {
     expect(judge(changed('L-1', () => steel)).drum.wrapsWanted).toBe(5);
     expect(judge(attributes('W-1', { reserveWraps: 8 })).drum.wrapsWanted).toBe(8);
   });
+  describe('with the maker’s pulls by layer', () => {
+    const ratedOf = (change: object) => judge(attributes('W-1', change)).drum;
+    it('works by its row for the layer, and by the mark on the first', () => {
+      expect(ratedOf({ layer2PullN: 20_000 }).ratedN).toBe(20_000);
+      expect(ratedOf({ layer3PullN: 20_000 }).ratedN).toBe(drum.ratedN);
+    });
+    it('is told of a row that is not below the one before it, and of the first row against the mark', () => {
+      const tells = (change: object) => judge(attributes('W-1', change)).findings.some(({ code }) => code === 'layer-table-rises');
+      expect(tells({ layer2PullN: 20_000, layer3PullN: 19_999 })).toBe(false);
+      expect(tells({ layer2PullN: 20_000, layer3PullN: 20_000 })).toBe(true);
+      expect(tells({ layer2PullN: 20_000, layer4PullN: 20_001 })).toBe(true);
+      const marked = Math.max(
+        ...exampleCase().gear.flatMap(({ kind, marks }) =>
+          kind === 'winch' ? marks.flatMap(({ readings }) => readings.map(({ forceN }) => forceN)) : [],
+        ),
+      );
+      expect(tells({ layer2PullN: marked })).toBe(true);
+      expect(tells({ layer2PullN: marked - 1 })).toBe(false);
+    });
+  });
   it('leaves an extension in the line off the drum', () => {
     const plain = exampleCase();
     const extension = piece({

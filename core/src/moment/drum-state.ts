@@ -1,6 +1,6 @@
 import { exceeds } from '../quantity/tolerance.ts';
 import type { WinchSizes } from '../resolved/winch-sizes.ts';
-import { type Drum, drumState, ratedPullOnLayer } from '../winch/drum-layers.ts';
+import { type Drum, drumState, type LayerPull, tablePullOnLayer } from '../winch/drum-layers.ts';
 
 interface WinchPulls {
   /** Rated pull on the layer for what the winch can do (the smaller reading), newtons. */
@@ -9,6 +9,10 @@ interface WinchPulls {
   readonly greatestN: number;
   readonly stallFactor: number;
   readonly limitedBy?: string;
+  /** The row of the maker's table that the layer's pull is worked from; missing: the mark. */
+  readonly byRow?: LayerPull;
+  /** The first layer whose written pull is not below that of the layer under it. */
+  readonly risesAt?: LayerPull & { readonly belowN: number };
 }
 
 export type DrumState =
@@ -55,13 +59,30 @@ export function drumAt(sizes: WinchSizes, pathM: number | undefined): DrumState 
     wrapsLeft: state.wrapsLeft,
     wrapsWanted: known.wrapsWanted,
     overfull: known.overfull,
-    ...pulls(sizes, ratedPullOnLayer(drum, 1, state.layer)),
+    ...pulls(sizes, state.layer, drum),
   };
 }
 
-function pulls({ abilityN, mostN, stallFactor, limiter }: Extract<WinchSizes, { kind: 'marked' }>, shrink: number): WinchPulls {
-  const greatestN = mostN * shrink * stallFactor;
-  const ratedN = abilityN * shrink;
-  if (limiter && limiter.pullN < greatestN) return { ratedN, greatestN: limiter.pullN, stallFactor, limitedBy: limiter.statedBy };
-  return { ratedN, greatestN, stallFactor };
+function pulls(
+  { abilityN, mostN, stallFactor, limiter, layerPulls }: Extract<WinchSizes, { kind: 'marked' }>,
+  layer: number,
+  drum?: Drum,
+): WinchPulls {
+  const on = (firstN: number): number => (drum ? tablePullOnLayer(drum, [{ layer: 1, pullN: firstN }, ...layerPulls], layer) : firstN);
+  const [ratedN, greatestN] = [on(abilityN), on(mostN) * stallFactor];
+  const byRow = layerPulls.filter((row) => drum !== undefined && row.layer <= layer).at(-1);
+  const risesAt = rising(mostN, layerPulls);
+  const common = { ratedN, stallFactor, ...(byRow && { byRow }), ...(risesAt && { risesAt }) };
+  if (limiter && limiter.pullN < greatestN) return { ...common, greatestN: limiter.pullN, limitedBy: limiter.statedBy };
+  return { ...common, greatestN };
+}
+
+/** Where a table of pulls does not fall from layer to layer, against the larger reading of the mark. */
+function rising(firstN: number, rows: readonly LayerPull[]): WinchPulls['risesAt'] {
+  let belowN = firstN;
+  for (const row of rows) {
+    if (!exceeds(belowN, row.pullN)) return { ...row, belowN };
+    belowN = row.pullN;
+  }
+  return undefined;
 }

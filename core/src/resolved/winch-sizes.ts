@@ -2,7 +2,7 @@ import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
 import { isRope, isWire, joinedLengthM } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Rig } from '../rig/rig.ts';
-import { type Drum, isOverfull, reserveM } from '../winch/drum-layers.ts';
+import { type Drum, isOverfull, type LayerPull, reserveM } from '../winch/drum-layers.ts';
 
 /** What is known of a winch whatever is on its drum; newtons, metres. */
 export type WinchSizes =
@@ -12,6 +12,8 @@ export type WinchSizes =
       readonly abilityN: number;
       readonly mostN: number;
       readonly stallFactor: number;
+      /** The maker's pulls on further layers, from the lowest up, where they are on record. */
+      readonly layerPulls: readonly LayerPull[];
       /** A pull that a load cell or limiter holds, and who says so. */
       readonly limiter: Rig['limiter'];
       readonly drum: DrumSizes | DrumMissing;
@@ -53,9 +55,16 @@ export function winchSizes(
     abilityN: marked.ability,
     mostN: marked.most,
     stallFactor: winch.attributes.stallFactor ?? policy.winch.stallFactor.value,
+    layerPulls: layerPullsOf(winch),
     limiter: rig.limiter,
     drum: drumSizes(winch, ropes, policy),
   };
+}
+
+function layerPullsOf({ attributes: { layer2PullN, layer3PullN, layer4PullN, layer5PullN } }: GearOf<'winch'>): readonly LayerPull[] {
+  return [layer2PullN, layer3PullN, layer4PullN, layer5PullN].flatMap((pullN, order) =>
+    pullN === undefined ? [] : [{ layer: order + 2, pullN }],
+  );
 }
 
 /** First-layer pull of a winch from its marks: the lowest smallest reading for ability, the highest largest for the greatest check. */

@@ -127,6 +127,12 @@ export const rigFacts = {
     told: 'The chains, bends or ends of the lines changed',
     paths: ['chains', 'joints', 'lines'],
   },
+  'line.edges': {
+    words: 'what a plain edge under a line is like',
+    of: 'rig',
+    told: 'What a plain edge under a line is like changed',
+    paths: ['lines.via.bend', 'lines.via.radiusM'],
+  },
   'drive.faces': {
     words: 'which way a winch faces',
     of: 'rig',

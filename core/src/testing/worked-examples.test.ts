@@ -14,7 +14,7 @@ import { pieceLimit } from '../rating/piece-limit.ts';
 import { groundHeightM, slopeAlong } from '../statics/ground.ts';
 import { vec3 } from '../statics/vec3.ts';
 import { burstPlan, heatAfter } from '../winch/burst-plan.ts';
-import { drumState, ratedPullOnLayer, reserveM, ropeOnLayerM } from '../winch/drum-layers.ts';
+import { drumState, reserveM, ropeOnLayerM, tablePullOnLayer } from '../winch/drum-layers.ts';
 import { mark, piece, tree } from './example-case.ts';
 
 /** The examples of docs/calculations.md, digit by digit as they stand there. */
@@ -64,7 +64,7 @@ describe('the worked examples', () => {
     const state = drumState(drum, 20);
     expect(state?.layer).toBe(2);
     expect(state?.wrapsLeft).toBeCloseTo(31.8, 1);
-    expect(ratedPullOnLayer(drum, 42_000, 2) / 1000).toBeCloseTo(33.1, 1);
+    expect(tablePullOnLayer(drum, [{ layer: 1, pullN: 42_000 }], 2) / 1000).toBeCloseTo(33.1, 1);
     expect(28 - reserveM(drum, 10)).toBeCloseTo(25.7, 1);
   });
   it('trees: 13.1 kN thin and high, 106.2 kN by the root plate', () => {

@@ -5,9 +5,9 @@ import {
   drumState,
   isOverfull,
   layerDiameterM,
-  ratedPullOnLayer,
   reserveM,
   ropeOnLayerM,
+  tablePullOnLayer,
   wrapsPerLayer,
 } from './drum-layers.ts';
 
@@ -18,7 +18,19 @@ describe('layers on a drum', () => {
     expect(wrapsPerLayer(drum)).toBe(22);
     expect(layerDiameterM(drum, 1)).toBeCloseTo(0.074, 12);
     expect(ropeOnLayerM(drum, 1)).toBeCloseTo(22 * Math.PI * 0.074, 12);
-    expect(ratedPullOnLayer(drum, 42_000, 3)).toBeCloseTo((42_000 * 0.074) / 0.114, 9);
+    expect(tablePullOnLayer(drum, [{ layer: 1, pullN: 42_000 }], 3)).toBeCloseTo((42_000 * 0.074) / 0.114, 9);
+  });
+  it('goes by the maker’s own row where there is one, and scales the nearest row below where there is none', () => {
+    // D₁…D₅ are 74, 94, 114, 134 and 154 mm.
+    const rows = [
+      { layer: 1, pullN: 42_000 },
+      { layer: 2, pullN: 31_000 },
+      { layer: 4, pullN: 20_000 },
+    ] as const;
+    const on = (layer: number) => tablePullOnLayer(drum, rows, layer);
+    expect([on(1), on(2), on(4)]).toEqual([42_000, 31_000, 20_000]);
+    expect(on(3)).toBeCloseTo((31_000 * 94) / 114, 6);
+    expect(on(5)).toBeCloseTo((20_000 * 134) / 154, 6);
   });
   it('forgives rounding when the wraps fit exactly', () => {
     expect(wrapsPerLayer({ ...drum, widthM: 0.3, ropeDiameterM: 0.1 })).toBe(3);

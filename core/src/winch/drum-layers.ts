@@ -48,9 +48,19 @@ export function drumState(drum: Drum, lineOutM: number): OnDrum | undefined {
   return undefined;
 }
 
-/** Rated pull on layer n: F₁·D₁/D_n, newtons. */
-export function ratedPullOnLayer(drum: Drum, firstLayerPullN: number, layer: number): number {
-  return (firstLayerPullN * layerDiameterM(drum, 1)) / layerDiameterM(drum, layer);
+/** A row of a maker's table of pulls: layer 1…, newtons above 0. */
+export interface LayerPull {
+  readonly layer: number;
+  readonly pullN: number;
+}
+
+/**
+ * Rated pull on layer n, newtons: the maker's row for it, else that of the nearest layer below which has one, scaled by D_k ÷ D_n. The
+ * first row is that of layer 1, F₁.
+ */
+export function tablePullOnLayer(drum: Drum, rows: readonly [LayerPull, ...LayerPull[]], layer: number): number {
+  const row = rows.reduce((best, next) => (next.layer <= layer && next.layer > best.layer ? next : best), rows[0]);
+  return (row.pullN * layerDiameterM(drum, row.layer)) / layerDiameterM(drum, layer);
 }
 
 /** Rope that `wraps` turns keep on the drum: wraps on layer 1, those beyond a full layer on layer 2. Metres. */

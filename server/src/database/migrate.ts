@@ -8,6 +8,7 @@ import * as vehicles from './migrations/0005-vehicles.ts';
 import * as moments from './migrations/0006-moments.ts';
 import * as planLife from './migrations/0007-plan-life.ts';
 import * as findingsOfTheirOwn from './migrations/0008-findings-of-their-own.ts';
+import * as touchedParts from './migrations/0009-touched-parts.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -19,6 +20,7 @@ export const migrations = {
   '0006-moments': moments,
   '0007-plan-life': planLife,
   '0008-findings-of-their-own': findingsOfTheirOwn,
+  '0009-touched-parts': touchedParts,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -141,6 +141,7 @@ export interface HookUpTable {
   left_m: number | null;
   height_m: number | null;
   load_n: number | null;
+  radius_m: number | null;
   note: string | null;
   corrects: string | null;
   noted_by: string;

@@ -62,7 +62,7 @@ export class VehicleRepository {
       .select('p.name as by_name')
       .where(sql<boolean>`not exists (select 1 from hook_up c where c.corrects = h.entry_id)`)
       .orderBy(sql`lower(h.model)`)
-      .orderBy(sql`array_position(array['refused', 'last-resort', 'used'], h.kind)`)
+      .orderBy(sql`array_position(array['refused', 'last-resort', 'used', 'touched'], h.kind)`)
       .orderBy('h.noted_at', 'desc')
       .execute();
     const photos = await this.photos(trx, 'hook-up');
@@ -78,6 +78,7 @@ export class VehicleRepository {
       ...given('leftM', row.left_m),
       ...given('heightM', row.height_m),
       ...given('loadN', row.load_n),
+      ...given('radiusM', row.radius_m),
       ...given('note', row.note),
       ...given('corrects', row.corrects),
     }));
@@ -100,6 +101,7 @@ export class VehicleRepository {
         left_m: entry.leftM ?? null,
         height_m: entry.heightM ?? null,
         load_n: entry.loadN ?? null,
+        radius_m: entry.radiusM ?? null,
         note: entry.note ?? null,
         corrects: entry.corrects ?? null,
         noted_by: actor.personId,

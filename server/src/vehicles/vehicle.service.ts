@@ -64,8 +64,7 @@ export class VehicleService {
       if (await this.repository.hasEntry(trx, entry.entryId)) return { items: await this.repository.book(trx) };
       if (entry.corrects !== undefined && !(await this.repository.hasEntry(trx, entry.corrects)))
         throw notFound('entry of the hook-up book', entry.corrects);
-      if (entry.kind === 'refused' && entry.loadN !== undefined)
-        throw invalid([{ path: 'loadN', message: 'A place that is refused holds no load; say in the note what happened.' }]);
+      refuseFigures(entry);
       await this.repository.addEntry(trx, actor, entry, this.clock.today());
       const corrects = entry.corrects === undefined ? undefined : await this.trail.entryOf(trx, entry.corrects);
       const { entryId, corrects: _corrects, note, ...after } = entry;
@@ -94,4 +93,14 @@ export class VehicleService {
     );
     if (taken) throw invalid([{ path: 'name', message: `A vehicle is called ${name} already; choose another name.` }]);
   }
+}
+
+/** Refuses figures that what is written cannot have. */
+function refuseFigures({ kind, loadN, radiusM }: HookUpCreate): void {
+  if (kind === 'refused' && loadN !== undefined)
+    throw invalid([{ path: 'loadN', message: 'A place that is refused holds no load; say in the note what happened.' }]);
+  if (kind === 'touched' && loadN !== undefined)
+    throw invalid([{ path: 'loadN', message: 'A part that a line only touches holds no load; leave the load out.' }]);
+  if (kind !== 'touched' && radiusM !== undefined)
+    throw invalid([{ path: 'radiusM', message: 'A radius is written of a part that a line touches; choose “touched” or leave it out.' }]);
 }

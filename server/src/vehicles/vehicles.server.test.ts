@@ -79,3 +79,29 @@ it('the hook-up book is written by members; a correction takes the place of what
     { kind: 'refused', by: 'Mirren Quaile', corrects: entry.entryId },
   ]);
 });
+
+it('the hook-up book knows what a line touches under a model, and how round it is', async () => {
+  const member = await server.as('member');
+  const model = `Model ${randomUUID().slice(0, 6)}`;
+  const entry = () => ({
+    entryId: randomUUID(),
+    model,
+    kind: 'touched',
+    place: 'Lower edge of the cross-member',
+    forwardM: 1.6,
+    heightM: 0.4,
+  });
+  const send = (part: object) => member.post('/api/v1/hook-ups').send({ ...entry(), ...part });
+  await send({ radiusM: 0.0005 }).expect(201);
+  const { body: thin } = await send({ radiusM: 0.0004 }).expect(422);
+  expect(JSON.stringify(thin)).toContain('at least 0.5 mm');
+  await send({ radiusM: 2.1 }).expect(422);
+  const { body: loaded } = await send({ loadN: 1000 }).expect(422);
+  expect(JSON.stringify(loaded)).toContain('holds no load');
+  const { body: held } = await send({ kind: 'used', radiusM: 0.01 }).expect(422);
+  expect(JSON.stringify(held)).toContain('A radius is written of a part');
+  const { body } = await server.http.get('/api/v1/hook-ups').expect(200);
+  expect(body.items.filter((item: { model: string }) => item.model === model)).toMatchObject([
+    { kind: 'touched', radiusM: 0.0005, forwardM: 1.6 },
+  ]);
+});

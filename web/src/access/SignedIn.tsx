@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel } from '@headlessui/react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
@@ -8,6 +7,9 @@ import { useLiveEvents } from '../shell/use-live-events.ts';
 
 /** Who is signed in already has no use for the form. */
 const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx')).SignInForm }));
+
+/** Nor for the dialog, until the session ends. */
+const SignInAgain = lazy(async () => ({ default: (await import('./SignInAgain.tsx')).SignInAgain }));
 
 /** Pages for those who are signed in. A session that ends later is taken up over the page, which keeps what was entered. */
 export function SignedIn() {
@@ -24,15 +26,11 @@ export function SignedIn() {
   return (
     <>
       <Outlet />
-      <Dialog open={!signedIn} onClose={() => undefined} className="relative z-50">
-        <div className="fixed inset-0 overflow-y-auto bg-paper/95">
-          <DialogPanel>
-            <Suspense fallback={<p className="p-6">Loading…</p>}>
-              <SignInForm session={data} again />
-            </Suspense>
-          </DialogPanel>
-        </div>
-      </Dialog>
+      {!signedIn && (
+        <Suspense fallback={<p className="p-6">Loading…</p>}>
+          <SignInAgain session={data} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -24,6 +24,7 @@ import { addEdits, bodyKindWords, duplicateEdits, keyEdits } from './body-edits.
 import { ChainRows } from './ChainRows.tsx';
 import { FeatureFields } from './FeatureFields.tsx';
 import { DriveFields } from './outline/DriveFields.tsx';
+import { EdgeFields } from './outline/EdgeFields.tsx';
 import { LanyardRows } from './outline/LanyardRows.tsx';
 import { TaskFields } from './outline/TaskFields.tsx';
 import { ToolFields } from './outline/ToolFields.tsx';
@@ -128,6 +129,7 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
       </section>
       <Unlocked>
         <DriveFields rig={rig} actor={said.person} apply={apply} />
+        <EdgeFields rig={rig} vehicles={team?.vehicles ?? []} apply={apply} />
         <TaskFields rig={rig} apply={apply} />
         <ToolFields rig={rig} pieces={pieces} apply={apply} />
       </Unlocked>

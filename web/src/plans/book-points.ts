@@ -10,8 +10,10 @@ export function entriesFor(
 ): readonly HookUpView[] {
   const body = bodyOfUse(rig, useId);
   const model = body?.kind === 'vehicle' && body.vehicleId !== undefined ? modelOf(body.vehicleId) : undefined;
-  const order = { used: 0, 'last-resort': 1, refused: 2 } as const;
-  return entries.filter((entry) => entry.model.toLowerCase() === model?.toLowerCase()).sort((a, b) => order[a.kind] - order[b.kind]);
+  const order = { used: 0, 'last-resort': 1, refused: 2, touched: 3 } as const;
+  return entries
+    .filter((entry) => entry.kind !== 'touched' && entry.model.toLowerCase() === model?.toLowerCase())
+    .sort((a, b) => order[a.kind] - order[b.kind]);
 }
 
 /** Who states it, and on which day. */
@@ -27,7 +29,7 @@ export interface Said {
 export function bookEdits(rig: Rig, use: PieceUse, entry: HookUpView, consent: string, said: Said): readonly Edit[] {
   const chain = rig.chains.find(({ pieces }) => pieces.some(({ id }) => id === use.id));
   const point = chain && pointOfChain(rig, chain);
-  if (entry.kind === 'refused' || point?.place.kind !== 'on-vehicle') return [];
+  if (entry.kind === 'refused' || entry.kind === 'touched' || point?.place.kind !== 'on-vehicle') return [];
   if (entry.kind === 'last-resort' && consent.trim() === '') return [];
   const { forwardM = point.place.forwardM, leftM = point.place.leftM, heightM = point.place.heightM } = entry;
   const { gearId: _piece, judged: _other, named: _before, ...bare } = use;

@@ -15,7 +15,16 @@ interface Values {
   readonly place: string;
   readonly load: string;
   readonly height: string;
+  readonly radius: string;
   readonly note: string;
+}
+
+/** A typed quantity: its value, or what is wrong with it; neither where nothing is typed. */
+function reading(typed: string, dimension: 'force' | 'length', decimal: '.' | ','): { readonly value?: number; readonly fault?: string } {
+  if (!typed.trim()) return {};
+  const read = parseQuantity(typed, { dimension, decimal });
+  if (read.kind === 'understood') return { value: read.reading.valueSi };
+  return { fault: read.kind === 'fault' ? read.message : 'Which ton? Write t, kN or lbf.' };
 }
 
 /** An entry of the hook-up book: a place, what came of it, the load it held. */
@@ -23,28 +32,23 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
   const { team } = useTeam();
   const [write, { error, isLoading }] = useWriteHookUpMutation();
   const [typed, setTyped] = useState<{ readonly [path: string]: string }>({});
-  const { register, handleSubmit, reset } = useForm<Values>({
-    defaultValues: { model, kind: 'used', place: '', load: '', height: '', note: '' },
+  const { register, handleSubmit, reset, watch } = useForm<Values>({
+    defaultValues: { model, kind: 'used', place: '', load: '', height: '', radius: '', note: '' },
   });
   const faults = { ...faultsByPath(error && problemOf(error)), ...typed };
-  const submit = handleSubmit(async ({ load, height, note, ...entry }) => {
+  const submit = handleSubmit(async ({ load, height, radius, note, ...entry }) => {
     const decimal = team?.decimalMark ?? '.';
-    const loadRead = load.trim() ? parseQuantity(load, { dimension: 'force', decimal }) : undefined;
-    const heightRead = height.trim() ? parseQuantity(height, { dimension: 'length', decimal }) : undefined;
-    const wrong = (read: typeof loadRead) =>
-      read?.kind === 'fault' ? read.message : read?.kind === 'ambiguous' ? 'Which ton? Write t, kN or lbf.' : undefined;
-    const [loadN, heightM] = [wrong(loadRead), wrong(heightRead)];
-    setTyped({ ...(loadN && { loadN }), ...(heightM && { heightM }) });
-    if (loadN || heightM) return;
-    const answer = await write({
-      hookUpCreate: {
-        ...entry,
-        entryId: crypto.randomUUID(),
-        ...(loadRead?.kind === 'understood' && { loadN: loadRead.reading.valueSi }),
-        ...(heightRead?.kind === 'understood' && { heightM: heightRead.reading.valueSi }),
-        ...(note && { note }),
-      },
-    });
+    const touched = entry.kind === 'touched';
+    const read = {
+      loadN: reading(touched ? '' : load, 'force', decimal),
+      heightM: reading(height, 'length', decimal),
+      radiusM: reading(touched ? radius : '', 'length', decimal),
+    };
+    const wrong = Object.fromEntries(Object.entries(read).flatMap(([path, { fault }]) => (fault === undefined ? [] : [[path, fault]])));
+    setTyped(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    const figures = Object.fromEntries(Object.entries(read).flatMap(([path, { value }]) => (value === undefined ? [] : [[path, value]])));
+    const answer = await write({ hookUpCreate: { ...entry, entryId: crypto.randomUUID(), ...figures, ...(note && { note }) } });
     if (!answer.data) return;
     reset();
     done?.();
@@ -68,9 +72,15 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
           <input {...register('place')} placeholder="Rear cross-member, between the exhausts" />
         </Labelled>
       </div>
-      <Labelled label="Load it held" fault={faults.loadN}>
-        <input {...register('load')} placeholder="14 kN" />
-      </Labelled>
+      {watch('kind') === 'touched' ? (
+        <Labelled label="Radius of its edge" fault={faults.radiusM}>
+          <input {...register('radius')} placeholder="12 mm" />
+        </Labelled>
+      ) : (
+        <Labelled label="Load it held" fault={faults.loadN}>
+          <input {...register('load')} placeholder="14 kN" />
+        </Labelled>
+      )}
       <Labelled label="Height" fault={faults.heightM}>
         <input {...register('height')} placeholder="0.5 m" />
       </Labelled>
@@ -89,7 +99,7 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
           </button>
         )}
       </div>
-      <FormProblem error={error} shown={['model', 'place', 'loadN']} />
+      <FormProblem error={error} shown={['model', 'place', 'loadN', 'radiusM', 'heightM']} />
     </form>
   );
 }

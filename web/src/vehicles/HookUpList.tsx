@@ -1,5 +1,5 @@
 import type { HookUpKind, HookUpView } from '@wainrope/contract';
-import { force, formatFigure, length } from '@wainrope/core';
+import { force, formatFigure, length, smallLength } from '@wainrope/core';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape } from '../shell/VerdictMark.tsx';
 import { SubjectPhotos } from './SubjectPhotos.tsx';
@@ -8,12 +8,14 @@ export const hookUpWords: { readonly [K in HookUpKind]: string } = {
   used: 'Has held',
   'last-resort': 'Last resort',
   refused: 'Never here',
+  touched: 'Touched by a line led under it',
 };
 
 const LOOKS = {
   used: { verdict: 'clear', colours: 'text-moss' },
   'last-resort': { verdict: 'watch', colours: 'text-amber-ink' },
   refused: { verdict: 'stop', colours: 'text-rust' },
+  touched: { verdict: 'watch', colours: 'text-slate' },
 } as const;
 
 /** Entries of the hook-up book: what is refused stands first. */
@@ -23,7 +25,7 @@ export function HookUpList({ entries, photos = true }: { readonly entries: reado
   if (entries.length === 0) return <p className="text-quiet">Nothing is written of this model yet.</p>;
   return (
     <ul>
-      {entries.map(({ entryId, kind, place, loadN, heightM, note, by, on, photoIds }) => (
+      {entries.map(({ entryId, kind, place, loadN, heightM, radiusM, note, by, on, photoIds }) => (
         <li key={entryId} className="border-b border-rule py-1.5">
           <p className="flex flex-wrap items-center gap-x-2">
             <span className={`inline-flex items-center gap-1.5 font-semibold ${LOOKS[kind].colours}`}>
@@ -32,6 +34,7 @@ export function HookUpList({ entries, photos = true }: { readonly entries: reado
             <span>{place}</span>
             {loadN !== undefined && <span className="font-mono text-[15px]">{figure(force(loadN))}</span>}
             {heightM !== undefined && <span className="text-[15px] text-quiet">{formatFigure(length(heightM))} high</span>}
+            {radiusM !== undefined && <span className="text-[15px] text-quiet">radius {formatFigure(smallLength(radiusM))}</span>}
           </p>
           {kind === 'last-resort' && <p className="text-[15px] text-amber-ink">Steady short pull only, the owner told of the risk.</p>}
           {note && <p className="text-[15px]">{note}</p>}

@@ -1,4 +1,4 @@
-import { long, pick, plain, position, small, weight, whole, words } from './fields.ts';
+import { long, pick, plain, position, small, tension, weight, whole, words } from './fields.ts';
 import { gearClass } from './gear-class.ts';
 import { pointKinds, swings, winchFaces } from './materials.ts';
 
@@ -106,6 +106,10 @@ export const anchorage = {
     fields: {
       drive: pick('Drive', 'drum', ['electric', 'hydraulic']),
       stallFactor: plain('Stall factor', 'drum', 3),
+      layer2PullN: tension('Pull on layer 2, by the maker', 'drum'),
+      layer3PullN: tension('Pull on layer 3, by the maker', 'drum'),
+      layer4PullN: tension('Pull on layer 4, by the maker', 'drum'),
+      layer5PullN: tension('Pull on layer 5, by the maker', 'drum'),
       drumDiameterM: small('Drum core diameter', 'drum'),
       drumWidthM: small('Drum width', 'drum'),
       flangeDiameterM: small('Flange diameter', 'drum'),

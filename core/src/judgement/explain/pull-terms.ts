@@ -115,19 +115,20 @@ export function ratedTerm({ drive: { kind }, drum, ratedN }: DriveState): Term {
   if (kind === 'hand') return { label: 'People × what one pulls', figure };
   if (kind === 'tow') return { label: 'Grip of the towing vehicle', figure };
   if (drum.kind !== 'known') return { label: 'Rated pull, first layer', figure, reason: 'layer not known' };
-  const [first, here] = [layerDiameterM(drum.drum, 1), layerDiameterM(drum.drum, drum.layer)];
-  const shrink = first / here;
+  const row = drum.byRow;
+  const [from, here] = [layerDiameterM(drum.drum, row?.layer ?? 1), layerDiameterM(drum.drum, drum.layer)];
+  const shrink = from / here;
   return {
     label: `Rated pull on layer ${drum.layer}`,
     figure,
     how: {
       operation: 'product',
       of: [
-        { label: 'Marked pull, first layer', figure: force(drum.ratedN / shrink) },
+        { label: row ? `Maker’s pull on layer ${row.layer}` : 'Marked pull, first layer', figure: force(drum.ratedN / shrink) },
         {
-          label: '× first layer’s diameter ÷ this layer’s',
+          label: row ? '× that layer’s diameter ÷ this one’s' : '× first layer’s diameter ÷ this layer’s',
           figure: ratio(shrink),
-          reason: `${first.toFixed(3)} m ÷ ${here.toFixed(3)} m`,
+          reason: `${from.toFixed(3)} m ÷ ${here.toFixed(3)} m`,
         },
       ],
     },

@@ -1863,12 +1863,13 @@ export type VehicleChange = {
 export type HookUpView = {
   entryId: string;
   model: string;
-  kind: "used" | "last-resort" | "refused";
+  kind: "used" | "last-resort" | "refused" | "touched";
   place: string;
   forwardM?: number;
   leftM?: number;
   heightM?: number;
   loadN?: number;
+  radiusM?: number;
   note?: string;
   corrects?: string;
   by: string;
@@ -1881,12 +1882,13 @@ export type HookUpBook = {
 export type HookUpCreate = {
   entryId: string;
   model: string;
-  kind: "used" | "last-resort" | "refused";
+  kind: "used" | "last-resort" | "refused" | "touched";
   place: string;
   forwardM?: number;
   leftM?: number;
   heightM?: number;
   loadN?: number;
+  radiusM?: number;
   note?: string;
   corrects?: string;
 };

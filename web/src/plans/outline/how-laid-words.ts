@@ -1,4 +1,4 @@
-import type { PieceUse, pointKinds, winchFaces } from '@wainrope/core';
+import type { PieceUse, plainBends, pointKinds, winchFaces } from '@wainrope/core';
 
 export const hitchWords: { readonly [H in NonNullable<PieceUse['hitch']>]: string } = {
   'in-line': 'straight, in line',
@@ -25,4 +25,11 @@ export const facesWords: { readonly [F in (typeof winchFaces)[number]]: string }
   astern: 'astern',
   left: 'to its left',
   right: 'to its right',
+};
+
+export const edgeWords: { readonly [B in (typeof plainBends)[number]]: string } = {
+  'synthetic-on-aluminium': 'synthetic rope on aluminium',
+  'synthetic-on-steel': 'synthetic rope on steel',
+  'synthetic-on-bark': 'synthetic rope on bark',
+  'wire-on-rollers': 'wire rope on rollers',
 };

@@ -4,6 +4,7 @@ import { burstShortened } from './burst-shortened.ts';
 import { drumOverfull } from './drum-overfull.ts';
 import { drumSpool } from './drum-spool.ts';
 import { fairleadAngle } from './fairlead-angle.ts';
+import { layerTableRises } from './layer-table-rises.ts';
 import { layerUndecided } from './layer-undecided.ts';
 import { lineTooShort } from './line-too-short.ts';
 import { respoolTooLight } from './respool-too-light.ts';
@@ -18,6 +19,7 @@ export const drumRules: readonly Rule[] = [
   drumOverfull,
   drumSpool,
   fairleadAngle,
+  layerTableRises,
   layerUndecided,
   lineTooShort,
   respoolTooLight,

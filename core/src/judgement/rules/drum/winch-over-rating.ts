@@ -12,7 +12,16 @@ export const winchOverRating = momentRule({
   softenable: false,
   unless: ['winch-stalls'],
   why: 'Beyond its rating a winch heats, drains the battery and may stall; on upper layers it pulls less.',
-  needs: ['gear.marks', 'gear.stallFactor', 'line.way', 'situation'],
+  needs: [
+    'gear.marks',
+    'gear.stallFactor',
+    'gear.layer2PullN',
+    'gear.layer3PullN',
+    'gear.layer4PullN',
+    'gear.layer5PullN',
+    'line.way',
+    'situation',
+  ],
   subjects: winchDrives,
   about: aboutDrive,
   margin: (moment, drive) => {

@@ -9,7 +9,16 @@ export const winchStalls = momentRule({
   severity: 'stop',
   softenable: false,
   why: 'The planned pull is more than this winch can give at all.',
-  needs: ['gear.marks', 'gear.stallFactor', 'line.way', 'situation'],
+  needs: [
+    'gear.marks',
+    'gear.stallFactor',
+    'gear.layer2PullN',
+    'gear.layer3PullN',
+    'gear.layer4PullN',
+    'gear.layer5PullN',
+    'line.way',
+    'situation',
+  ],
   subjects: winchDrives,
   about: aboutDrive,
   margin: (moment, drive) => {

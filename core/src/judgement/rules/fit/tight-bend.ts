@@ -9,7 +9,7 @@ export const tightBend = momentRule({
   severity: 'caution',
   softenable: true,
   why: 'Rope bent tightly carries its load on its outer strands alone.',
-  needs: ['use.piece', 'gear.treadDiameterM', 'gear.ropeDiameterM', 'line.way', 'policy'],
+  needs: ['use.piece', 'gear.treadDiameterM', 'gear.ropeDiameterM', 'line.way', 'line.edges', 'policy'],
   asks: 'How wide are rope and tread at this bend?',
   subjects: ({ places }) => places.filter(({ kind }) => kind === 'bend'),
   about: aboutPlace,

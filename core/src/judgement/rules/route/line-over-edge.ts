@@ -7,7 +7,7 @@ export const lineOverEdge = rigRule({
   severity: 'fix',
   softenable: true,
   why: 'A line that runs over a plain edge is sawn through.',
-  needs: ['line.way', 'answers'],
+  needs: ['line.way', 'line.edges', 'answers'],
   asks: 'Is the line sleeved where it runs over this edge?',
   subjects: ({ rig }) =>
     rig.lines.flatMap(({ id, via }) => via.flatMap((bend, index) => (bend.kind === 'edge' ? [{ id, bend, index }] : []))),

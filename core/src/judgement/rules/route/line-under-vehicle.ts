@@ -32,8 +32,10 @@ export const lineUnderVehicle = momentRule({
   },
   answer: ({ rig }, { line, span, body }) => ticked(rig, `line-under-vehicle.${line.line.id}.${span}`, { label: body.label }),
   title: ({ label }) => rich`The line runs unprotected under ${label}`,
-  detail: () => rich`Lead it through a pulley or a sleeve, clear of everything that it could saw through.`,
-  question: ({ label }) => rich`The line passes under ${label}: is it protected and clear of hoses, wiring and the exhaust?`,
+  detail: () =>
+    rich`Lead it through a pulley or a sleeve, clear of everything that it could saw through; write down each part that it touches.`,
+  question: ({ label }) =>
+    rich`The line passes under ${label}: is it protected and clear of hoses, wiring and the exhaust? Each part that it touches goes into the outline, with how round it is.`,
 });
 
 /** As much of a vehicle's outline as counts: a line that starts or ends on its front or back crosses a corner without running under it. */
