@@ -27,14 +27,6 @@ function chunkModules(name: string): Plugin {
   };
 }
 
-/** The contract's decorators run on the server alone: the pages take its words and types, and need no reflection. */
-const withoutReflection: Plugin = {
-  name: 'without-reflection',
-  enforce: 'pre',
-  resolveId: (id) => (id === 'reflect-metadata' ? '\0without-reflection' : undefined),
-  load: (id) => (id === '\0without-reflection' ? '' : undefined),
-};
-
 /** What the register answered is marked with when it was, wherever the device's copy is shown in its place. */
 const markKept = {
   cachedResponseWillBeUsed: async ({ cachedResponse }: { cachedResponse?: Response }) => {
@@ -86,7 +78,7 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [withoutReflection, react(), tailwind(), chunkModules('page'), offline],
+  plugins: [react(), tailwind(), chunkModules('page'), offline],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es', plugins: () => [chunkModules('worker')] },
   build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
