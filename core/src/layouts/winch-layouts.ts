@@ -150,7 +150,11 @@ function underVehicle(): Scene {
     name: 'Front winch led under the vehicle to pull it backwards',
     rig: {
       bodies: [truck('heron', 0, 0, 90), treeAt('larch', -15, -1.5, 0.5)],
-      points: [fairlead, onFrame('round-fairlead', 'heron', 2.34, 0, 0.66), onTrunk('on-larch', 'larch')],
+      points: [
+        fairlead,
+        { ...onFrame('round-fairlead', 'heron', 2.34, 0, 0.66), label: 'the fairlead’s lower lip' },
+        onTrunk('on-larch', 'larch'),
+      ],
       chains: [chainOf('at-larch', 'on-larch', ['TS-B', 'SS-B', 'CL-A'])],
       lines: [
         lineOf({

@@ -116,7 +116,7 @@ function PartsOfModel({ rig, line, body, vehicles, apply }: PartsOfModelProps) {
         </button>
       ))}
       <button type="button" className="action" onClick={() => lead({ name: `A part of ${body.label}` })}>
-        It touches another part of {body.label}
+        It touches a part of {body.label}
       </button>
     </div>
   );

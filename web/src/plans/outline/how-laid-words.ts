@@ -28,8 +28,8 @@ export const facesWords: { readonly [F in (typeof winchFaces)[number]]: string }
 };
 
 export const edgeWords: { readonly [B in (typeof plainBends)[number]]: string } = {
-  'synthetic-on-aluminium': 'synthetic rope on aluminium',
-  'synthetic-on-steel': 'synthetic rope on steel',
-  'synthetic-on-bark': 'synthetic rope on bark',
-  'wire-on-rollers': 'wire rope on rollers',
+  'synthetic-on-aluminium': 'synthetic on aluminium',
+  'synthetic-on-steel': 'synthetic on steel',
+  'synthetic-on-bark': 'synthetic on bark',
+  'wire-on-rollers': 'wire on rollers',
 };

@@ -19,7 +19,7 @@ export const damperToMove = momentRule({
   answer: ({ rig }, leg) => found({ ...legNamed(rig, leg), roomM: rig.policy.pull.damperRoomM.value }),
   title: (leg) => rich`The damper on ${legName(leg)} has to be moved on the way`,
   detail: ({ roomM }) =>
-    rich`It comes within ${length(roomM)} of a fairlead, a pulley or a hook. Stop there, ease the tension, then move it back to mid-leg.`,
+    rich`It comes within ${length(roomM)} of a fairlead, a pulley or a hook. Stop there, ease the tension, then move it back out along its leg.`,
 });
 
 /** What a damper that began at mid-leg has left to the nearer end of its leg, metres; infinite where it never had that much. */
