@@ -5,10 +5,11 @@ import { test } from './signed-in.ts';
 test('a tied-back pull shows what is to be kept clear, where parts would fly, and its back-anchor', async ({ page }) => {
   await openPlan(page, 'Beck crossing, one tied back');
   const sheet = page.locator('[data-plan-sheet]');
-  await expect(sheet.locator('[data-zone="circle"]')).toHaveCount(3);
-  await expect(sheet.locator('[data-zone="corridor"]')).toHaveCount(2);
+  // Both ends and the pulley of the line, and both ends of the strap that ties Heron back.
+  await expect(sheet.locator('[data-zone="circle"]')).toHaveCount(5);
+  await expect(sheet.locator('[data-zone="corridor"]')).toHaveCount(3);
   await expect(sheet.locator('[data-zone="bend"]')).toHaveCount(1);
-  await expect(sheet.locator('[data-flight]')).toHaveCount(2);
+  await expect(sheet.locator('[data-flight]')).toHaveCount(4);
   await expect(sheet.locator('[data-back-anchor]')).toHaveCount(1);
   await expect(sheet.getByText('Isla Wrenfell in the cab')).toBeVisible();
   await expect(page.getByRole('button', { name: /ST-02 Static strap 3 m/ })).toBeVisible();

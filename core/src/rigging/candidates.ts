@@ -135,7 +135,8 @@ function inOrder(all: readonly Candidate[], context: ChoiceContext): readonly Ca
   if (inAChain(context)) return [...all].sort((a, b) => reachOf(a) - reachOf(b));
   if (context.use.role !== 'point') return all;
   const awayM = ({ piece }: Candidate) => pointAwayM(context, piece.facts);
-  return [...all].sort((a, b) => awayM(a) - awayM(b));
+  const rank = ({ piece }: Candidate) => offeredAs(piece.facts, context.use.role) ?? Number.POSITIVE_INFINITY;
+  return [...all].sort((a, b) => rank(a) - rank(b) || awayM(a) - awayM(b));
 }
 
 /** How far a point of the register sits from where the rig has its place, metres; where nobody has measured it, it may be there. */
