@@ -12,7 +12,7 @@ test('a tied-back pull shows what is to be kept clear, where parts would fly, an
   await expect(sheet.locator('[data-flight]')).toHaveCount(4);
   await expect(sheet.locator('[data-back-anchor]')).toHaveCount(1);
   await expect(sheet.getByText('Isla Wrenfell in the cab')).toBeVisible();
-  await expect(page.getByRole('button', { name: /ST-02 Static strap 3 m/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /ST-02 Static strap 3 m :/ })).toBeVisible();
 });
 
 test('a winching vehicle that loses its grip slides, and says what would hold it', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
 import { leafWords } from './policy-words.ts';
-import { SCHOOL_LABELS, SCHOOLS } from './school-words.ts';
+import { SCHOOL_LABELS, SCHOOL_WHY, SCHOOLS } from './school-words.ts';
 
 interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
@@ -36,8 +36,10 @@ export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyR
           ['false', 'no'],
         ] as const)
       : undefined);
+  const said = (text: string) => options?.find(([key]) => key === text)?.[1] ?? text;
+  const columns = options ? 'sm:grid-cols-[1.2fr_19rem_1.6fr]' : 'sm:grid-cols-[1.4fr_13rem_1.6fr]';
   return (
-    <div className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[1.4fr_13rem_1.6fr]" data-policy={path}>
+    <div className={`grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 ${columns}`} data-policy={path}>
       <span>{label}</span>
       <span className="flex items-center gap-2">
         {editable && options && (
@@ -58,13 +60,13 @@ export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyR
             onChange={(event) => take(event.target.value)}
           />
         )}
-        {!editable && <span className="font-mono">{typedLeaf(value)}</span>}
+        {!editable && <span className={options ? undefined : 'font-mono'}>{said(typedLeaf(value))}</span>}
         {unit && <span className="w-9 shrink-0 text-quiet">{unit}</span>}
       </span>
       <span className="text-[15px] text-quiet">
         {fault && <span className="text-rust">{fault} </span>}
-        {differs && <strong className="text-amber-ink">careful reading: {standard}. </strong>}
-        {source}
+        {differs && <strong className="text-amber-ink">careful reading: {said(standard)}. </strong>}
+        {source ?? SCHOOL_WHY[path]}
       </span>
     </div>
   );

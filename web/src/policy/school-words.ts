@@ -23,6 +23,29 @@ export const SCHOOL_LABELS: { readonly [path: string]: string } = {
   'schools.ballMountAsLastResort': 'The mount of a tow ball, as a last resort',
 };
 
+/** Why the careful reading of each is the default. */
+export const SCHOOL_WHY: { readonly [path: string]: string } = {
+  'schools.check': 'A load can grow to what the winch gives; whoever assumes that it stalls checks the greatest pull alone.',
+  'schools.estimate': 'The ground is seldom as kind as the mildest figure.',
+  'schools.wraps': 'Few wraps slip on synthetic line; a whole layer never does.',
+  'schools.pinBackOff': 'A pin that is turned back can go on turning; the maker’s word wins.',
+  'schools.damperPlace': 'What would fly furthest is held down first.',
+  'schools.dampers': 'Each leg parts by itself.',
+  'schools.operatorPlace': 'The cab shields where it cannot roll over; outside is better where it can.',
+  'schools.winchHeldBy': 'A parking lock alone can break; park without brakes stays a stop.',
+  'schools.wheelsHelp': 'Slow wheels ease the pull; fast ones overrun the line.',
+  'schools.stuckDriver': 'A vehicle that drives can slacken the line and jerk it tight.',
+  'schools.strapJoinedBy': 'Both eyes lie alike in it, and it has little weight to fly.',
+  'schools.stretchJoinedBy': 'Metal between two stretch ropes becomes a missile, so no setting allows it.',
+  'schools.connectors': 'Soft ones fly less; an edge cuts them.',
+  'schools.lineEnd': 'An open hook can let go when the line slackens.',
+  'schools.factoryHook': 'Nobody has marked what it holds in a jerk.',
+  'schools.chain': 'It is heavy, does not give, and flies in pieces.',
+  'schools.pulley': 'Efficiency, fit and kind of rope decide.',
+  'schools.axleAsLastResort': 'Hoses, wiring and covers are there, and no maker rates it.',
+  'schools.ballMountAsLastResort': 'Its hole was made for a ball, not for a shackle.',
+};
+
 type Words<T extends string> = readonly (readonly [T, string])[];
 type ChoiceOf<K extends keyof Schools> = Schools[K] extends string ? Words<Schools[K]> : never;
 

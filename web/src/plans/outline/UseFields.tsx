@@ -24,13 +24,15 @@ export function UseFields({ use, facts, said, apply }: UseFieldsProps) {
   return (
     <>
       {use.role === 'tree-strap' && (
-        <Choice
-          label="Laid"
-          value={use.hitch ?? 'in-line'}
-          options={HITCHES}
-          words={(hitch) => hitchWords[hitch]}
-          onChange={(hitch) => change({ ...use, hitch })}
-        />
+        <div className="col-span-2">
+          <Choice
+            label="Laid"
+            value={use.hitch ?? 'in-line'}
+            options={HITCHES}
+            words={(hitch) => hitchWords[hitch]}
+            onChange={(hitch) => change({ ...use, hitch })}
+          />
+        </div>
       )}
       {enters !== 'nothing' && enters.kind === 'shackle' && (
         <NumberField
