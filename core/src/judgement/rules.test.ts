@@ -183,6 +183,7 @@ const CASES: readonly (readonly [string, Change])[] = [
   ['overloaded-since-inspection', withPiece('SS-1', () => ({ overloadsSinceInspection: 1 }))],
   ['soft-good-too-old?', withPiece('SS-1', () => ({ madeOn: undefined }))],
   ['pull-chosen-by-person', rig(() => ({ chosenPull: { pullN: 20_000, person: 'Test', reason: 'load cell' } }))],
+  ['pull-chosen-low', rig(() => ({ chosenPull: { pullN: 2_000, person: 'Test', reason: 'load cell' } }))],
   ['limited-by-statement', rig(() => ({ limiter: { pullN: 30_000, statedBy: 'Test' } }))],
 ];
 

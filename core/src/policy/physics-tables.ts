@@ -115,6 +115,13 @@ export const physicsTables = {
     edgePerRope: row(0, 10),
     /** Receivers and mounts whose sizes differ by no more are alike, metres. */
     receiverPlayM: row(0, 0.1),
+    /** Legs of a strap in basket may stand so far apart, degrees; and beyond the larger never. */
+    legsFixDeg: row(0, 180),
+    legsStopDeg: row(0, 180),
+    /** A stretch pull so far off the stuck vehicle's heading is told to pull more in line, degrees. */
+    askewDeg: row(0, 90),
+    /** A haul with grips that gains less than this in a throw has come to its end, metres. */
+    leastThrowM: row(0, 5),
     /** A shackle may be so far off its bow where nobody says how its point lets it swing, degrees. */
     bowAskedDeg: row(0, 90),
     /** Share of its breaking strength from which a place is told when a line parts. */

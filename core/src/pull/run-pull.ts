@@ -21,7 +21,6 @@ const SAMPLES = 8;
 const PAUSE_STEPS = 16;
 /** Times that grips are moved before it is no haul, and the least that a haul between two must gain, metres of travel. */
 const MOST_RESETS = 200;
-const LEAST_THROW_M = 0.2;
 
 /** A run as it goes on, changed in place. */
 interface Run {
@@ -235,7 +234,8 @@ function pass(run: Run, moment: Moment): void {
 function moveGrips(run: Run, moment: Moment): boolean {
   const { travelM, at } = moment;
   const thrownM = travelM - run.resetM;
-  const lengths = run.resets < MOST_RESETS && thrownM >= LEAST_THROW_M ? regripped(run.grips, run.start, moment) : undefined;
+  const lengths =
+    run.resets < MOST_RESETS && thrownM >= run.rig.policy.judging.leastThrowM.value ? regripped(run.grips, run.start, moment) : undefined;
   if (lengths === undefined) return false;
   const moved = momentAt(run.rig, { travelM, leg: at.leg, lengths }, run.here);
   if (endedBy(run.endings, moved) !== undefined) return false;

@@ -2,7 +2,7 @@ import { judge } from '../judgement/judge.ts';
 import type { Case } from '../rig/case.ts';
 import { applyEdit, type Edit } from '../rig/edits.ts';
 import type { Rig } from '../rig/rig.ts';
-import { mark, piece } from './example-case.ts';
+import { piece } from './example-case.ts';
 
 /** Rounds in which a team goes through what it is asked; each answer may open another question. */
 const ROUNDS = 6;
@@ -43,5 +43,3 @@ function withDampers(subject: Case): Case {
     gear: [...subject.gear, ...fresh.map(({ gearId }) => piece({ id: gearId, kind: 'damper', marks: [], attributes: { massKg: 2 } }))],
   };
 }
-
-export { mark, piece };

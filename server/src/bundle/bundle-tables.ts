@@ -1,4 +1,4 @@
-import { inspectionKinds, personRoles, planStates } from '@wainrope/contract';
+import { hookUpKinds, inspectionKinds, personRoles, planStates } from '@wainrope/contract';
 import {
   type Codec,
   choice,
@@ -97,12 +97,13 @@ export const bundleTables: readonly BundleTable[] = [
     row: row({
       entry_id: uuid,
       model: words,
-      kind: choice(['used', 'last-resort', 'refused']),
+      kind: choice(hookUpKinds),
       place: words,
       forward_m: optional(real),
       left_m: optional(real),
       height_m: optional(real),
       load_n: optional(real),
+      radius_m: optional(real),
       note: optional(maybeEmpty),
       corrects: optional(uuid),
       noted_by: uuid,

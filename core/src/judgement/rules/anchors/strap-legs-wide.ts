@@ -1,3 +1,8 @@
 import { legsRule } from './trees.ts';
 
-export const strapLegsWide = legsRule({ code: 'strap-legs-wide', severity: 'fix', fromDeg: 90, toDeg: 120 });
+export const strapLegsWide = legsRule({
+  code: 'strap-legs-wide',
+  severity: 'fix',
+  fromDeg: ({ judging }) => judging.legsFixDeg.value,
+  toDeg: ({ judging }) => judging.legsStopDeg.value,
+});

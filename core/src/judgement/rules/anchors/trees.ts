@@ -32,8 +32,8 @@ export function atTrees({ chains, ties }: ResolvedRig): readonly AtTree[] {
 export const aboutStrap = ({ use }: AtTree): About => aboutUse(use);
 
 interface LegsRow extends Pick<RuleHead, 'code' | 'severity'> {
-  readonly fromDeg: number;
-  readonly toDeg: number;
+  readonly fromDeg: (policy: Policy) => number;
+  readonly toDeg: (policy: Policy) => number;
 }
 
 /** The rule of straps in basket whose legs stand more than `fromDeg` and at most `toDeg` apart. */
@@ -42,18 +42,20 @@ export const legsRule = ({ fromDeg, toDeg, ...head }: LegsRow) =>
     ...head,
     softenable: false,
     why: 'The wider a strap’s legs stand apart, the more each of them carries.',
-    needs: ['use.piece', 'use.hitch', 'gear.lengthM', 'tree.trunk'],
+    needs: ['use.piece', 'use.hitch', 'gear.lengthM', 'tree.trunk', 'policy'],
     subjects: atTrees,
     about: aboutStrap,
-    answer: (_, { use }) => {
+    answer: ({ policy }, { use }) => {
       const basket = use.round?.basket;
       const degrees = ((basket?.legAngleRad ?? 0) * 180) / Math.PI;
-      if (!basket || !isChosen(use) || !exceeds(degrees, fromDeg) || exceeds(degrees, toDeg)) return undefined;
+      if (!basket || !isChosen(use) || !exceeds(degrees, fromDeg(policy)) || exceeds(degrees, toDeg(policy))) return undefined;
       const { legAngleRad, legShare } = basket;
-      return found({ tag: use.piece.tag, legAngleRad, legShare }, chooseAnother(use, 'Choose a longer strap'));
+      const mostRad = (policy.judging.legsFixDeg.value * Math.PI) / 180;
+      return found({ tag: use.piece.tag, legAngleRad, legShare, mostRad }, chooseAnother(use, 'Choose a longer strap'));
     },
     title: ({ tag, legAngleRad }) => rich`The legs of ${tag} stand ${angle(legAngleRad)} apart`,
-    detail: ({ legShare }) => rich`Each leg carries ${legShare.toFixed(2)} of the load; keep them within 90°. Take a longer strap.`,
+    detail: ({ legShare, mostRad }) =>
+      rich`Each leg carries ${legShare.toFixed(2)} of the load; keep them within ${angle(mostRad)}. Take a longer strap.`,
   });
 
 interface ThinRow extends Pick<RuleHead, 'code' | 'severity' | 'softenable'> {

@@ -1,5 +1,5 @@
 import { isRope } from '../../../gear/traits.ts';
-import { rich } from '../../../quantity/format.ts';
+import { percent, rich } from '../../../quantity/format.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, chosenUses, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 
@@ -8,16 +8,16 @@ export const unknownTermination = rigRule({
   severity: 'caution',
   softenable: true,
   why: 'How an end is made decides how much of the rope’s strength reaches it.',
-  needs: ['use.piece', 'gear.endTermination'],
+  needs: ['use.piece', 'gear.endTermination', 'policy'],
   asks: 'How is the end made up?',
   subjects: chosenUses,
   about: aboutUse,
-  answer: (_, { piece }) => {
+  answer: ({ policy }, { piece }) => {
     if (!isRope(piece)) return undefined;
     const end = piece.attributes.endTermination;
     if (end !== undefined && end !== 'unknown') return undefined;
-    return undecided({ name: pieceName(piece) }, openPiece(piece, 'Enter its end'));
+    return undecided({ name: pieceName(piece), share: policy.terminations.unknown.value }, openPiece(piece, 'Enter its end'));
   },
-  title: ({ name }) => rich`How is the end of ${name} made? Until somebody looks, 80 % of its strength counts there.`,
+  title: ({ name, share }) => rich`How is the end of ${name} made? Until somebody looks, ${percent(share)} of its strength counts there.`,
   detail: () => rich``,
 });

@@ -10,6 +10,7 @@ import { overBreakingMargin } from './over-breaking-margin.ts';
 import { overLimit } from './over-limit.ts';
 import { overLinePullLimit } from './over-line-pull-limit.ts';
 import { pullChosenByPerson } from './pull-chosen-by-person.ts';
+import { pullChosenLow } from './pull-chosen-low.ts';
 import { pullNotEstimated } from './pull-not-estimated.ts';
 import { sharedDrives } from './shared-drives.ts';
 import { startOnly } from './start-only.ts';
@@ -31,6 +32,7 @@ export const limitsRules: readonly Rule[] = [
   overLimit,
   overLinePullLimit,
   pullChosenByPerson,
+  pullChosenLow,
   pullNotEstimated,
   sharedDrives,
   towHasNoGrip,

@@ -1,4 +1,5 @@
 import { force, length, rich } from '../../../quantity/format.ts';
+import { exceeds } from '../../../quantity/tolerance.ts';
 import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
 import { aboutTow, planOf, runUps } from './run-ups.ts';
@@ -8,7 +9,7 @@ export const doesNotFree = actRule({
   severity: 'fix',
   softenable: true,
   why: 'An attempt that frees nothing only wears the rope and tempts people to go faster.',
-  needs: ['tow.run-up', 'situation', 'body.mass', 'load.drives', 'gear.lengthM'],
+  needs: ['tow.run-up', 'situation', 'body.mass', 'load.drives', 'gear.lengthM', 'policy'],
   subjects: runUps,
   about: aboutTow,
   answer: (judged) => {
@@ -21,7 +22,7 @@ export const doesNotFree = actRule({
       holdsN: stuck.breaksAwayN,
       movedM: last.movedM,
       rope: plan.boundBy === 'slack',
-      askew: offHeadingRad > 0.26,
+      askew: exceeds((offHeadingRad * 180) / Math.PI, judged.start.rig.policy.judging.askewDeg.value),
     });
   },
   title: () => rich`The fastest attempt would not free it`,
