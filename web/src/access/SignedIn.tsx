@@ -1,13 +1,14 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
-import { useOutbox } from '../inspections/use-outbox.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useLiveEvents } from '../shell/use-live-events.ts';
 
 /** Who is signed in already has no use for the form. */
 const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx')).SignInForm }));
 
+/** What waits on this device is sent once the page stands. */
+const Outbox = lazy(async () => ({ default: (await import('../inspections/Outbox.tsx')).Outbox }));
 /** Nor for the dialog, until the session ends. */
 const SignInAgain = lazy(async () => ({ default: (await import('./SignInAgain.tsx')).SignInAgain }));
 
@@ -20,12 +21,14 @@ export function SignedIn() {
     if (signedIn) setEntered(true);
   }, [signedIn]);
   useLiveEvents(signedIn);
-  useOutbox(data?.person?.personId);
   if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : 'Loading…'}</div>;
   if (!signedIn && !entered) return <SignInForm session={data} />;
   return (
     <>
       <Outlet />
+      <Suspense fallback={null}>
+        <Outbox personId={data.person?.personId} />
+      </Suspense>
       {!signedIn && (
         <Suspense fallback={<p className="p-6">Loading…</p>}>
           <SignInAgain session={data} />
