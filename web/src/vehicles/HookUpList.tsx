@@ -8,7 +8,7 @@ export const hookUpWords: { readonly [K in HookUpKind]: string } = {
   used: 'Has held',
   'last-resort': 'Last resort',
   refused: 'Never here',
-  touched: 'Touched by a line led under it',
+  touched: 'Touched by a line',
 };
 
 const LOOKS = {
