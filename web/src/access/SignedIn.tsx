@@ -8,7 +8,7 @@ import { useLiveEvents } from '../shell/use-live-events.ts';
 const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx')).SignInForm }));
 
 /** What waits on this device is sent once the page stands. */
-const Outbox = lazy(async () => ({ default: (await import('../inspections/Outbox.tsx')).Outbox }));
+const Outbox = lazy(async () => ({ default: (await import('../inspections/use-outbox.ts')).Outbox }));
 /** Nor for the dialog, until the session ends. */
 const SignInAgain = lazy(async () => ({ default: (await import('./SignInAgain.tsx')).SignInAgain }));
 

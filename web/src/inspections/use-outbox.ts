@@ -9,7 +9,7 @@ const RETRY_MS = 8000;
  * Sends what this person confirmed on this device, in order, for as long as it takes. Sending twice keeps it once. What somebody
  * else confirmed waits until they sign in: an inspection is never kept under another's name.
  */
-export function useOutbox(personId: string | undefined): void {
+function useOutbox(personId: string | undefined): void {
   const [addInspection] = useAddInspectionMutation();
   const [addPhoto] = useAddPhotoMutation();
   const busy = useRef(false);
@@ -34,6 +34,12 @@ export function useOutbox(personId: string | undefined): void {
       window.removeEventListener('online', send);
     };
   }, [personId, waiting, addInspection, addPhoto]);
+}
+
+/** Sends in the background; the device's store loads with it, after the page. */
+export function Outbox({ personId }: { readonly personId: string | undefined }): null {
+  useOutbox(personId);
+  return null;
 }
 
 type Sent = { readonly data?: unknown; readonly error?: unknown };
