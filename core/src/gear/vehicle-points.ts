@@ -4,6 +4,7 @@ import type { GearFacts } from './gear-facts.ts';
 /** Vehicle points that are never pulled on, by what they are, and why. */
 const REFUSED: { readonly [kind: string]: string } = {
   'tow-ball': 'a tow ball shears off and flies',
+  'receiver-pin': 'the cross-pin of a receiver bends and shears under a strap’s eye',
   'safety-chain-hole': 'safety-chain holes tear out',
   'bumper-or-bar-hole': 'bumper skins and bar holes tear out',
   'axle-tube': 'an axle tube carries brake lines and bends',

@@ -32,6 +32,7 @@ export const schoolsCodec = record({
   /** Points that are refused unless a team takes them as a last resort. */
   axleAsLastResort: flag,
   ballMountAsLastResort: flag,
+  receiverPinAsLastResort: flag,
 });
 export type Schools = TypeOf<typeof schoolsCodec>;
 
@@ -56,4 +57,5 @@ export const carefulSchools: Schools = {
   pulley: 'either',
   axleAsLastResort: false,
   ballMountAsLastResort: false,
+  receiverPinAsLastResort: false,
 };

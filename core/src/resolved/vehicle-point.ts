@@ -10,7 +10,9 @@ export const pointKindOf = ({ piece, use }: ResolvedUse): PointKind | undefined 
 
 /** Points that are refused unless a team takes them as a last resort, and this one does. */
 export const isTeamsLastResort = (kind: PointKind | undefined, { schools }: Policy): boolean =>
-  (kind === 'axle-tube' && schools.axleAsLastResort) || (kind === 'tow-ball' && schools.ballMountAsLastResort);
+  (kind === 'axle-tube' && schools.axleAsLastResort) ||
+  (kind === 'tow-ball' && schools.ballMountAsLastResort) ||
+  (kind === 'receiver-pin' && schools.receiverPinAsLastResort);
 
 /** Whether a point was not made for recovery, by the register, the hook-up book or a person. */
 export const isLastResort = ({ piece, use: { named } }: ResolvedUse): boolean =>

@@ -144,6 +144,22 @@ const ROWS: readonly (readonly [
     'forbidden-point',
     'goes',
   ],
+  [
+    'a strap’s eye on the cross-pin of a receiver too',
+    'single-line-to-a-vehicle',
+    attributes('VP-A', { pointKind: 'receiver-pin' }),
+    { receiverPinAsLastResort: true },
+    'forbidden-point',
+    'goes',
+  ],
+  [
+    'and that is one',
+    'single-line-to-a-vehicle',
+    attributes('VP-A', { pointKind: 'receiver-pin' }),
+    { receiverPinAsLastResort: true },
+    'last-resort-point',
+    'comes',
+  ],
 ];
 
 describe('where practitioners disagree', () => {

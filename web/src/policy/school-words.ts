@@ -21,6 +21,7 @@ export const SCHOOL_LABELS: { readonly [path: string]: string } = {
   'schools.pulley': 'Ring or block',
   'schools.axleAsLastResort': 'Round an axle, as a last resort',
   'schools.ballMountAsLastResort': 'The mount of a tow ball, as a last resort',
+  'schools.receiverPinAsLastResort': 'The cross-pin of a receiver through a strap’s eye, as a last resort',
 };
 
 /** Why the careful reading of each is the default. */
@@ -43,6 +44,7 @@ export const SCHOOL_WHY: { readonly [path: string]: string } = {
   'schools.chain': 'It is heavy, does not give, and flies in pieces.',
   'schools.pulley': 'Efficiency, fit and kind of rope decide.',
   'schools.axleAsLastResort': 'Hoses, wiring and covers are there, and no maker rates it.',
+  'schools.receiverPinAsLastResort': 'It is thin, and bends before anybody sees it.',
   'schools.ballMountAsLastResort': 'Its hole was made for a ball, not for a shackle.',
 };
 

@@ -7,6 +7,7 @@ export const pointKinds = [
   'factory-hook',
   'tie-down-eye',
   'tow-ball',
+  'receiver-pin',
   'safety-chain-hole',
   'bumper-or-bar-hole',
   'axle-tube',

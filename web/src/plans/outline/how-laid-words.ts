@@ -11,6 +11,7 @@ export const pointKindWords: { readonly [K in (typeof pointKinds)[number]]: stri
   'factory-hook': 'hook of the maker, fixed to the frame',
   'tie-down-eye': 'tie-down eye',
   'tow-ball': 'tow ball',
+  'receiver-pin': 'cross-pin of a hitch receiver',
   'safety-chain-hole': 'hole for a safety chain',
   'bumper-or-bar-hole': 'hole in a bumper or bar',
   'axle-tube': 'axle tube',
