@@ -1,5 +1,5 @@
 import type { HookUpKind, HookUpView } from '@wainrope/contract';
-import { force, formatFigure, length, smallLength } from '@wainrope/core';
+import { force, length, smallLength } from '@wainrope/core';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape } from '../shell/VerdictMark.tsx';
 import { SubjectPhotos } from './SubjectPhotos.tsx';
@@ -33,8 +33,8 @@ export function HookUpList({ entries, photos = true }: { readonly entries: reado
             </span>
             <span>{place}</span>
             {loadN !== undefined && <span className="font-mono text-[15px]">{figure(force(loadN))}</span>}
-            {heightM !== undefined && <span className="text-[15px] text-quiet">{formatFigure(length(heightM))} high</span>}
-            {radiusM !== undefined && <span className="text-[15px] text-quiet">radius {formatFigure(smallLength(radiusM))}</span>}
+            {heightM !== undefined && <span className="text-[15px] text-quiet">{figure(length(heightM))} high</span>}
+            {radiusM !== undefined && <span className="text-[15px] text-quiet">radius {figure(smallLength(radiusM))}</span>}
           </p>
           {kind === 'last-resort' && <p className="text-[15px] text-amber-ink">Steady short pull only, the owner told of the risk.</p>}
           {note && <p className="text-[15px]">{note}</p>}

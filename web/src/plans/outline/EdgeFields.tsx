@@ -2,7 +2,6 @@ import type { HookUpView, VehicleView } from '@wainrope/contract';
 import {
   changeEdge,
   type Edit,
-  formatFigure,
   type Line,
   leadOver,
   type PlainEdge,
@@ -14,6 +13,7 @@ import {
   type VehicleBody,
 } from '@wainrope/core';
 import { useGetHookUpBookQuery } from '../../api/wainrope-api.ts';
+import { useFigures } from '../../shell/use-figures.ts';
 import { Choice, Group } from '../fields.tsx';
 import { NumberField } from '../NumberField.tsx';
 import { PointFields } from '../PointFields.tsx';
@@ -101,6 +101,7 @@ interface PartsOfModelProps extends EdgeFieldsProps {
 
 function PartsOfModel({ rig, line, body, vehicles, apply }: PartsOfModelProps) {
   const { data } = useGetHookUpBookQuery();
+  const { figure } = useFigures();
   const model = vehicles.find(({ vehicleId }) => vehicleId === body.vehicleId)?.model.toLowerCase();
   const there = new Set(plainEdges(rig).map(({ point }) => point.label));
   const known = ((data?.items ?? []) as readonly HookUpView[]).filter(
@@ -112,7 +113,7 @@ function PartsOfModel({ rig, line, body, vehicles, apply }: PartsOfModelProps) {
       {known.map((entry) => (
         <button key={entry.entryId} type="button" className="action" data-touched onClick={() => lead({ ...entry, name: entry.place })}>
           It touches: {entry.place}
-          {entry.radiusM !== undefined && `, radius ${formatFigure(smallLength(entry.radiusM))}`}
+          {entry.radiusM !== undefined && `, radius ${figure(smallLength(entry.radiusM))}`}
         </button>
       ))}
       <button type="button" className="action" onClick={() => lead({ name: `A part of ${body.label}` })}>
