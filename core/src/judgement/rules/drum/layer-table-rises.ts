@@ -2,13 +2,14 @@ import { drumOf } from '../../../moment/drives.ts';
 import { count, force, rich } from '../../../quantity/format.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
+import { pullFacts } from '../../ask/winch-facts.ts';
 
 export const layerTableRises = momentRule({
   code: 'layer-table-rises',
   severity: 'fix',
   softenable: false,
   why: 'A winch pulls less on each further layer; a table that says otherwise was copied wrongly.',
-  needs: ['gear.marks', 'gear.layer2PullN', 'gear.layer3PullN', 'gear.layer4PullN', 'gear.layer5PullN'],
+  needs: pullFacts,
   subjects: winchDrives,
   about: aboutDrive,
   margin: (moment, drive) => {

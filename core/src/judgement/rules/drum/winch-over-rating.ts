@@ -5,6 +5,7 @@ import { exceeds, leftBelow } from '../../../quantity/tolerance.ts';
 import { layerDiameterM } from '../../../winch/drum-layers.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
+import { stallFacts } from '../../ask/winch-facts.ts';
 
 export const winchOverRating = momentRule({
   code: 'winch-over-rating',
@@ -12,16 +13,7 @@ export const winchOverRating = momentRule({
   softenable: false,
   unless: ['winch-stalls'],
   why: 'Beyond its rating a winch heats, drains the battery and may stall; on upper layers it pulls less.',
-  needs: [
-    'gear.marks',
-    'gear.stallFactor',
-    'gear.layer2PullN',
-    'gear.layer3PullN',
-    'gear.layer4PullN',
-    'gear.layer5PullN',
-    'line.way',
-    'situation',
-  ],
+  needs: [...stallFacts, 'line.way', 'situation'],
   subjects: winchDrives,
   about: aboutDrive,
   margin: (moment, drive) => {

@@ -3,22 +3,14 @@ import { force, rich } from '../../../quantity/format.ts';
 import { leftBelow } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutDrive, found, winchDrives } from '../../ask/speak.ts';
+import { stallFacts } from '../../ask/winch-facts.ts';
 
 export const winchStalls = momentRule({
   code: 'winch-stalls',
   severity: 'stop',
   softenable: false,
   why: 'The planned pull is more than this winch can give at all.',
-  needs: [
-    'gear.marks',
-    'gear.stallFactor',
-    'gear.layer2PullN',
-    'gear.layer3PullN',
-    'gear.layer4PullN',
-    'gear.layer5PullN',
-    'line.way',
-    'situation',
-  ],
+  needs: [...stallFacts, 'line.way', 'situation'],
   subjects: winchDrives,
   about: aboutDrive,
   margin: (moment, drive) => {

@@ -3,6 +3,7 @@ import { force, ratio, rich } from '../../../quantity/format.ts';
 import { fallsShort, leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../ask/speak.ts';
+import { stallFacts } from '../../ask/winch-facts.ts';
 import { greatestFigures } from './place-figures.ts';
 
 export const nearBreaking = momentRule({
@@ -11,18 +12,7 @@ export const nearBreaking = momentRule({
   softenable: true,
   unless: ['over-breaking-margin'],
   why: 'At the winch’s greatest pull this piece keeps less in hand than it should.',
-  needs: [
-    'policy',
-    'use.piece',
-    'gear.marks',
-    'gear.stallFactor',
-    'gear.layer2PullN',
-    'gear.layer3PullN',
-    'gear.layer4PullN',
-    'gear.layer5PullN',
-    'line.way',
-    'limiter',
-  ],
+  needs: [...stallFacts, 'policy', 'use.piece', 'line.way', 'limiter'],
   subjects: allPlaces,
   about: aboutPlace,
   margin: (moment, place) => {

@@ -3,6 +3,7 @@ import { force, ratio, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutPlace, allPlaces, bracketed, found, stronger } from '../../ask/speak.ts';
+import { stallFacts } from '../../ask/winch-facts.ts';
 import { greatestFigures } from './place-figures.ts';
 
 export const overBreakingMargin = momentRule({
@@ -10,18 +11,7 @@ export const overBreakingMargin = momentRule({
   severity: 'stop',
   softenable: false,
   why: 'Nothing stops the winch from reaching its greatest pull; a piece must not come near breaking when it does.',
-  needs: [
-    'policy',
-    'use.piece',
-    'gear.marks',
-    'gear.stallFactor',
-    'gear.layer2PullN',
-    'gear.layer3PullN',
-    'gear.layer4PullN',
-    'gear.layer5PullN',
-    'line.way',
-    'limiter',
-  ],
+  needs: [...stallFacts, 'policy', 'use.piece', 'line.way', 'limiter'],
   subjects: allPlaces,
   about: aboutPlace,
   margin: (moment, place) =>
