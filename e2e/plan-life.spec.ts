@@ -66,6 +66,26 @@ test('a plan is declared ready, used and put away; versions say what changed; an
   await expect(page.getByText('not saved', { exact: true })).toBeVisible();
 });
 
+test('the record is drawn once all of it is here, so that no list pushes a button away', async ({ page }) => {
+  await openPlan(page, 'Plantation');
+  let answer: () => void = () => undefined;
+  const held = new Promise<void>((release) => {
+    answer = release;
+  });
+  await page.route(/\/comments/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  const versions = page.waitForResponse(/\/versions/);
+  await page.getByRole('tab', { name: 'Record' }).click();
+  await versions;
+  await expect(page.getByText('Opening the plan’s record')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Copy the plan' })).toHaveCount(0);
+  answer();
+  await expect(page.getByRole('button', { name: 'Copy the plan' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Comments' })).toBeVisible();
+});
+
 test('a reader sees all and changes nothing', async ({ page }) => {
   await signInAs(page.request, 'reader');
   await openPlan(page, 'Bog below');

@@ -29,12 +29,19 @@ interface RecordPanelProps {
 
 const when = (iso: string) => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
-/** The plan's life: its state, what is answered for, versions, what people say, copies. */
+/**
+ * The plan's life: its state, what is answered for, versions, what people say, copies. Nothing of it is drawn before all of it
+ * is here: a list that grew would push the buttons below it from under a finger.
+ */
 export function RecordPanel(props: RecordPanelProps) {
+  const { planId } = props.plan;
+  const comments = useListCommentsQuery({ planId });
+  const versions = useListVersionsQuery({ planId });
+  if (comments.isLoading || versions.isLoading) return <p className="py-2 text-quiet">Opening the plan’s record …</p>;
   return (
     <div className="space-y-5 py-2">
       <StateSection {...props} />
-      <Comments planId={props.plan.planId} />
+      <Comments planId={planId} />
       <Versions {...props} />
       <Copies {...props} />
     </div>
@@ -133,7 +140,7 @@ function Answer({ plan, findingId, words }: { readonly plan: PlanView; readonly 
 }
 
 function Comments({ planId }: { readonly planId: string }) {
-  const { data } = useListCommentsQuery({ planId });
+  const { data, error } = useListCommentsQuery({ planId });
   const [add, adding] = useAddCommentMutation();
   const [words, setWords] = useState('');
   const may = useMay();
@@ -144,6 +151,7 @@ function Comments({ planId }: { readonly planId: string }) {
   return (
     <section aria-label="Comments">
       <h2 className="font-head text-lg font-semibold">What people say</h2>
+      <ProblemNote error={error} />
       <ul>
         {data?.items.map(({ commentId, words: said, by, at, version }) => (
           <li key={commentId} className="border-b border-rule py-1.5">
