@@ -14,7 +14,7 @@ export type { Situation } from './effort/situation.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
-export { pointKinds, winchFaces } from './gear/classes/materials.ts';
+export { type PointKind, pointKinds, winchFaces } from './gear/classes/materials.ts';
 export { type Role, roleWords } from './gear/classes/roles.ts';
 export {
   type GearFacts,
@@ -52,7 +52,6 @@ export {
   servesAs,
   traitsOf,
 } from './gear/traits.ts';
-export { isLastResortPoint, refusedPoint } from './gear/vehicle-points.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
 export {
@@ -104,6 +103,7 @@ export { layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
+export { isTeamsLastResort, refusedByTeam, wantsConsent } from './policy/last-resorts.ts';
 export {
   anchorSoils,
   type Depth,

@@ -60,6 +60,8 @@ export const isRecoveryPoint = (piece: GearFacts | undefined): piece is GearOf<'
 
 /** A lanyard, which catches what flies. */
 export const isLanyard = (piece: GearFacts | undefined): boolean => isClass(piece, 'safety-lanyard');
+/** A ratchet strap that holds a load down on a deck. */
+export const isSecuringStrap = (piece: GearFacts | undefined): boolean => isClass(piece, 'load-securing-strap');
 /** A tool that lifts on the spot, of which the rules of a rig speak. */
 export const liftsOnTheSpot = (piece: GearFacts | undefined): boolean => isClass(piece, 'lifting-jack');
 /** A connector that is weaker across its gate. */

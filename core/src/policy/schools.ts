@@ -29,10 +29,12 @@ export const schoolsCodec = record({
   factoryHook: choice(['steady-pull', 'rolling-only']),
   chain: choice(['back-anchor', 'never']),
   pulley: choice(['either', 'ring', 'block']),
-  /** Points that are refused unless a team takes them as a last resort. */
+  /** Points and straps that are refused unless a team takes them as a last resort. */
   axleAsLastResort: flag,
   ballMountAsLastResort: flag,
   receiverPinAsLastResort: flag,
+  /** A load-securing strap by its marked limit. */
+  securingStrapAsLastResort: flag,
 });
 export type Schools = TypeOf<typeof schoolsCodec>;
 
@@ -58,4 +60,5 @@ export const carefulSchools: Schools = {
   axleAsLastResort: false,
   ballMountAsLastResort: false,
   receiverPinAsLastResort: false,
+  securingStrapAsLastResort: false,
 };

@@ -12,7 +12,6 @@ function factored(use: DesignUse): FactoredUse | undefined {
     case 'anchor':
     case 'winch':
     case 'none':
-    case 'refused':
       return undefined;
     default:
       return use;

@@ -1,6 +1,7 @@
 import type { PointKind } from '../gear/classes/materials.ts';
 import { isRecoveryPoint } from '../gear/traits.ts';
 import { isLastResortKind, isLastResortPoint } from '../gear/vehicle-points.ts';
+import { isTeamsLastResort } from '../policy/last-resorts.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { ResolvedUse } from './parts.ts';
 
@@ -8,12 +9,9 @@ import type { ResolvedUse } from './parts.ts';
 export const pointKindOf = ({ piece, use }: ResolvedUse): PointKind | undefined =>
   (isRecoveryPoint(piece) ? piece.attributes.pointKind : undefined) ?? use.named?.pointKind;
 
-/** Points that are refused unless a team takes them as a last resort, and this one does. */
-export const isTeamsLastResort = (kind: PointKind | undefined, { schools }: Policy): boolean =>
-  (kind === 'axle-tube' && schools.axleAsLastResort) ||
-  (kind === 'tow-ball' && schools.ballMountAsLastResort) ||
-  (kind === 'receiver-pin' && schools.receiverPinAsLastResort);
-
-/** Whether a point was not made for recovery, by the register, the hook-up book or a person. */
-export const isLastResort = ({ piece, use: { named } }: ResolvedUse): boolean =>
-  (piece !== undefined && isLastResortPoint(piece)) || named?.lastResort === true || isLastResortKind(named?.pointKind);
+/** Whether a point was not made for recovery, by the register, the hook-up book, a person, or what this team takes all the same. */
+export const isLastResort = (use: ResolvedUse, { schools }: Policy): boolean =>
+  (use.piece !== undefined && isLastResortPoint(use.piece)) ||
+  use.use.named?.lastResort === true ||
+  isLastResortKind(use.use.named?.pointKind) ||
+  isTeamsLastResort(pointKindOf(use), schools);

@@ -1,7 +1,9 @@
 import type { Role } from '../gear/classes/roles.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import { isRecoveryPoint, joinedLengthM, lengthOf, offeredAs, ropeLawOf, servesAs } from '../gear/traits.ts';
-import { isLastResortPoint, refusedPoint } from '../gear/vehicle-points.ts';
+import { isLastResortPoint } from '../gear/vehicle-points.ts';
+import { refusedByTeam } from '../policy/last-resorts.ts';
+import { carefulSchools, type Schools } from '../policy/schools.ts';
 import type { PieceLimit } from '../rating/piece-limit.ts';
 import { usesOf } from '../rig/references.ts';
 import type { PieceUse, Rig } from '../rig/rig.ts';
@@ -31,10 +33,14 @@ export interface ChoiceContext {
   readonly vehicleId: string | undefined;
 }
 
-/** Every piece whose class may serve in a place, usable ones first, by the role's order of classes and then the strongest on top; the others say why not. */
+/**
+ * Every piece whose class may serve in a place, usable ones first, by the role's order of classes and then the strongest on top; the
+ * others say why not. What a team takes as a last resort is among the usable ones only with its own `schools`.
+ */
 export function candidatesFor<P extends BagPiece>(
   pieces: readonly P[],
   { rig, use, today, vehicleId }: ChoiceContext,
+  schools: Schools,
 ): readonly Candidate<P>[] {
   const preference = ({ piece }: Candidate) => offeredAs(piece.facts, use.role) ?? Number.POSITIVE_INFINITY;
   const taken = new Map(
@@ -43,7 +49,7 @@ export function candidatesFor<P extends BagPiece>(
   return pieces
     .filter(({ facts }) => servesAs(facts, use.role))
     .filter((piece) => onThisVehicle(use.role, piece.vehicleId, vehicleId))
-    .map((piece): Candidate<P> => ({ piece, whyNot: whyNot(piece, taken.has(piece.facts.id)), remark: remark(piece, today) }))
+    .map((piece): Candidate<P> => ({ piece, whyNot: whyNot(piece, taken.has(piece.facts.id), schools), remark: remark(piece, today) }))
     .sort(
       (a, b) =>
         Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) ||
@@ -59,8 +65,8 @@ function onThisVehicle(role: Role, pieceVehicleId: string | undefined, vehicleId
   return pieceVehicleId === undefined || pieceVehicleId === vehicleId;
 }
 
-function whyNot({ facts, limit }: BagPiece, taken: boolean): string | undefined {
-  const refused = refusedPoint(facts);
+function whyNot({ facts, limit }: BagPiece, taken: boolean, schools: Schools): string | undefined {
+  const refused = refusedByTeam(facts, schools);
   if (refused !== undefined) return `never: ${refused}`;
   if (facts.state !== 'in-use') return `${facts.state}: must not be planned with`;
   if (facts.inspection?.grade === 'D') return 'graded D: out of use';
@@ -92,7 +98,8 @@ export function bestFor(pieces: readonly BagPiece[], context: ChoiceContext): st
   if (context.use.role === 'point' && context.vehicleId === undefined) return undefined;
   const byId = (gearId: string | undefined) => pieces.find(({ facts }) => facts.id === gearId)?.facts;
   // A last resort takes somebody's consent, so it is never chosen by itself.
-  const open = candidatesFor(pieces, context).filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
+  const all = candidatesFor(pieces, context, carefulSchools);
+  const open = all.filter(({ whyNot, piece }) => whyNot === undefined && !isLastResortPoint(piece.facts));
   const fitting = preferred(open, ({ piece }) => goesIn(piece.facts, context.rig, context.use, byId));
   const usable = inOrder(reaching(stretching(fitting, context), context, byId), context);
   const own = usable.find(({ piece }) => piece.vehicleId !== undefined && piece.vehicleId === context.vehicleId);

@@ -33,6 +33,9 @@ const hook = piece({
   marks: [mark('WLL 6 t'), mark('MBS 30 t')],
   attributes: { throatM: 0.04, reachM: 0.12, latch: 'sprung' },
 });
+const ratchet = (...texts: readonly string[]) =>
+  swap('back.2', piece({ id: 'LS-1', kind: 'load-securing-strap', marks: texts.map((text) => mark(text)), attributes: { lengthM: 9 } }));
+const allowed: Partial<Schools> = { securingStrapAsLastResort: true };
 const none: Change = (subject) => subject;
 const weak = marks('CL-A', 'WLL 0.5 t', 'MBS 2 t');
 
@@ -160,6 +163,15 @@ const ROWS: readonly (readonly [
     'last-resort-point',
     'comes',
   ],
+  ['a load-securing strap is refused', 'back-anchored-to-a-tree', ratchet('WLL 2.5 t'), allowed, 'load-securing-strap', 'goes'],
+  [
+    'and is a last resort where the team says so',
+    'back-anchored-to-a-tree',
+    ratchet('WLL 2.5 t'),
+    allowed,
+    'securing-strap-last-resort',
+    'comes',
+  ],
 ];
 
 describe('where practitioners disagree', () => {
@@ -169,6 +181,27 @@ describe('where practitioners disagree', () => {
     expect(before.includes(code)).toBe(found === 'goes');
     expect(after.includes(code)).toBe(found === 'comes');
   });
+  it('a load-securing strap taken as a last resort goes by its marked working limit, and one without it stays refused', () => {
+    const of = (...texts: readonly string[]) =>
+      codes(changed(ratchet(...texts), school(allowed))(layoutCase('back-anchored-to-a-tree'))).filter((code) =>
+        ['load-securing-strap', 'securing-strap-last-resort', 'over-limit'].includes(code),
+      );
+    expect(of('WLL 2.5 t')).toEqual(['securing-strap-last-resort']);
+    expect(of('WLL 0.5 t')).toEqual(['over-limit', 'securing-strap-last-resort']);
+    expect(of('MBS 10 t')).toEqual(['load-securing-strap', 'securing-strap-last-resort']);
+    // It lies straight; round a trunk it serves no team.
+    const round = changed(ratchet('WLL 2.5 t'), swap('back.0', 'LS-1'), school(allowed))(layoutCase('back-anchored-to-a-tree'));
+    expect(codes(round)).toContain('cannot-serve-here');
+  });
+  it.each(['axle-tube', 'tow-ball', 'receiver-pin'])(
+    'no run-up on a point of the kind %s, though the team takes it as a last resort',
+    (pointKind) => {
+      const way = { axleAsLastResort: true, ballMountAsLastResort: true, receiverPinAsLastResort: true };
+      expect(codes(changed(attributes('VP-B', { pointKind }), school(way))(layoutCase('stretch-pull')))).toContain(
+        'run-up-on-judged-point',
+      );
+    },
+  );
   it('a whole layer stays on the drum: 224 mm of 11 mm rope are 20 wraps', () => {
     const wraps = (subject: Case) => judge(subject).drum.wrapsWanted;
     expect(wraps(layoutCase('single-line-to-a-vehicle'))).toBe(10);

@@ -12,6 +12,7 @@ import {
   mass,
   pieceLimit,
   type ReaderUnits,
+  refusedByTeam,
   smallLength,
   sourceWords,
   useWords,
@@ -189,6 +190,7 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
   const context = { policy, asOf: team.today, wet: false };
   const limit = pieceLimit(facts, use, context);
   const term = use && explainLimit(facts, use, context);
+  const refused = refusedByTeam(facts, policy.schools);
   return (
     <section>
       <h2 className="stitched pb-1.5 text-xl">Working load limit</h2>
@@ -202,6 +204,7 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
           {term && <Explained term={term} />}
         </>
       )}
+      {refused && <p className="pt-2 text-rust">Never in a rig: {refused}.</p>}
       {limit.kind === 'unrated' && (
         <p className="pt-2 text-rust">Not rated: nothing marked on it is on record, so it never passes a check.</p>
       )}

@@ -4,12 +4,12 @@ import {
   type Case,
   candidatesFor,
   type Edit,
-  isLastResortPoint,
   type PieceUse,
   type Rig,
   roleWords,
   type Trial,
   vehicleIdOfUse,
+  wantsConsent,
   wordsOf,
 } from '@wainrope/core';
 import { useMemo, useState } from 'react';
@@ -50,7 +50,11 @@ function useBags(): readonly [readonly string[], (bags: readonly string[]) => vo
 export function PiecePicker({ rig, subject, use, pieces, today, choose, apply, close }: PiecePickerProps) {
   const [search, setSearch] = useState('');
   const [bags, setBags] = useBags();
-  const all = useMemo(() => candidatesFor(pieces, { rig, use, today, vehicleId: vehicleIdOfUse(rig, use.id) }), [pieces, rig, use, today]);
+  const { schools } = subject.policy;
+  const all = useMemo(
+    () => candidatesFor(pieces, { rig, use, today, vehicleId: vehicleIdOfUse(rig, use.id) }, schools),
+    [pieces, rig, use, today, schools],
+  );
   const tried = useMemo(() => all.filter(({ whyNot }) => whyNot === undefined).map(({ piece }) => piece.facts), [all]);
   const trials = useTrials(subject, use.id, tried);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -103,6 +107,7 @@ export function PiecePicker({ rig, subject, use, pieces, today, choose, apply, c
                 candidate={candidate}
                 trial={trials?.get(candidate.piece.gear.gearId)}
                 current={candidate.piece.gear.gearId === use.gearId}
+                lastResort={wantsConsent(candidate.piece.facts, schools)}
                 choose={choose}
               />
             ))}
@@ -149,16 +154,17 @@ interface RowProps {
   readonly candidate: Candidate<RegisterPiece>;
   readonly trial: Trial | undefined;
   readonly current: boolean;
+  /** It is taken only where somebody agrees by name. */
+  readonly lastResort: boolean;
   readonly choose: (piece: RegisterPiece, consent?: string) => void;
 }
 
-function Row({ candidate: { piece, whyNot, remark }, trial, current, choose }: RowProps) {
+function Row({ candidate: { piece, whyNot, remark }, trial, current, lastResort, choose }: RowProps) {
   const { figure, text } = useFigures();
   const found = trial?.findings[0];
   const against = whyNot ?? (found && text(wordsOf(found).title));
   const bad = whyNot !== undefined || trial?.worst === 'stop' || trial?.fits === false;
   const [asking, setAsking] = useState(false);
-  const lastResort = isLastResortPoint(piece.facts);
   return (
     <li className="border-b border-rule">
       <button

@@ -1,4 +1,15 @@
-import { bodyOfUse, type Edit, force, type PieceUse, type Policy, type Rig, unmarkedPoint } from '@wainrope/core';
+import {
+  bodyOfUse,
+  type Edit,
+  force,
+  isTeamsLastResort,
+  type PieceUse,
+  type PointKind,
+  type Policy,
+  type Rig,
+  type Schools,
+  unmarkedPoint,
+} from '@wainrope/core';
 import { useState } from 'react';
 import { useGetTeamQuery } from '../api/wainrope-api.ts';
 import type { RegisterPiece } from '../gear/use-register.ts';
@@ -20,6 +31,19 @@ const KIND_WORDS: { readonly [K in (typeof KINDS)[number]]: string } = {
   marked: 'a recovery point with a mark to read',
   'factory-hook': 'a hook of the maker, fixed to the frame, without a mark',
 };
+
+const NEVER: readonly (readonly [kind: PointKind, words: string])[] = [
+  ['tow-ball', 'tow balls'],
+  ['receiver-pin', 'receivers’ cross-pins'],
+  ['safety-chain-hole', 'safety-chain holes'],
+  ['bumper-or-bar-hole', 'bumper and bar holes'],
+  ['axle-tube', 'axle tubes'],
+  ['thin-arm', 'thin arms'],
+];
+
+/** What this team never pulls on. */
+const neverWords = (schools: Schools): string =>
+  NEVER.flatMap(([kind, words]) => (isTeamsLastResort(kind, schools) ? [] : [words])).join(', ');
 
 /** A point of a vehicle that is in no register: what it is, what it is trusted with, and who answers for that. */
 export function UnregisteredPoint({ rig, use, policy, pieces, apply, close }: UnregisteredPointProps) {
@@ -76,7 +100,7 @@ export function UnregisteredPoint({ rig, use, policy, pieces, apply, close }: Un
             )}
           </p>
           <p className="text-[15px] text-rust sm:col-span-2">
-            Never: tow balls, safety-chain holes, bumper and bar holes, axle tubes, thin arms; a tie-down eye only for a rolling vehicle.
+            Never: {neverWords(policy.schools)}; a tie-down eye only for a rolling vehicle.
           </p>
         </div>
         <button type="button" className="action" disabled={!ready} onClick={hook}>

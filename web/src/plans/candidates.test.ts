@@ -60,6 +60,7 @@ function piece(
   };
 }
 
+const { schools: carefulSchools } = teamStandard;
 const truck = { vehicleId: 'truck', name: 'Truck', massKg: 2600, lengthM: 4.5, widthM: 1.8 };
 const pieces = [
   piece('W', 'winch', 4, { vehicleId: 'truck', attributes: { forwardM: 2, leftM: 0, heightM: 0.7 } }),
@@ -117,7 +118,7 @@ describe('laying a plan from the register', () => {
   it('offers usable pieces first, the strongest on top, and says why the others are not', () => {
     const use = chosen('return-connector');
     if (!use) throw new Error('no place');
-    const offered = candidatesFor(pieces, { rig, use, today: '2026-06-01', vehicleId: 'truck' });
+    const offered = candidatesFor(pieces, { rig, use, today: '2026-06-01', vehicleId: 'truck' }, carefulSchools);
     expect(offered.slice(0, 2).map(({ piece: { gear } }) => gear.tag)).toEqual(['S-mid', 'S-small']);
     expect(Object.fromEntries(offered.slice(2).map(({ piece: { gear }, whyNot }) => [gear.tag, whyNot]))).toEqual({
       'S-big': 'already in this rig',
@@ -190,9 +191,30 @@ describe('the best piece for a place', () => {
     ];
     const context = { rig: rigWith('wide'), use: { id: 'p', role: 'point' }, today: '2026-06-01', vehicleId: 'truck' } as const;
     expect(bestFor(points, context)).toBe('rated');
-    const listed = candidatesFor(points, context);
+    const listed = candidatesFor(points, context, carefulSchools);
     expect(listed.find(({ piece: { gear } }) => gear.gearId === 'ball')?.whyNot).toBe('never: a tow ball shears off and flies');
     expect(listed.find(({ piece: { gear } }) => gear.gearId === 'slot')?.whyNot).toBeUndefined();
+  });
+  it('offers what this team takes as a last resort, and does not choose it', () => {
+    const own = { vehicleId: 'truck' } as const;
+    const bag = [
+      piece('axle', 'recovery-point', 90, { ...own, attributes: { pointKind: 'axle-tube' } }),
+      piece('hole', 'recovery-point', 90, { ...own, attributes: { pointKind: 'safety-chain-hole' } }),
+      piece('ratchet', 'load-securing-strap', 30, { attributes: { lengthM: 9 } }),
+      piece('short', 'static-strap', 8, { attributes: { lengthM: 2 } }),
+    ];
+    const why = (role: 'point' | 'strap', schools: object) => {
+      const context = { rig: rigWith('wide'), use: { id: 'p', role }, today: '2026-06-01', vehicleId: 'truck' } as const;
+      const listed = candidatesFor(bag, context, { ...carefulSchools, ...schools });
+      return Object.fromEntries(listed.map(({ piece: { gear }, whyNot }) => [gear.gearId, whyNot?.split(':')[0]]));
+    };
+    expect(why('point', {})).toEqual({ axle: 'never', hole: 'never' });
+    expect(why('point', { axleAsLastResort: true })).toEqual({ axle: undefined, hole: 'never' });
+    expect(why('strap', {})).toEqual({ ratchet: 'never', short: undefined });
+    expect(why('strap', { securingStrapAsLastResort: true })).toEqual({ ratchet: undefined, short: undefined });
+    const strap = { rig: rigWith('wide'), use: { id: 'p', role: 'strap' }, today: '2026-06-01', vehicleId: 'truck' } as const;
+    expect(bestFor(bag, strap)).toBe('short');
+    expect(bestFor(bag.slice(0, 3), strap)).toBeUndefined();
   });
   it('is none for the point of a vehicle that is not the team’s', () => {
     const points = [piece('RM', 'receiver-mount', 18), piece('VP', 'recovery-point', 20, { vehicleId: 'truck' })];

@@ -22,6 +22,7 @@ export const SCHOOL_LABELS: { readonly [path: string]: string } = {
   'schools.axleAsLastResort': 'Round an axle, as a last resort',
   'schools.ballMountAsLastResort': 'The mount of a tow ball, as a last resort',
   'schools.receiverPinAsLastResort': 'The cross-pin of a receiver through a strap’s eye, as a last resort',
+  'schools.securingStrapAsLastResort': 'A load-securing strap by its marked limit, as a last resort',
 };
 
 /** Why the careful reading of each is the default. */
@@ -45,6 +46,7 @@ export const SCHOOL_WHY: { readonly [path: string]: string } = {
   'schools.pulley': 'Efficiency, fit and kind of rope decide.',
   'schools.axleAsLastResort': 'Hoses, wiring and covers are there, and no maker rates it.',
   'schools.receiverPinAsLastResort': 'It is thin, and bends before anybody sees it.',
+  'schools.securingStrapAsLastResort': 'Its ratchet and hooks were made to hold a load still, not to be pulled on.',
   'schools.ballMountAsLastResort': 'Its hole was made for a ball, not for a shackle.',
 };
 

@@ -2,7 +2,7 @@ import type { AttributesOf, FieldTable, LengthKey } from './fields.ts';
 import type { PulleyKind, RopeLawKind } from './materials.ts';
 import type { Role } from './roles.ts';
 
-/** Which row of the design-factor table a class takes in its usual use. `none`: carries no load. `refused`: never in a rig. */
+/** Which row of the design-factor table a class takes in its usual use. `none`: carries no load. */
 export type DesignUse =
   | 'steel-hardware'
   | 'snatch-block'
@@ -14,8 +14,7 @@ export type DesignUse =
   | 'chain'
   | 'anchor'
   | 'winch'
-  | 'none'
-  | 'refused';
+  | 'none';
 
 /** What of a piece goes into its neighbour. `K`: keys of its lengths. */
 export type Enters<K extends string> =

@@ -103,10 +103,8 @@ export const straps = {
     plural: 'Load-securing straps',
     prefix: 'LS',
     alsoCalled: [],
-    use: 'refused',
-    // Its ratchet and hooks keep it from lying as a strap lies; it is refused before that could matter.
-    webbing: false,
-    servesAs: {},
-    refusedBy: 'a-rule-of-its-own',
+    // Only where a team takes it as a last resort: straight, as its hooks and ratchet let it lie.
+    servesAs: { strap: 9, extension: 9, 'tow-rope': 9 },
+    laid: 'flat, straight, no twist',
   }),
 } as const;

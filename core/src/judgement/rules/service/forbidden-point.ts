@@ -1,8 +1,9 @@
 import { refusedKind } from '../../../gear/vehicle-points.ts';
+import { isTeamsLastResort } from '../../../policy/last-resorts.ts';
 import { rich } from '../../../quantity/format.ts';
 import type { ResolvedUse } from '../../../resolved/parts.ts';
 import type { ResolvedRig } from '../../../resolved/resolved-rig.ts';
-import { isTeamsLastResort, pointKindOf } from '../../../resolved/vehicle-point.ts';
+import { pointKindOf } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 import { pointName, pointUses } from '../../ask/vehicle-points.ts';
@@ -40,7 +41,7 @@ function isOnRollingLoad({ rig: { situation }, load }: ResolvedRig, { seat }: Re
 /** Why a point is refused by this team: a factory hook where it is for rolling vehicles only; not what it takes as a last resort. */
 function refusedHere(rig: ResolvedRig, use: ResolvedUse): string | undefined {
   const kind = pointKindOf(use);
-  if (isTeamsLastResort(kind, rig.policy)) return undefined;
+  if (isTeamsLastResort(kind, rig.policy.schools)) return undefined;
   const hook = kind === 'factory-hook' && rig.policy.schools.factoryHook === 'rolling-only' && !isOnRollingLoad(rig, use);
   return hook ? 'this team takes a factory hook for a rolling vehicle only' : refusedKind(kind);
 }

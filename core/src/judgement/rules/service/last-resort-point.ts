@@ -1,5 +1,5 @@
 import { rich } from '../../../quantity/format.ts';
-import { isLastResort, isTeamsLastResort, pointKindOf } from '../../../resolved/vehicle-point.ts';
+import { isLastResort } from '../../../resolved/vehicle-point.ts';
 import { rigRule } from '../../ask/rule.ts';
 import { aboutUse, chooseAnother, found } from '../../ask/speak.ts';
 import { pointName, pointUses } from '../../ask/vehicle-points.ts';
@@ -13,7 +13,7 @@ export const lastResortPoint = rigRule({
   subjects: pointUses,
   about: aboutUse,
   answer: ({ policy }, use) =>
-    isLastResort(use) || isTeamsLastResort(pointKindOf(use), policy)
+    isLastResort(use, policy)
       ? found({ name: pointName(use), agreedBy: use.use.named?.agreedBy }, chooseAnother(use, 'Choose another point'))
       : undefined,
   title: ({ name }) => rich`${name} is a last resort`,

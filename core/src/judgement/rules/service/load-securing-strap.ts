@@ -7,10 +7,17 @@ export const loadSecuringStrap = rigRule({
   severity: 'stop',
   softenable: false,
   why: 'Ratchet straps hold loads down; they are neither made nor marked for pulling.',
-  needs: ['use.piece', 'gear.class'],
+  needs: ['use.piece', 'gear.class', 'gear.marks', 'policy'],
   subjects: (rig) => usesOfClass(rig, 'load-securing-strap'),
   about: aboutUse,
-  answer: (_, use) => found({ name: pieceName(use.piece) }, chooseAnother(use)),
+  answer: ({ policy: { schools } }, use) => {
+    const limited = use.piece.marks.some(({ basis }) => basis === 'wll');
+    if (limited && schools.securingStrapAsLastResort) return undefined;
+    return found({ name: pieceName(use.piece), unlimited: schools.securingStrapAsLastResort }, chooseAnother(use));
+  },
   title: ({ name }) => rich`${name} is a load-securing strap`,
-  detail: () => rich`It is refused in any rig.`,
+  detail: ({ unlimited }) =>
+    unlimited
+      ? rich`This team takes one by its marked working limit alone, and none is on record of it. Take another piece.`
+      : rich`It is refused in any rig.`,
 });

@@ -19,6 +19,7 @@ import { pointNotNamed } from './point-not-named.ts';
 import { pointUnknown } from './point-unknown.ts';
 import { ringOnMetal } from './ring-on-metal.ts';
 import { ringWithSteelLine } from './ring-with-steel-line.ts';
+import { securingStrapLastResort } from './securing-strap-last-resort.ts';
 import { shackleSideLoad } from './shackle-side-load.ts';
 import { softOnSharpEdge } from './soft-on-sharp-edge.ts';
 
@@ -43,6 +44,7 @@ export const serviceRules: readonly Rule[] = [
   pointUnknown,
   ringOnMetal,
   ringWithSteelLine,
+  securingStrapLastResort,
   shackleSideLoad,
   softOnSharpEdge,
 ];
