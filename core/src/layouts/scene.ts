@@ -41,17 +41,23 @@ export function treeAt(id: string, xM: number, yM: number, trunkDiameterM = 0.5)
   return { id, kind: 'tree', label: titled(id), xM, yM, trunkDiameterM, wood: 'hardwood', footing: 'firm', state: 'live', leanRad: 0 };
 }
 
+/** What people call a point: the words of its id, without the name that its body has in the scene. */
+const pointLabel = (id: string, bodyId: string, body: string): string =>
+  id.startsWith(`${bodyId}-`) ? spaced(id.slice(bodyId.length + 1)) : spaced(id.replace(bodyId, body));
+
+const spaced = (id: string) => id.replaceAll('-', ' ');
+
 /** A point on a vehicle or a loose load. */
 export function onFrame(id: string, bodyId: string, forwardM: number, leftM: number, heightM: number): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'on-vehicle', forwardM, leftM, heightM } };
+  return { id, bodyId, label: pointLabel(id, bodyId, 'the load'), place: { kind: 'on-vehicle', forwardM, leftM, heightM } };
 }
 
 export function onTrunk(id: string, bodyId: string, heightM = 0.3): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'on-trunk', heightM } };
+  return { id, bodyId, label: pointLabel(id, bodyId, 'the trunk'), place: { kind: 'on-trunk', heightM } };
 }
 
 export function atHeight(id: string, bodyId: string, heightM: number): RigPoint {
-  return { id, bodyId, label: id, place: { kind: 'at-height', heightM } };
+  return { id, bodyId, label: pointLabel(id, bodyId, 'the anchor'), place: { kind: 'at-height', heightM } };
 }
 
 /** What a slot wants, by the letters before its dash. */

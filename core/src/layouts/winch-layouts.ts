@@ -294,7 +294,7 @@ function sideways(): Scene {
         { id: 'trunk', kind: 'load', label: 'Fallen trunk', xM: 9, yM: -4, headingRad: 1.4, massKg: 900, lengthM: 6, widthM: 0.4 },
         treeAt('ash', 10, 5, 0.6),
       ],
-      points: [fairlead, onTrunk('on-ash', 'ash'), onFrame('on-log', 'trunk', 1.5, 0, 0.2)],
+      points: [fairlead, onTrunk('on-ash', 'ash'), { ...onFrame('on-log', 'trunk', 1.5, 0, 0.2), label: 'round the log' }],
       chains: [chainOf('at-ash', 'on-ash', ['TS-A', 'SS-A', 'RR-A']), chainOf('round-log', 'on-log', ['ST-A', 'SS-B', 'CL-A'])],
       lines: [lineOf({ drive: winchAt('fairlead', 'W-A'), ropes: ['L-A'], via: ['at-ash'], to: 'round-log' })],
       load: { bodyId: 'trunk', travel: 'ahead', travelM: 3, task: { kind: 'drag', bearingRad: 0.05 } },
