@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
 import { leafWords } from './policy-words.ts';
-import { SCHOOL_LABELS, SCHOOL_WHY, SCHOOLS } from './school-words.ts';
+import { SCHOOL_WHY, SCHOOLS } from './school-words.ts';
 
 interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
@@ -16,8 +16,7 @@ interface PolicyRowProps {
 /** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
 export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyRowProps) {
   const { path, value, source } = leaf;
-  const { unit } = leafWords(path);
-  const label = SCHOOL_LABELS[path] ?? leafWords(path).label;
+  const { label, unit } = leafWords(path);
   const [typed, setTyped] = useState(typedLeaf(value));
   const [fault, setFault] = useState<string>();
   const differs = typedLeaf(value) !== standard;

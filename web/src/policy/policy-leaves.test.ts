@@ -1,5 +1,6 @@
 import { policyDifferences, policyPresets, readPolicy, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
+import { LEAF_LABELS } from './leaf-labels.ts';
 import { policyLeaves, readLeaf, typedLeaf, withLeaf } from './policy-leaves.ts';
 import { changeWords, groupWords, leafWords } from './policy-words.ts';
 
@@ -42,18 +43,31 @@ describe('the leaves of a policy', () => {
     for (const { path } of policyLeaves(teamStandard)) expect(Object.keys(groupWords)).toContain(path.split('.')[0]);
   });
   it.each([
-    ['tree.maxLeanDeg', 'max lean', '°'],
-    ['care.softGoodsYears', 'soft goods', 'years'],
-    ['electric.burstS', 'burst', 's'],
-    ['effort.suctionPa.clay-or-bog', 'suction, clay or bog', 'Pa'],
-    ['condition.A', 'a', ''],
-    ['wetPolyamide', 'value', ''],
+    ['tree.maxLeanDeg', 'A tree that leans more holds nothing', '°'],
+    ['care.softGoodsYears', 'Soft goods go out of use after', 'years'],
+    ['electric.burstS', 'A burst', 's'],
+    ['effort.suctionPa.clay-or-bog', 'Suction, clay or bog', 'Pa'],
+    ['anchors.picketsFailingN.3-2-1', 'A picket line lets go at, 3-2-1', 'N'],
+    ['stretch.laws.hmpe.massPerDiameterSquared', 'How ropes stretch, hmpe, mass per diameter squared', ''],
+    ['designFactors.soft-good', 'Strap, soft shackle or extension', ''],
+    ['exposure.mud', 'Mud', ''],
+    ['condition.A', 'Grade A: as new', ''],
+    ['schools.chain', 'Chain', ''],
   ])('are named: %s is “%s” in %s', (path, label, unit) => {
     expect(leafWords(path)).toEqual({ label, unit });
   });
 
+  it('have labels that name a figure of the policy, or a table of several', () => {
+    const paths = policyLeaves(teamStandard).map(({ path }) => path);
+    for (const path of Object.keys(LEAF_LABELS))
+      expect(
+        paths.some((leaf) => leaf === path || leaf.startsWith(`${path}.`)),
+        path,
+      ).toBe(true);
+  });
+
   it('are named by group and row where they differ', () => {
-    expect(changeWords('designFactors.stretch.value')).toBe('Design factors, stretch');
+    expect(changeWords('designFactors.stretch.value')).toBe('Design factors, Stretch rope');
     expect(changeWords('wetPolyamide.value')).toBe('Wet polyamide');
   });
 });

@@ -1,3 +1,7 @@
+import { useWords } from '@wainrope/core';
+import { LEAF_LABELS } from './leaf-labels.ts';
+import { SCHOOL_LABELS } from './school-words.ts';
+
 /** What a group of the policy decides, and why its default is the careful reading, in a line. */
 export const groupWords: { readonly [group: string]: { readonly title: string; readonly why: string } } = {
   designFactors: {
@@ -70,21 +74,39 @@ const UNITS: readonly (readonly [RegExp, string])[] = [
   [/S$/, 's'],
 ];
 
-/** A leaf's label and unit from its path within its group. */
+/** A leaf's label and unit: what it is called, else the words of its keys within its group. */
 export function leafWords(path: string): { readonly label: string; readonly unit: string } {
   const keys = path.split('.').slice(1);
   const unit = keys.map((key) => UNITS.find(([ending]) => ending.test(key) && key.length > 1)?.[1]).find(Boolean) ?? '';
-  const words = keys.map((key) =>
-    key
-      .replace(/(MPerS2|JPerK|KPerW|Deg|Months|Years|Days|Min|Ohm|Pa|Kg|M2|[NMSC])$/, (ending, _all, at: number) =>
-        at === 0 ? ending : '',
-      )
-      .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
-      .replaceAll('-', ' ')
-      .toLowerCase(),
-  );
-  return { label: words.join(', ') || 'value', unit };
+  return { label: labelOf(path), unit };
 }
+
+const FACTORS = ['designFactors', 'makerFactors'];
+const uses: { readonly [key: string]: string } = useWords;
+
+function labelOf(path: string): string {
+  const own = SCHOOL_LABELS[path] ?? LEAF_LABELS[path];
+  if (own !== undefined) return own;
+  const keys = path.split('.');
+  const [group = '', key = ''] = keys;
+  if (FACTORS.includes(group)) return capital(uses[key] ?? spaced(key));
+  for (let length = keys.length - 1; length > 1; length--) {
+    const table = LEAF_LABELS[keys.slice(0, length).join('.')];
+    if (table !== undefined) return `${table}, ${keys.slice(length).map(spaced).join(', ')}`;
+  }
+  return capital(keys.slice(1).map(spaced).join(', ') || 'value');
+}
+
+const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
+
+/** A key as words; picket lines and slopes keep their signs. */
+const spaced = (key: string) =>
+  /^\d/.test(key)
+    ? key
+    : key
+        .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
+        .replaceAll('-', ' ')
+        .toLowerCase();
 
 /** A difference by its path, as the page names it: group, then row. */
 export function changeWords(path: string): string {

@@ -1,5 +1,5 @@
 import type { HookUpView, VehicleDetail } from '@wainrope/contract';
-import { force, formatFigure, length, mass } from '@wainrope/core';
+import { type Figure, force, length, mass, smallLength } from '@wainrope/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -93,8 +93,7 @@ function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <h2 className="text-2xl">{vehicle.name}</h2>
         <span className="text-quiet">
-          {vehicle.model}, {formatFigure(mass(vehicle.massKg))}, {formatFigure(length(vehicle.lengthM))} ×{' '}
-          {formatFigure(length(vehicle.widthM))}
+          {vehicle.model}, {figure(mass(vehicle.massKg))}, {figure(length(vehicle.lengthM))} × {figure(length(vehicle.widthM))}
         </span>
         <span className="ml-auto flex gap-2">
           {may('hook-up.write') && (
@@ -131,7 +130,7 @@ function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
                   <Tag code={gear.tag} />
                 </Link>
                 <span>{gear.name}</span>
-                <span className="ml-auto text-[15px] text-quiet">{pointWords(gear.attributes)}</span>
+                <span className="ml-auto text-[15px] text-quiet">{pointWords(gear.attributes, figure)}</span>
                 {limit.kind === 'rated' && <span className="font-mono text-[15px]">{figure(force(limit.wllN))}</span>}
                 {limit.kind === 'unrated' && <span className="text-rust">not rated</span>}
               </li>
@@ -149,7 +148,7 @@ function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
 }
 
 /** Where a recovery point or winch sits: what kind, how high, what edge. */
-function pointWords(attributes: object): string {
+function pointWords(attributes: object, figure: (value: Figure) => string): string {
   const { pointKind, heightM, edgeRadiusM, spoolState } = attributes as {
     readonly pointKind?: string;
     readonly heightM?: number;
@@ -158,8 +157,8 @@ function pointWords(attributes: object): string {
   };
   return [
     pointKind?.replaceAll('-', ' '),
-    heightM !== undefined && `${formatFigure(length(heightM))} high`,
-    edgeRadiusM !== undefined && `edge ${Math.round(edgeRadiusM * 1000)} mm`,
+    heightM !== undefined && `${figure(length(heightM))} high`,
+    edgeRadiusM !== undefined && `edge ${figure(smallLength(edgeRadiusM))}`,
     spoolState && `spooled ${spoolState.replaceAll('-', ' ')}`,
   ]
     .filter(Boolean)
