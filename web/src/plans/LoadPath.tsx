@@ -190,9 +190,7 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
           <path d={`M32 ${HEIGHT - LIMIT_HEIGHT * pathHeight(atStart)}H68`} stroke="var(--sheet)" strokeWidth="2.4" data-at-start />
         )}
         <circle cx="50" cy={HEIGHT + 3} r="7" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-        <text x="70" y={HEIGHT - 8} fontSize="15" fontWeight="600" fill="var(--ink)">
-          {planned === undefined ? '!' : share}
-        </text>
+        <Share words={planned === undefined ? '!' : share} />
       </svg>
       <span className="flex min-h-[34px] items-center justify-center text-[14px] font-semibold leading-[17px]">{worst.name}</span>
       <span className="block truncate font-mono text-[13px]">{worst.tag ?? (worst.judged ? 'judged' : worst.where)}</span>
@@ -203,6 +201,15 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
         </span>
       )}
     </button>
+  );
+}
+
+/** A share beside its bar; one of three digits is set smaller, so that it stays within its column. */
+function Share({ words }: { readonly words: string }) {
+  return (
+    <text x="68" y={HEIGHT - 8} fontSize={words.length > 4 ? 12 : 15} fontWeight="600" fill="var(--ink)">
+      {words}
+    </text>
   );
 }
 
