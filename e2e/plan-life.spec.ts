@@ -86,6 +86,23 @@ test('the record is drawn once all of it is here, so that no list pushes a butto
   await expect(page.getByRole('region', { name: 'Comments' })).toBeVisible();
 });
 
+test('a rig file from elsewhere becomes a plan, also where it was chosen before the register is here', async ({ page }) => {
+  let answer: () => void = () => undefined;
+  const held = new Promise<void>((release) => {
+    answer = release;
+  });
+  await page.route(/\/api\/v1\/gear(\?|$)/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/plans');
+  await page.getByLabel('Bring a rig file').setInputFiles('demo/cases/triple-line.json');
+  await expect(page.getByText('Waiting for the register')).toBeVisible();
+  answer();
+  await page.getByRole('button', { name: 'Make it a plan' }).click();
+  await expect(page.getByLabel('Name of the plan')).toHaveValue(/Triple line/i);
+});
+
 test('a reader sees all and changes nothing', async ({ page }) => {
   await signInAs(page.request, 'reader');
   await openPlan(page, 'Bog below');

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
 import { useRegister } from '../gear/use-register.ts';
@@ -8,11 +8,16 @@ import { type Brought, bringRigFile, openPlaces } from './bring-rig-file.ts';
 /** A rig file from elsewhere becomes a plan; what it names that is not here is said first. */
 export function BringRig() {
   const { pieces, team } = useRegister();
-  const [brought, setBrought] = useState<Brought>();
+  const [text, setText] = useState<string>();
+  // A file that was chosen before the register is here waits for it.
+  const brought = useMemo<Brought | undefined>(
+    () => (text !== undefined && pieces && team ? bringRigFile(text, pieces, team.vehicles) : undefined),
+    [text, pieces, team],
+  );
   const [create, creating] = useCreatePlanMutation();
   const navigate = useNavigate();
   const read = async (file: File | undefined) => {
-    if (file && pieces && team) setBrought(bringRigFile(await file.text(), pieces, team.vehicles));
+    if (file) setText(await file.text());
   };
   const make = async () => {
     if (!brought?.ok) return;
@@ -27,6 +32,7 @@ export function BringRig() {
         Bring a rig file
         <input type="file" accept=".json,application/json" className="sr-only" onChange={(event) => read(event.target.files?.[0])} />
       </label>
+      {text !== undefined && !brought && <p role="status">Waiting for the register …</p>}
       {brought && (
         <div role="status" className="basis-full border-l-4 border-signal bg-sheet px-3 py-2">
           {brought.ok ? (

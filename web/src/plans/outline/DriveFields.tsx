@@ -1,4 +1,4 @@
-import { type Edit, type Rig, winchFaces } from '@wainrope/core';
+import { bodyOfPoint, type Edit, type Rig, winchFaces } from '@wainrope/core';
 import { Choice, Group } from '../fields.tsx';
 import { NumberField } from '../NumberField.tsx';
 import { facesWords } from './how-laid-words.ts';
@@ -12,6 +12,15 @@ interface DriveFieldsProps {
 type Line = Rig['lines'][number];
 type WinchLine = Line & { readonly drive: Extract<Line['drive'], { kind: 'winch' }> };
 
+/** Whose drive it is: the body that it is on, and its line's name where several are on one. */
+function driveName(rig: Rig, driven: readonly Line[], { id, drive }: Line): string {
+  const on = (other: Line['drive']) => ('pointId' in other ? bodyOfPoint(rig, other.pointId) : undefined);
+  const body = on(drive);
+  const name = id.replaceAll('-', ' ');
+  if (body === undefined) return name;
+  return driven.filter((other) => on(other.drive) === body).length > 1 ? `${body.label}, ${name}` : body.label;
+}
+
 /** Which way each winch faces, and how several drives share the pull. */
 export function DriveFields({ rig, actor, apply }: DriveFieldsProps) {
   const winches = rig.lines.filter((line): line is WinchLine => line.drive.kind === 'winch');
@@ -20,19 +29,25 @@ export function DriveFields({ rig, actor, apply }: DriveFieldsProps) {
   return (
     <Group title="What drives the lines">
       {winches.map((line) => (
-        <FacesChoice key={line.id} line={line} alone={winches.length === 1} apply={apply} />
+        <FacesChoice key={line.id} line={line} of={winches.length === 1 ? undefined : driveName(rig, driven, line)} apply={apply} />
       ))}
       {driven.length > 1 && <SharingFields rig={rig} driven={driven} actor={actor} apply={apply} />}
     </Group>
   );
 }
 
-function FacesChoice({ line, alone, apply }: { readonly line: WinchLine; readonly alone: boolean } & Pick<DriveFieldsProps, 'apply'>) {
+interface FacesProps extends Pick<DriveFieldsProps, 'apply'> {
+  readonly line: WinchLine;
+  /** Whose winch it is, where there are several. */
+  readonly of: string | undefined;
+}
+
+function FacesChoice({ line, of, apply }: FacesProps) {
   const { faces, ...drive } = line.drive;
   const put = (next: WinchLine['drive']) => apply([{ kind: 'put', list: 'lines', entry: { ...line, drive: next } }]);
   return (
     <Choice
-      label={alone ? 'The winch faces' : `The winch of ${line.id.replaceAll('-', ' ')} faces`}
+      label={of === undefined ? 'The winch faces' : `The winch of ${of} faces`}
       value={faces ?? ''}
       options={['' as const, ...winchFaces]}
       words={(way) => (way === '' ? 'as its record says' : facesWords[way])}
@@ -59,18 +74,18 @@ function SharingFields({ rig, driven, actor, apply }: DriveFieldsProps & { reado
     );
   return (
     <>
-      {driven.map(({ id }) => (
+      {driven.map((line) => (
         <NumberField
-          key={id}
-          label={`Share of ${id.replaceAll('-', ' ')}`}
+          key={line.id}
+          label={`Share of ${driveName(rig, driven, line)}`}
           unit="parts"
-          value={shareOf(id)}
+          value={shareOf(line.id)}
           empty="by rating"
           min={1}
           max={1000}
           step={5}
           decimals={0}
-          onChange={(parts) => state(id, parts)}
+          onChange={(parts) => state(line.id, parts)}
         />
       ))}
       <p className="col-span-2 text-[15px] text-quiet">

@@ -119,7 +119,13 @@ describe('what drives the lines', () => {
     const { state, apply } = doer(laid('two-winches'));
     const box = await render(<DriveFields rig={state.rig} actor="Mirren Quaile" apply={apply} />);
     const [first] = state.rig.lines;
-    await type(box, `Share of ${first?.id.replaceAll('-', ' ')}`, '70');
+    expect([...box.querySelectorAll('label')].map(({ textContent }) => textContent?.replace(/ ?faces.*| ?parts.*/, ''))).toEqual([
+      'The winch of Heron',
+      'The winch of Badger',
+      'Share of Heron',
+      'Share of Badger',
+    ]);
+    await type(box, 'Share of Heron', '70');
     expect(state.rig.sharing).toMatchObject({ statedBy: 'Mirren Quaile', shares: [{ lineId: first?.id, share: 70 }, { share: 50 }] });
     const stated = await render(<DriveFields rig={state.rig} actor="Mirren Quaile" apply={apply} />);
     await press(stated, 'Back to their ratings');
