@@ -38,21 +38,8 @@ module.exports = {
       to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-peer', 'npm-optional', 'npm-no-pkg', 'npm-unknown'] },
     },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
-    {
-      name: 'no-circles-in-core',
-      comment: 'Between files of core, of types too.',
-      severity: 'error',
-      from: { path: '^core/src' },
-      to: { circular: true },
-    },
-    {
-      name: 'no-circles-of-folders',
-      comment: 'Between folders of core.',
-      severity: 'error',
-      scope: 'folder',
-      from: { path: '^core/src' },
-      to: { circular: true },
-    },
+    { name: 'no-circles', comment: 'Between files, of types too.', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-circles-of-folders', comment: 'Between folders.', severity: 'error', scope: 'folder', from: {}, to: { circular: true } },
     ...roomsInOrder,
     {
       name: 'rule-by-its-list',

@@ -36,7 +36,7 @@ const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPa
 
 const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/VehiclesPage.tsx')).VehiclesPage }));
 
-const SheetsPage = lazy(async () => ({ default: (await import('./inspections/SheetsPage.tsx')).SheetsPage }));
+const SheetsPage = lazy(async () => ({ default: (await import('./sheets/SheetsPage.tsx')).SheetsPage }));
 
 export function App() {
   return (

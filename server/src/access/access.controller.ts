@@ -11,8 +11,8 @@ import {
   SignIn,
 } from '@wainrope/contract';
 import type { Request } from 'express';
-import { Needs, Open } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs, Open } from '../actor/route-access.ts';
 import { AccessService, type SignedIn } from './access.service.ts';
 
 @Controller()

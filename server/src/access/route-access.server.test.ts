@@ -5,7 +5,7 @@ import { ModulesContainer } from '@nestjs/core';
 import { may, type PersonRole, personRoles } from '@wainrope/contract';
 import type supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { ACCESS, type Access } from '../actor/actor.guard.ts';
+import { ACCESS, type Access } from '../actor/route-access.ts';
 import { foundOtherTeam } from '../testing/other-team.ts';
 import { demoIds, startTestServer, type TestServer } from '../testing/test-server.ts';
 

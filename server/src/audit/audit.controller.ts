@@ -1,8 +1,8 @@
 import { Controller, Get, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
 import { AuditPage, AuditQuery } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { AuditTrail } from './audit-trail.ts';
 
 @Controller('audit')

@@ -1,8 +1,8 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
 import { Reminders, SinceVisit, VisitSeen } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { BoardService } from './board.service.ts';
 
 @Controller('visit')

@@ -1,7 +1,7 @@
 import { Controller, Get, Header } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { BundleService } from './bundle.service.ts';
 
 @Controller('bundle')

@@ -1,8 +1,8 @@
 import { Controller, Delete, Get, Header, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiProduces } from '@nestjs/swagger';
 import { CalendarLink } from '@wainrope/contract';
-import { Needs, Open } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs, Open } from '../actor/route-access.ts';
 import { CalendarService } from './calendar.service.ts';
 
 @Controller()

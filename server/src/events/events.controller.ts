@@ -1,8 +1,8 @@
 import { Controller, Header, type MessageEvent, Sse } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
 import { interval, map, merge, type Observable, takeUntil, timer } from 'rxjs';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { LiveEvents } from './live-events.ts';
 
 /** Keeps proxies from closing a quiet stream. */

@@ -11,8 +11,8 @@ import {
   ImportRequest,
   ImportResult,
 } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { GearService } from './gear.service.ts';
 import { RegisterImportService } from './register-import.service.ts';
 

@@ -1,7 +1,7 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import { sql } from 'kysely';
-import { Open } from '../actor/actor.guard.ts';
+import { Open } from '../actor/route-access.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { ProblemException } from '../http/problem.ts';
 

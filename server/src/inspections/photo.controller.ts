@@ -1,8 +1,8 @@
 import { Body, Controller, Get, Header, Param, ParseUUIDPipe, Post, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiProduces } from '@nestjs/swagger';
 import { PhotoCreate, PhotoView } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { PieceCareService } from './piece-care.service.ts';
 
 /** A photo never changes; a browser may keep it for the one who asked. */

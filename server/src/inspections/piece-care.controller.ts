@@ -1,8 +1,8 @@
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
 import { ExposureCreate, PieceCare, QuarantineRequest, RetireRequest } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { PieceCareService } from './piece-care.service.ts';
 
 @Controller('gear/:gearId')

@@ -2,8 +2,8 @@ import { Body, Controller, Get, Param, ParseEnumPipe, Put } from '@nestjs/common
 import { ApiOkResponse, ApiParam } from '@nestjs/swagger';
 import { SheetList, SheetSave, SheetView } from '@wainrope/contract';
 import { type GearClass, gearClassNames } from '@wainrope/core';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { notFound } from '../http/problem.ts';
 import { SheetService } from './sheet.service.ts';
 

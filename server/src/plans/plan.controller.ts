@@ -13,8 +13,8 @@ import {
   PlanView,
   RigFileView,
 } from '@wainrope/contract';
-import { Needs } from '../actor/actor.guard.ts';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
 import { PlanService } from './plan.service.ts';
 import { PlanLifeService } from './plan-life.service.ts';
 

@@ -8,7 +8,7 @@ import { GearService } from '../gear/gear.service.ts';
 import { InspectionService } from '../inspections/inspection.service.ts';
 import { PieceCareService } from '../inspections/piece-care.service.ts';
 import { OutingService } from '../outings/outing.service.ts';
-import { PeopleService } from '../team/people.service.ts';
+import { PeopleService } from '../people/people.service.ts';
 import type { DemoRegister } from './demo-register.ts';
 import { daysBefore, HISTORY_MONTHS, pastInspection, pointsOf } from './past-inspections.ts';
 

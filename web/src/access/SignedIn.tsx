@@ -9,7 +9,7 @@ import { useLiveEvents } from '../shell/use-live-events.ts';
 const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx')).SignInForm }));
 
 /** What waits on this device is sent once the page stands. */
-const Outbox = lazy(() => patiently(async () => ({ default: (await import('../inspections/use-outbox.ts')).Outbox })));
+const Outbox = lazy(() => patiently(async () => ({ default: (await import('../outbox/use-outbox.ts')).Outbox })));
 /** Nor for the dialog, until the session ends. */
 const SignInAgain = lazy(async () => ({ default: (await import('./SignInAgain.tsx')).SignInAgain }));
 

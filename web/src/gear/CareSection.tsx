@@ -11,12 +11,12 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddExposureMutation, useGetCareQuery, useQuarantineMutation, useRetireMutation } from '../api/wainrope-api.ts';
-import { exposureWords, kindWords } from '../inspections/inspection-words.ts';
 import { moment } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { exposureWords, kindWords } from './care-words.ts';
 import { stateWords } from './gear-words.ts';
 
 /** How a piece is cared for: inspections, defects, exposure, states, and what may be done about them. */

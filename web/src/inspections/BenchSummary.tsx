@@ -2,11 +2,11 @@ import { isUseCheck } from '@wainrope/contract';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
+import { kindWords } from '../gear/care-words.ts';
 import { useRegister } from '../gear/use-register.ts';
+import type { BenchDraft } from '../outbox/bench-store.ts';
 import { Tag } from '../shell/Tag.tsx';
-import type { BenchDraft } from './bench-store.ts';
 import { draftOutcome } from './draft-outcome.ts';
-import { kindWords } from './inspection-words.ts';
 import { useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
 

@@ -3,13 +3,13 @@ import { gearClasses, gearClassNames } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useMay, usePerson } from '../access/use-session.ts';
+import { kindWords } from '../gear/care-words.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import type { BenchRound } from '../outbox/bench-store.ts';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import type { BenchRound } from './bench-store.ts';
 import { InspectTabs } from './InspectTabs.tsx';
-import { kindWords } from './inspection-words.ts';
 import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-rounds.ts';
 
 /** What a round takes in: `due`, `quarantined`, `kit:…`, `class:…`, or one tag after another. */

@@ -1,8 +1,8 @@
 import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
-import { benchStore } from './bench-store.ts';
+import { benchStore } from '../outbox/bench-store.ts';
+import { useLive } from '../outbox/use-live.ts';
 import { shrinkPhoto } from './shrink-photo.ts';
-import { useLive } from './use-live.ts';
 
 const MOST = 6;
 

@@ -9,7 +9,7 @@ import {
   type ProposedGrade,
   proposeGrade,
 } from '@wainrope/core';
-import type { BenchDraft } from './bench-store.ts';
+import type { BenchDraft } from '../outbox/bench-store.ts';
 import { readMeasure } from './read-measure.ts';
 import type { SheetInForce } from './use-sheets.ts';
 

@@ -1,23 +1,3 @@
-import type { InspectionKind } from '@wainrope/contract';
-import type { ExposureKind, PointAnswer } from '@wainrope/core';
-
-export const kindWords: { readonly [K in InspectionKind]: string } = {
-  'before-use': 'Before use',
-  'after-use': 'After use',
-  calendar: 'By the calendar',
-  'after-overload': 'After an overload or shock',
-  'on-receipt': 'On receipt',
-  'after-repair': 'After repair',
-  'on-record': 'Taken over from a list',
-};
+import type { PointAnswer } from '@wainrope/core';
 
 export const answerWords: { readonly [A in PointAnswer]: string } = { ok: 'In order', worn: 'Worn', fails: 'Fails' };
-
-export const exposureWords: { readonly [K in ExposureKind | 'washed']: string } = {
-  mud: 'Mud',
-  sand: 'Sand',
-  salt: 'Salt',
-  wet: 'Wet',
-  sun: 'Sun',
-  washed: 'Washed and dried',
-};

@@ -1,11 +1,11 @@
 import type { GearView } from '@wainrope/contract';
 import { gearClassNames, standardSheets } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
-import type { BenchDraft } from './bench-store.ts';
+import type { BenchDraft } from '../outbox/bench-store.ts';
+import { sheetOf, typedSheet } from '../sheets/typed-sheet.ts';
 import { draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
 import { limitWords, shareWords, valueWords } from './measure-words.ts';
 import { readMeasure } from './read-measure.ts';
-import { sheetOf, typedSheet } from './typed-sheet.ts';
 
 describe('a sheet in its form', () => {
   it.each(gearClassNames)('of %s is the same when nothing was typed', (kind) => {

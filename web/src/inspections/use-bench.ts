@@ -1,7 +1,7 @@
 import type { GearView } from '@wainrope/contract';
 import { useCallback, useState } from 'react';
-import { type BenchDraft, type BenchRound, benchStore } from './bench-store.ts';
-import { useLive } from './use-live.ts';
+import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
+import { useLive } from '../outbox/use-live.ts';
 
 /** The round and every draft in it, as they stand on this device. */
 export function useRound(roundId: string) {

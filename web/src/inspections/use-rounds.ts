@@ -1,5 +1,5 @@
-import { type BenchDraft, type BenchRound, benchStore } from './bench-store.ts';
-import { useLive } from './use-live.ts';
+import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
+import { useLive } from '../outbox/use-live.ts';
 
 export interface RoundProgress {
   readonly round: BenchRound;

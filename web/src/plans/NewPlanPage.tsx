@@ -2,14 +2,14 @@ import { type Depth, depths, firstRig, layouts, type PlanVehicle, type Rig, type
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/fields.tsx';
+import { NumberField } from '../fields/NumberField.tsx';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { Choice } from './fields.tsx';
-import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
-import { NumberField } from './NumberField.tsx';
-import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './rig-of-layout.ts';
-import { depthWords, surfaceWords } from './situation-words.ts';
-import { useOwnLayouts } from './use-own-layouts.ts';
+import { LayoutGallery, type OfferedLayout } from './layouts/LayoutGallery.tsx';
+import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './layouts/rig-of-layout.ts';
+import { useOwnLayouts } from './layouts/use-own-layouts.ts';
+import { depthWords, surfaceWords } from './site/situation-words.ts';
 
 /** The few questions a plan begins with; everything can be changed on the plan itself. */
 export function NewPlanPage() {

@@ -5,7 +5,7 @@ import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
-import { BringRig } from './BringRig.tsx';
+import { BringRig } from './documents/BringRig.tsx';
 import { planStateWords } from './plan-words.ts';
 
 const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));

@@ -3,19 +3,19 @@ import { lazy, Suspense } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useNarrow, useUpright } from '../shell/use-media.ts';
 import { useAppDispatch } from '../store.ts';
-import { FindingsPanel } from './FindingsPanel.tsx';
-import { LoadPath } from './LoadPath.tsx';
-import { PlanSheet } from './PlanSheet.tsx';
-import { bodySelected, placeSelected } from './planner-slice.ts';
-import { Unlocked } from './Unlocked.tsx';
+import { bodySelected, placeSelected } from './draft/planner-slice.ts';
+import { Unlocked } from './draft/Unlocked.tsx';
+import { FindingsPanel } from './findings/FindingsPanel.tsx';
+import { LoadPath } from './load-path/LoadPath.tsx';
+import { PlanSheet } from './sheet/PlanSheet.tsx';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
-const TagMeaning = lazy(async () => ({ default: (await import('./TagMeaning.tsx')).TagMeaning }));
-const WorkedOut = lazy(async () => ({ default: (await import('./WorkedOut.tsx')).WorkedOut }));
+const TagMeaning = lazy(async () => ({ default: (await import('./findings/TagMeaning.tsx')).TagMeaning }));
+const WorkedOut = lazy(async () => ({ default: (await import('./findings/WorkedOut.tsx')).WorkedOut }));
 const PullPanel = lazy(async () => ({ default: (await import('./pull/PullPanel.tsx')).PullPanel }));
-const FiguresPanel = lazy(async () => ({ default: (await import('./FiguresPanel.tsx')).FiguresPanel }));
-const HonestAdvantage = lazy(async () => ({ default: (await import('./HonestAdvantage.tsx')).HonestAdvantage }));
-const SideView = lazy(async () => ({ default: (await import('./SideView.tsx')).SideView }));
+const FiguresPanel = lazy(async () => ({ default: (await import('./findings/FiguresPanel.tsx')).FiguresPanel }));
+const HonestAdvantage = lazy(async () => ({ default: (await import('./findings/HonestAdvantage.tsx')).HonestAdvantage }));
+const SideView = lazy(async () => ({ default: (await import('./sheet/SideView.tsx')).SideView }));
 
 interface PlannerBodyProps {
   readonly report: Report;

@@ -6,7 +6,7 @@ import { useMay } from '../access/use-session.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { redone, renamed, undone } from './planner-slice.ts';
+import { redone, renamed, undone } from './draft/planner-slice.ts';
 import { endsEarly } from './pull/pull-rows.ts';
 
 interface PlannerHeaderProps {

@@ -17,30 +17,30 @@ import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { consentEdits } from './book-points.ts';
-import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './live-plan.ts';
+import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './draft/live-plan.ts';
+import { edited, routeEnded } from './draft/planner-slice.ts';
+import { draftEdits } from './draft/route-words.ts';
+import { useOpenPlan } from './draft/use-open-plan.ts';
+import { usePlanCase } from './draft/use-plan-case.ts';
+import { usePlanLock } from './draft/use-plan-lock.ts';
+import { usePlannerShortcuts } from './draft/use-planner-shortcuts.ts';
+import { useSavePlan } from './draft/use-save-plan.ts';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerBody } from './PlannerBody.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
-import { edited, routeEnded } from './planner-slice.ts';
-import { draftEdits } from './route-words.ts';
-import { SheetTools } from './SheetTools.tsx';
-import { useJudgement } from './use-judgement.ts';
-import { useOpenPlan } from './use-open-plan.ts';
-import { usePlanCase } from './use-plan-case.ts';
-import { usePlanLock } from './use-plan-lock.ts';
-import { usePlannerShortcuts } from './use-planner-shortcuts.ts';
-import { useSavePlan } from './use-save-plan.ts';
+import { consentEdits } from './pieces/book-points.ts';
+import { SheetTools } from './sheet/SheetTools.tsx';
+import { useJudgement } from './solver/use-judgement.ts';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
-const LayLayout = lazy(async () => ({ default: (await import('./LayLayout.tsx')).LayLayout }));
-const AnchorCompare = lazy(async () => ({ default: (await import('./AnchorCompare.tsx')).AnchorCompare }));
-const OutlinePanel = lazy(async () => ({ default: (await import('./OutlinePanel.tsx')).OutlinePanel }));
-const PiecesPanel = lazy(async () => ({ default: (await import('./PiecesPanel.tsx')).PiecesPanel }));
-const SitePanel = lazy(async () => ({ default: (await import('./SitePanel.tsx')).SitePanel }));
-const PiecePicker = lazy(async () => ({ default: (await import('./PiecePicker.tsx')).PiecePicker }));
+const LayLayout = lazy(async () => ({ default: (await import('./layouts/LayLayout.tsx')).LayLayout }));
+const AnchorCompare = lazy(async () => ({ default: (await import('./site/AnchorCompare.tsx')).AnchorCompare }));
+const OutlinePanel = lazy(async () => ({ default: (await import('./outline/OutlinePanel.tsx')).OutlinePanel }));
+const PiecesPanel = lazy(async () => ({ default: (await import('./pieces/PiecesPanel.tsx')).PiecesPanel }));
+const SitePanel = lazy(async () => ({ default: (await import('./site/SitePanel.tsx')).SitePanel }));
+const PiecePicker = lazy(async () => ({ default: (await import('./pieces/PiecePicker.tsx')).PiecePicker }));
 const RecordPanel = lazy(async () => ({ default: (await import('./RecordPanel.tsx')).RecordPanel }));
-const TakeAway = lazy(async () => ({ default: (await import('./TakeAway.tsx')).TakeAway }));
+const TakeAway = lazy(async () => ({ default: (await import('./documents/TakeAway.tsx')).TakeAway }));
 
 export function PlannerPage() {
   const { planId = '' } = useParams();

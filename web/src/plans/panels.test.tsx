@@ -4,19 +4,19 @@ import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
 import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };
+import { NumberField } from '../fields/NumberField.tsx';
 import { unitsChosen } from '../settings/settings-slice.ts';
 import { Explained } from '../shell/Explained.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { store } from '../store.ts';
 import { press, render, type } from '../testing/render.tsx';
-import { FindingsPanel } from './FindingsPanel.tsx';
-import { LoadPath } from './LoadPath.tsx';
-import { pathColumns } from './load-path-columns.ts';
-import { NumberField } from './NumberField.tsx';
+import { FindingsPanel } from './findings/FindingsPanel.tsx';
+import { LoadPath } from './load-path/LoadPath.tsx';
+import { pathColumns } from './load-path/load-path-columns.ts';
 import { OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerSentence } from './PlannerHeader.tsx';
-import { StatedForce } from './StatedForce.tsx';
+import { StatedForce } from './site/StatedForce.tsx';
 
 beforeAll(() => {
   vi.stubGlobal('matchMedia', (query: string) => ({

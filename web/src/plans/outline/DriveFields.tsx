@@ -1,6 +1,6 @@
 import { bodyOfPoint, type Edit, type Rig, winchFaces } from '@wainrope/core';
-import { Choice, Group } from '../fields.tsx';
-import { NumberField } from '../NumberField.tsx';
+import { Choice, Group } from '../../fields/fields.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
 import { facesWords } from './how-laid-words.ts';
 
 interface DriveFieldsProps {

@@ -13,10 +13,10 @@ import {
   type VehicleBody,
 } from '@wainrope/core';
 import { useGetHookUpBookQuery } from '../../api/wainrope-api.ts';
+import { Choice, Group } from '../../fields/fields.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
-import { Choice, Group } from '../fields.tsx';
-import { NumberField } from '../NumberField.tsx';
-import { PointFields } from '../PointFields.tsx';
+import { PointFields } from '../site/PointFields.tsx';
 import { edgeWords } from './how-laid-words.ts';
 
 interface EdgeFieldsProps {

@@ -1,6 +1,6 @@
 import type { Edit, Rig } from '@wainrope/core';
-import { Group } from '../fields.tsx';
-import { NumberField } from '../NumberField.tsx';
+import { Group } from '../../fields/fields.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
 
 interface TaskFieldsProps {
   readonly rig: Rig;

@@ -1,6 +1,6 @@
 import { type Edit, liftsOnTheSpot, type Rig } from '@wainrope/core';
+import { Check } from '../../fields/fields.tsx';
 import type { RegisterPiece } from '../../gear/use-register.ts';
-import { Check } from '../fields.tsx';
 
 interface ToolFieldsProps {
   readonly rig: Rig;

@@ -1,8 +1,8 @@
 import { type Edit, type GearFacts, hasAxes, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
-import { Check, Choice } from '../fields.tsx';
-import { NumberField } from '../NumberField.tsx';
+import { Check, Choice } from '../../fields/fields.tsx';
+import { LongChoice } from '../../fields/LongChoice.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
 import { hitchWords, pointKindWords } from './how-laid-words.ts';
-import { LongChoice } from './LongChoice.tsx';
 
 interface UseFieldsProps {
   readonly use: PieceUse;

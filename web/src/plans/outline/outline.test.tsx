@@ -4,12 +4,12 @@ import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { RegisterPiece } from '../../gear/use-register.ts';
 import { press, render, type } from '../../testing/render.tsx';
+import { VehicleFigures } from '../site/VehicleFigures.tsx';
 import { DriveFields } from './DriveFields.tsx';
 import { EdgeFields } from './EdgeFields.tsx';
 import { TaskFields } from './TaskFields.tsx';
 import { ToolFields } from './ToolFields.tsx';
 import { UseFields } from './UseFields.tsx';
-import { VehicleFigures } from './VehicleFigures.tsx';
 
 beforeAll(() => {
   vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => undefined, removeEventListener: () => undefined }));

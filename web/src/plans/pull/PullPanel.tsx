@@ -2,9 +2,9 @@ import { count, type Edit, endWords, type Finding, force, length, loadBody, type
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';
+import { WayFields } from '../site/WayFields.tsx';
 import { endsEarly, type PullRow, pullRows } from './pull-rows.ts';
 import { RunUp } from './RunUp.tsx';
-import { WayFields } from './WayFields.tsx';
 
 interface PullPanelProps {
   readonly rig: Rig;

@@ -11,12 +11,12 @@ import {
   type RunUpReport,
   ratio,
 } from '@wainrope/core';
+import { Group } from '../../fields/fields.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
-import { Group } from '../fields.tsx';
-import { NumberField } from '../NumberField.tsx';
-import { StanceChoices } from '../StandingFields.tsx';
-import { DrivesAlong, RollingField } from './WayFields.tsx';
+import { StanceChoices } from '../site/StandingFields.tsx';
+import { DrivesAlong, RollingField } from '../site/WayFields.tsx';
 
 interface RunUpProps {
   readonly rig: Rig;

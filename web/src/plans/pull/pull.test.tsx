@@ -4,11 +4,11 @@ import { describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
 import hollowFile from '../../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
 import { press, render, type } from '../../testing/render.tsx';
-import { byWeakest, pathColumns } from '../load-path-columns.ts';
+import { byWeakest, pathColumns } from '../load-path/load-path-columns.ts';
+import { wayOnMap } from '../sheet/way-on-map.ts';
+import { cornersOf, pathOf } from '../site/way-corners.ts';
 import { PullPanel } from './PullPanel.tsx';
 import { endsEarly, pullRows } from './pull-rows.ts';
-import { cornersOf, pathOf } from './way-corners.ts';
-import { wayOnMap } from './way-on-map.ts';
 
 const caseOf = (file: unknown): Case => {
   const read = readRigFile(file);

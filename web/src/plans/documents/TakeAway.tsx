@@ -1,0 +1,105 @@
+import type { Case, Edit, GearFacts, Rig } from '@wainrope/core';
+import { FileText, ImageIcon, MapPin } from 'lucide-react';
+import { useState } from 'react';
+import { shallowEqual } from 'react-redux';
+import { useGetTeamQuery } from '../../api/wainrope-api.ts';
+import { useFigures } from '../../shell/use-figures.ts';
+import { useAppSelector } from '../../store.ts';
+import { judgedNow } from '../solver/use-judgement.ts';
+import { drawingSvg } from './drawing-svg.ts';
+import { fileName, pngOf, saveFile } from './save-file.ts';
+import { readSite, siteGeoJson } from './site-geojson.ts';
+
+interface TakeAwayProps {
+  readonly rig: Rig;
+  readonly subject: Case;
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  readonly apply: (edits: readonly Edit[]) => void;
+}
+
+const DRAWING = { width: 1200, height: 760 };
+
+/** What leaves the screen: the card for the field, the drawing, the positions. */
+export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
+  const { name, version, dirty, locked } = useAppSelector(
+    ({ planner: { name, version, dirty, locked } }) => ({ name, version, dirty, locked }),
+    shallowEqual,
+  );
+  const { data: team } = useGetTeamQuery();
+  const { units, figure, text } = useFigures();
+  const [busy, setBusy] = useState('');
+  const [problem, setProblem] = useState('');
+  const imperial = units === 'lbf';
+  const make = async (what: string, work: () => Promise<void>) => {
+    setBusy(what);
+    setProblem('');
+    await work().catch((error: unknown) => setProblem(`${what} could not be made: ${error instanceof Error ? error.message : error}`));
+    setBusy('');
+  };
+  const svg = async () => drawingSvg({ rig, report: await judgedNow(subject), size: DRAWING, imperial, figure });
+  const card = async () => {
+    const { printCard } = await import('./print-card.ts');
+    const report = await judgedNow(subject);
+    const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
+    const { pdf } = await printCard(input);
+    saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(name, 'pdf'));
+  };
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readSite(rig, await file.text());
+    if (read.ok) apply(read.edits);
+    else setProblem(read.message);
+  };
+  return (
+    <section aria-label="Take along" className="space-y-2 pb-3">
+      <h2 className="font-head text-lg font-semibold">Take along</h2>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="action-main" disabled={busy !== ''} onClick={() => make('The field card', card)}>
+          <FileText size={18} aria-hidden="true" /> Field card, PDF
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() =>
+            make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')))
+          }
+        >
+          <ImageIcon size={18} aria-hidden="true" /> Drawing, SVG
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')))}
+        >
+          <ImageIcon size={18} aria-hidden="true" /> Drawing, PNG
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() =>
+            saveFile(new Blob([JSON.stringify(siteGeoJson(rig), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'))
+          }
+        >
+          <MapPin size={18} aria-hidden="true" /> Positions, GeoJSON
+        </button>
+        {!locked && (
+          <label className="action cursor-pointer">
+            <MapPin size={18} aria-hidden="true" /> Bring positions in
+            <input
+              type="file"
+              accept=".geojson,.json,application/geo+json"
+              className="sr-only"
+              onChange={(event) => bring(event.target.files?.[0])}
+            />
+          </label>
+        )}
+      </div>
+      {busy && <p role="status">{busy} is being made…</p>}
+      {problem && (
+        <p role="alert" className="border-l-4 border-rust bg-rust-wash px-3 py-1">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,105 @@
+import { type Body, type Figure, force, length, pointPosition, type Report, type Rig } from '@wainrope/core';
+import type { Point2 } from '../sheet/layout/place-labels.ts';
+import {
+  contours,
+  fitView,
+  type SheetSize,
+  scaleBar,
+  shownAt,
+  toScreen,
+  type View,
+  vehicleCorners,
+} from '../sheet/layout/plan-sheet-layout.ts';
+import { sheetLabels } from '../sheet/layout/sheet-labels.ts';
+
+interface DrawingInput {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly size: SheetSize;
+  readonly imperial: boolean;
+  readonly figure: (figure: Figure) => string;
+}
+
+const INK = '#141a17';
+const escaped = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
+const at = ({ x, y }: Point2) => `${x.toFixed(1)} ${y.toFixed(1)}`;
+const path = (points: readonly Point2[]) => points.map((point, index) => `${index === 0 ? 'M' : 'L'}${at(point)}`).join('');
+
+/** The plan as a drawing that stands alone: to scale, black on white, with its labels, north and scale bar. */
+export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput): string {
+  const view = fitView(rig, report, size);
+  const place = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
+  const bar = scaleBar(view, Math.min(220, size.width / 4), imperial);
+  const labels = sheetLabels({ rig, report, view, size, figure });
+  const parts = [
+    ...contours(rig.ground, view, size).map(({ from, to }) => `<path d="${path([from, to])}" stroke="#cfc7b2" fill="none"/>`),
+    ...(rig.features ?? []).map(
+      ({ kind, points }) =>
+        `<path d="${path(points.map(({ xM, yM }) => place({ x: xM, y: yM })))}" stroke="${INK}" stroke-width="${kind === 'obstacle' ? 4 : 1.4}" fill="none"/>`,
+    ),
+    ...rig.bodies.map((body) => bodyMark(body, view, size)),
+    ...(rig.backAnchors ?? []).map(({ vehiclePointId, anchorPointId }) => {
+      const ends = [vehiclePointId, anchorPointId].flatMap((id) => {
+        const point = rig.points.find((entry) => entry.id === id);
+        return point ? [place(pointPosition(rig, point))] : [];
+      });
+      return `<path d="${path(ends)}" stroke="${INK}" stroke-width="3" stroke-dasharray="10 4" fill="none"/>`;
+    }),
+    ...report.pulleys.map(
+      ({ root, at: tip }) => `<path d="${path([place(root), place(tip)])}" stroke="${INK}" stroke-width="3" fill="none"/>`,
+    ),
+    ...report.strands.map(
+      ({ from, to }) =>
+        `<path d="${path([place(from), place(to)])}" stroke="${INK}" stroke-width="4" fill="none"/><path d="${path([place(from), place(to)])}" stroke="#fff" stroke-width="1.2" stroke-dasharray="5 3" fill="none"/>`,
+    ),
+    ...report.pulleys.map(({ at: tip, strandAngleRad }) => {
+      const { x, y } = place(tip);
+      return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${strandAngleRad === undefined ? 4 : 7}" fill="#fff" stroke="${INK}" stroke-width="2.4"/>`;
+    }),
+    ...labels.flatMap((label) =>
+      label.lines.map(
+        ({ text, strong }, index) =>
+          `<text x="${(label.x + label.width / 2).toFixed(1)}" y="${(label.y + 15 + index * 18).toFixed(1)}" font-size="15" text-anchor="middle" font-weight="${strong ? 'bold' : 'normal'}" fill="${INK}">${escaped(text)}</text>`,
+      ),
+    ),
+    `<path d="M${size.width - 34} 18l7 28-7-6-7 6Z" fill="${INK}"/><text x="${size.width - 34}" y="63" font-size="14" text-anchor="middle" fill="${INK}">N</text>`,
+    `<g transform="translate(22 ${size.height - 20})"><path d="M0 -7v7h${bar.pixels.toFixed(1)}v-7" fill="none" stroke="${INK}" stroke-width="1.6"/><text y="-12" font-size="14" fill="${INK}">0</text><text x="${bar.pixels.toFixed(1)}" y="-12" font-size="14" text-anchor="end" fill="${INK}">${bar.label}</text></g>`,
+  ];
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="0 0 ${size.width} ${size.height}" font-family="Roboto, sans-serif"><rect width="${size.width}" height="${size.height}" fill="#fff"/>${parts.join('')}</svg>`;
+}
+
+function bodyMark(body: Body, view: View, size: SheetSize): string {
+  const { x, y } = shownAt(body, view, size);
+  if (body.kind === 'vehicle' || body.kind === 'load') {
+    const corners = vehicleCorners(body).map((corner) => toScreen(view, corner));
+    const nose = toScreen(view, {
+      x: body.xM + (Math.sin(body.headingRad) * body.lengthM) / 2,
+      y: body.yM + (Math.cos(body.headingRad) * body.lengthM) / 2,
+    });
+    return `<path d="${path(corners)}Z" fill="#e6e4da" stroke="${INK}" stroke-width="1.8"/><path d="${path([{ x, y }, nose])}" stroke="${INK}" stroke-width="1.2" fill="none"/>`;
+  }
+  if (body.kind === 'tree') {
+    const r = Math.max(4, (body.trunkDiameterM / 2) * view.scale);
+    return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${(r + 6).toFixed(1)}" fill="none" stroke="${INK}" stroke-dasharray="2 4"/><circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${r.toFixed(1)}" fill="#8d8577" stroke="${INK}"/>`;
+  }
+  const round = body.kind === 'person' || body.kind === 'animal' || body.kind === 'crew';
+  if (round) return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="5" fill="#fff" stroke="${INK}" stroke-width="2"/>`;
+  return `<path d="M${x - 7} ${y - 7}h14v14h-14Z" fill="#c9c4b6" stroke="${INK}" stroke-width="1.6"/>`;
+}
+
+/** How far it is between what is paced out, strand by strand. */
+export function paces(
+  report: Report,
+  names: (lineId: string, index: number) => string,
+  figure: (figure: Figure) => string,
+): readonly (readonly [what: string, far: string, paces: string, force: string])[] {
+  return report.strands.map(({ lineId, index, lengthM, plannedN }) => [
+    names(lineId, index),
+    figure(length(lengthM)),
+    `${Math.round(lengthM / PACE_M)} paces`,
+    plannedN === undefined ? '–' : figure(force(plannedN)),
+  ]);
+}
+
+/** A walking pace, metres. */
+const PACE_M = 0.75;

@@ -1,0 +1,73 @@
+import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
+import { describe, expect, it } from 'vitest';
+import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { cardPieces } from './card-pieces.ts';
+import { printCard } from './print-card.ts';
+
+const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
+const text = (words: Parameters<typeof write>[0]) => write(words, 'kN');
+const cardOf = (subject: Case) => ({
+  name: subject.name,
+  version: 1,
+  changed: false,
+  teamName: 'Harrowmoss Recovery',
+  subject,
+  report: judge(subject),
+  gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
+  imperial: false,
+  figure,
+  text,
+});
+const file = readRigFile(tiedBack);
+if (!file.ok) throw new Error(JSON.stringify(file.faults));
+const demo = file.value.case;
+
+describe('a printed card', () => {
+  it.each(layouts.map((layout) => [layout.id, layout] as const))('of %s takes no more than two pages', async (_id, layout) => {
+    const rig = layOnSite(layout, undefined, {});
+    const { pages, pdf } = await printCard(
+      cardOf({ kind: 'rig', name: layout.label, asOf: '2026-06-01', rig, gear: [], policy: teamStandard }),
+    );
+    expect(pages).toBeLessThanOrEqual(2);
+    expect(new TextDecoder().decode(pdf.slice(0, 5))).toBe('%PDF-');
+  });
+  it('of the busiest demo rig takes two', async () => {
+    expect((await printCard(cardOf(demo))).pages).toBe(2);
+  });
+  it('of far more pieces than two pages hold takes more', async () => {
+    const [chain] = demo.rig.chains;
+    if (!chain) throw new Error('no chain');
+    const many = Array.from({ length: 50 }, (_, index) => ({ ...chain, id: `chain-${index}` }));
+    const card = cardOf(demo);
+    const { pages } = await printCard({ ...card, subject: { ...demo, rig: { ...demo.rig, chains: many } } });
+    expect(pages).toBeGreaterThan(2);
+  });
+});
+
+describe('the pieces on the card', () => {
+  const groups = cardPieces({ rig: demo.rig, gear: new Map(demo.gear.map((piece) => [piece.id, piece])), figure });
+  const all = groups.flatMap(({ pieces }) => pieces);
+
+  it('stand in the order of rigging: tied back, then from each body outward, then the line', () => {
+    expect(groups.map(({ title }) => title)).toEqual([
+      'Tied back: Alder to Heron',
+      'On Otter, from there outward',
+      'On Heron, from there outward',
+      'Line',
+    ]);
+  });
+  it('say which end goes where and which way round', () => {
+    const way = (tag: string) => all.find((piece) => piece.tag === tag)?.way ?? '';
+    expect(way('TS-04')).toContain('both eyes outward');
+    expect(way('SH-01')).toContain('pin to the pulley or hook');
+    expect(way('SS-01')).toContain('knot off the running line');
+    expect(way('WL-01')).toBe('over RR-01, end to CL-01');
+    expect(way('D-02')).toContain('return leg');
+  });
+  it('are all there, each once', () => {
+    const tags = all.map(({ tag }) => tag).sort();
+    expect(tags).toEqual(demo.gear.map(({ tag }) => tag ?? '').sort());
+    expect(new Set(tags).size).toBe(tags.length);
+  });
+});

@@ -1,0 +1,179 @@
+import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, teamStandard, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
+import { describe, expect, it } from 'vitest';
+import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { schematicOf } from '../layouts/layout-schematic.ts';
+import { overlaps } from '../sheet/layout/place-labels.ts';
+import { fitView } from '../sheet/layout/plan-sheet-layout.ts';
+import { sheetLabels } from '../sheet/layout/sheet-labels.ts';
+import { drawingSvg } from './drawing-svg.ts';
+import { type CardSetting, fieldCard, zoneRadius } from './field-card.ts';
+import { fromEarth, readSite, siteGeoJson, toEarth } from './site-geojson.ts';
+
+const file = readRigFile(tiedBack);
+if (!file.ok) throw new Error(JSON.stringify(file.faults));
+const subject: Case = file.value.case;
+const report = judge(subject);
+const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
+const judged = (rig: Rig) => judge({ kind: 'rig', name: 'x', asOf: '2026-06-01', rig, gear: [], policy: teamStandard });
+
+const roomy: CardSetting = { textPt: 12, apart: true };
+
+describe('the field card', () => {
+  const card = fieldCard(
+    {
+      name: 'Beck crossing',
+      version: 3,
+      changed: false,
+      teamName: 'Harrowmoss Recovery',
+      subject,
+      report,
+      gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
+      imperial: false,
+      figure,
+      text: (text) => write(text, 'kN'),
+    },
+    roomy,
+  );
+  const words = JSON.stringify(card);
+
+  it('says the line-pull limit, how far to keep out, every piece by tag, who stands where and the cautions', () => {
+    expect(words).toContain(figure({ si: report.linePullLimit?.pullN ?? 0, as: 'force' }));
+    expect(words).toContain(figure({ si: zoneRadius(report), as: 'length' }));
+    for (const { tag } of subject.gear) if (tag) expect(words).toContain(tag);
+    for (const body of subject.rig.bodies) if (body.kind === 'person') expect(words).toContain(body.label);
+    expect(words).toContain('it does not make a recovery safe');
+    expect(words).toContain('paces');
+    expect(words).toContain('Tie the winching vehicle back first');
+  });
+  it('says that what is printed is not what is saved, and never a zone of nothing', () => {
+    const input = {
+      name: 'x',
+      version: 3,
+      teamName: 't',
+      subject,
+      gear: new Map(),
+      imperial: false,
+      figure,
+      text: (text: Parameters<typeof write>[0]) => write(text, 'kN'),
+    };
+    const footer = (card: object) => (card as { footer: (page: number, pages: number) => { text: string } }).footer(1, 2).text;
+    expect(footer(fieldCard({ ...input, changed: true, report }, roomy))).toContain('changes that are not saved');
+    expect(footer(fieldCard({ ...input, changed: false, report }, roomy))).not.toContain('not saved');
+    const unsolved = JSON.stringify(
+      fieldCard({ ...input, changed: false, report: { ...report, zones: [], linePullLimit: undefined } }, roomy),
+    );
+    expect(unsolved).toContain('not known');
+    expect(unsolved).not.toContain('"0.0 m"');
+  });
+});
+
+describe('the drawing', () => {
+  it('is one SVG that stands alone: every strand, the scale bar in metres or feet, no colours from elsewhere', () => {
+    const draw = (imperial: boolean) => drawingSvg({ rig: subject.rig, report, size: { width: 900, height: 600 }, imperial, figure });
+    const svg = draw(false);
+    expect(svg.startsWith('<svg xmlns=')).toBe(true);
+    expect(svg).not.toContain('var(--');
+    expect(svg.match(/stroke-width="4"/g)?.length).toBeGreaterThanOrEqual(report.strands.length);
+    expect(svg).toMatch(/>\d+ m</);
+    expect(draw(true)).toMatch(/>\d+ ft</);
+  });
+  it('escapes what people write', () => {
+    const bodies = subject.rig.bodies.map((body) => ({ ...body, label: '<b>&"' }));
+    const svg = drawingSvg({ rig: { ...subject.rig, bodies }, report, size: { width: 900, height: 600 }, imperial: false, figure });
+    expect(svg).not.toContain('<b>');
+    expect(svg).toContain('&lt;b&gt;&amp;&quot;');
+  });
+});
+
+describe('every layout', () => {
+  it.each(layouts.map((layout) => [layout.id, layout] as const))('%s has a small drawing with a rope in it', (_id, layout) => {
+    const { bodies, ropes } = schematicOf(layout.build().rig, { width: 168, height: 92 });
+    expect(ropes.every((rope) => rope.length >= 2)).toBe(true);
+    for (const { at } of bodies) expect([at.x >= 0 && at.x <= 168, at.y >= 0 && at.y <= 92]).toEqual([true, true]);
+  });
+  it.each(layouts.map((layout) => [layout.id, layout] as const))('%s sets its labels clear of each other', (_id, layout) => {
+    const rig = layOnSite(layout, undefined, {});
+    const size = { width: 855, height: 376 };
+    const result = judged(rig);
+    const labels = sheetLabels({ rig, report: result, view: fitView(rig, result, size), size, figure });
+    const covering = labels.flatMap((label, index) =>
+      labels
+        .slice(index + 1)
+        .filter((other) => overlaps(label, other))
+        .map((other) => `${label.id} × ${other.id}`),
+    );
+    expect(covering).toEqual([]);
+  });
+});
+
+describe('positions as GeoJSON', () => {
+  const origin = { latitudeDeg: 54.5, longitudeDeg: -3.2, bearingRad: 0.4 };
+
+  it('go to the earth and back to the centimetre', () => {
+    for (const at of [
+      { xM: 12.34, yM: -56.78 },
+      { xM: -400, yM: 731.2 },
+    ])
+      expect(fromEarth(origin, toEarth(origin, at))).toEqual(at);
+  });
+  it('lie a metre apart where they are a metre apart', () => {
+    const [a, b] = [toEarth({ ...origin, bearingRad: 0 }, { xM: 0, yM: 0 }), toEarth({ ...origin, bearingRad: 0 }, { xM: 0, yM: 111.195 })];
+    expect(b[1] - a[1]).toBeCloseTo(0.001, 6);
+  });
+  it('come back to the same site: known bodies move, nothing else changes', () => {
+    const rig: Rig = { ...subject.rig, origin };
+    const text = JSON.stringify(siteGeoJson(rig));
+    const read = readSite({ ...rig, bodies: rig.bodies.map((body) => ({ ...body, xM: 0, yM: 0 })) }, text);
+    if (!read.ok) throw new Error(read.message);
+    const back = applied({ ...rig, bodies: rig.bodies.map((body) => ({ ...body, xM: 0, yM: 0 })) }, read.edits);
+    for (const [index, body] of back.bodies.entries()) {
+      expect(body.xM).toBeCloseTo(rig.bodies[index]?.xM ?? 0, 2);
+      expect(body.yM).toBeCloseTo(rig.bodies[index]?.yM ?? 0, 2);
+    }
+  });
+  it('make bodies and features of what is new, with the first point as origin', () => {
+    const feature = (type: string, coordinates: unknown, properties: object) => ({
+      type: 'Feature',
+      properties,
+      geometry: { type, coordinates },
+    });
+    const text = JSON.stringify({
+      type: 'FeatureCollection',
+      features: [
+        feature('Point', [-3.1, 54.6], { name: 'Big larch' }),
+        feature(
+          'LineString',
+          [
+            [-3.1, 54.6],
+            [-3.0999, 54.6001],
+          ],
+          { kind: 'edge', label: 'quarry lip' },
+        ),
+      ],
+    });
+    const read = readSite(subject.rig, text);
+    if (!read.ok) throw new Error(read.message);
+    const rig = applied(subject.rig, read.edits);
+    expect(rig.origin).toMatchObject({ latitudeDeg: 54.6, longitudeDeg: -3.1 });
+    expect(rig.bodies.at(-1)).toMatchObject({ kind: 'tree', label: 'Big larch', xM: 0, yM: 0 });
+    expect(rig.features).toMatchObject([{ kind: 'edge', label: 'quarry lip' }]);
+  });
+  it.each([
+    ['no GeoJSON', '{"type":"Feature"}', 'This is not GeoJSON'],
+    ['no places', '{"type":"FeatureCollection","features":[]}', 'no points and no lines'],
+    [
+      'another place',
+      JSON.stringify({
+        type: 'FeatureCollection',
+        features: [
+          [0, 0],
+          [1, 1],
+        ].map((coordinates) => ({ type: 'Feature', geometry: { type: 'Point', coordinates } })),
+      }),
+      'from the origin',
+    ],
+  ])('refuse %s', (_what, text, message) => {
+    expect(readSite(subject.rig, text)).toMatchObject({ ok: false, message: expect.stringContaining(message) });
+  });
+});

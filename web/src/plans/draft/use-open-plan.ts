@@ -1,0 +1,37 @@
+import type { PlanView } from '@wainrope/contract';
+import type { Rig } from '@wainrope/core';
+import { useEffect } from 'react';
+import { useGetPlanQuery } from '../../api/wainrope-api.ts';
+import { useAppDispatch, useAppSelector } from '../../store.ts';
+import { newestDraft } from './drafts.ts';
+import { planOpened } from './planner-slice.ts';
+
+/**
+ * Opens a plan in the planner: this device's unsaved work where there is some, else what is saved. Work that was begun on an
+ * older version opens on that version, so that saving it shows the conflict instead of hiding it. A plan left open without
+ * changes follows what others have saved since.
+ */
+export function useOpenPlan(planId: string) {
+  const { data, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
+  const opened = useAppSelector((state) => state.planner.planId);
+  const version = useAppSelector((state) => state.planner.version);
+  const dirty = useAppSelector((state) => state.planner.dirty);
+  const dispatch = useAppDispatch();
+  const plan = data as unknown as PlanView | undefined;
+  useEffect(() => {
+    if (!plan || plan.planId !== planId) return;
+    const current = opened === planId;
+    if (current && (dirty || version >= plan.version)) return;
+    const draft = current ? undefined : newestDraft(planId);
+    dispatch(
+      planOpened({
+        planId,
+        version: draft?.version ?? plan.version,
+        name: draft?.name ?? plan.name,
+        rig: draft?.rig ?? (plan.rig as Rig),
+        dirty: draft !== undefined,
+      }),
+    );
+  }, [plan, planId, opened, version, dirty, dispatch]);
+  return { plan: opened === planId ? plan : undefined, error, refetch };
+}

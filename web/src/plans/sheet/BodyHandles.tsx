@@ -1,0 +1,176 @@
+import { useDrag } from '@use-gesture/react';
+import type { Body, Report, Rig } from '@wainrope/core';
+import { type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
+import { useHeld } from '../draft/live-plan.ts';
+import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
+import { keyEdits } from '../site/body-edits.ts';
+import { type SheetSize, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
+
+interface SharedProps {
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly freeze: (view: View | undefined) => void;
+}
+
+interface BodyHandlesProps extends SharedProps {
+  readonly bodies: Rig['bodies'];
+  readonly places: Report['places'];
+}
+
+/** What is touched to move, turn, choose and route bodies. */
+export function BodyHandles({ bodies, places, ...shared }: BodyHandlesProps) {
+  const selected = useAppSelector((state) => state.planner.selectedBodyId);
+  const body = bodies.find(({ id }) => id === selected);
+  const newest = useRef(places);
+  useLayoutEffect(() => {
+    newest.current = places;
+  }, [places]);
+  const placeOf = useCallback(
+    (bodyId: string) => newest.current.find(({ kind, subject }) => kind === 'anchor' && subject.id === bodyId)?.id,
+    [],
+  );
+  return (
+    <g>
+      {bodies.map((entry) => (
+        <Handle key={entry.id} body={entry} placeOf={placeOf} {...shared} />
+      ))}
+      {body && 'headingRad' in body && <Turner body={body} {...shared} />}
+    </g>
+  );
+}
+
+const round = (metres: number, step: number) => Math.round(metres / step) * step;
+const DEGREE = Math.PI / 180;
+
+interface HandleProps extends SharedProps {
+  readonly body: Body;
+  /** The place of the load path that stands for a body, where it has one. */
+  readonly placeOf: (bodyId: string) => string | undefined;
+}
+
+const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf }: HandleProps) {
+  const body = useHeld(stands);
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const tool = useAppSelector((state) => state.planner.tool);
+  const locked = useAppSelector((state) => state.planner.locked);
+  const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
+  const touched = () => {
+    if (tool.kind === 'line') return void dispatch(routed(body.id));
+    dispatch(bodySelected(body.id));
+    const place = placeOf(body.id);
+    if (place) dispatch(placeSelected(place));
+  };
+  const drag = useDrag(
+    ({ first, last, tap, shiftKey, movement: [mx, my], memo, event }) => {
+      event.stopPropagation();
+      if (tap) return touched();
+      if (tool.kind !== 'move' || locked) return;
+      if (first) {
+        freeze(view);
+        dispatch(bodySelected(body.id));
+      }
+      const from = memo ?? { xM: body.xM, yM: body.yM, scale: view.scale };
+      // Held with shift, it snaps to half metres.
+      const step = shiftKey ? 0.5 : 0.01;
+      dispatch(bodyHeld({ ...stands, xM: round(from.xM + mx / from.scale, step), yM: round(from.yM - my / from.scale, step) }));
+      if (last) {
+        freeze(undefined);
+        dispatch(dragEnded());
+      }
+      return from;
+    },
+    { filterTaps: true },
+  );
+  const keys = (event: KeyboardEvent) => {
+    const { rig } = store.getState().planner;
+    const change = rig && keyEdits(rig, body, event);
+    if (change) dispatch(edited(change));
+    else if (event.key === 'Enter' || event.key === ' ') touched();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const { x, y } = shownAt(body, view, size);
+  const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
+  return (
+    <g transform={`translate(${x} ${y})`}>
+      {selected && (
+        <circle
+          r={Math.max(26, long * 0.56)}
+          fill="none"
+          stroke="var(--moss)"
+          strokeWidth="2"
+          strokeDasharray="7 4"
+          data-selected-body={body.id}
+        />
+      )}
+      <circle
+        {...drag()}
+        data-handle={body.id}
+        data-tree-handle={body.kind === 'tree' ? '' : undefined}
+        role="button"
+        tabIndex={0}
+        aria-label={`${body.label}: drag it, or move it with the arrow keys`}
+        r={Math.max(22, Math.min(long * 0.3, 44))}
+        fill="transparent"
+        className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
+        onKeyDown={keys}
+        onBlur={() => dispatch(dragEnded())}
+      />
+      <circle
+        r={Math.max(30, long * 0.6)}
+        fill="none"
+        stroke="var(--rope-shade)"
+        strokeWidth="3"
+        pointerEvents="none"
+        className="opacity-0 peer-focus-visible:opacity-100"
+      />
+    </g>
+  );
+});
+
+/** Room between a body's end and the knob that turns it, pixels. */
+const TURNER_PX = 26;
+
+function Turner({ body: stands, view, freeze }: SharedProps & { readonly body: Extract<Body, { headingRad: number }> }) {
+  const dispatch = useAppDispatch();
+  const body = useHeld(stands);
+  const centre = toScreen(view, { x: body.xM, y: body.yM });
+  const reach = (body.lengthM / 2) * view.scale + TURNER_PX;
+  const knob = { x: centre.x + reach * Math.sin(body.headingRad), y: centre.y - reach * Math.cos(body.headingRad) };
+  const drag = useDrag(
+    ({ first, last, shiftKey, movement: [mx, my], memo, event }) => {
+      event.stopPropagation();
+      if (first) freeze(view);
+      const from = memo ?? knob;
+      const turn = Math.atan2(from.x + mx - centre.x, centre.y - from.y - my);
+      const step = (shiftKey ? 15 : 1) * DEGREE;
+      dispatch(bodyHeld({ ...body, headingRad: Math.round(turn / step) * step }));
+      if (last) {
+        freeze(undefined);
+        dispatch(dragEnded());
+      }
+      return from;
+    },
+    { filterTaps: true },
+  );
+  return (
+    <g>
+      <path d={`M${centre.x} ${centre.y}L${knob.x} ${knob.y}`} stroke="var(--moss)" strokeDasharray="4 4" pointerEvents="none" />
+      <circle
+        {...drag()}
+        data-turner={body.id}
+        cx={knob.x}
+        cy={knob.y}
+        r="11"
+        fill="var(--sheet)"
+        stroke="var(--moss)"
+        strokeWidth="2.4"
+        className="cursor-grab touch-none"
+      />
+      <path d={`M${knob.x - 4} ${knob.y + 3}a5 5 0 1 1 8 0`} fill="none" stroke="var(--moss)" strokeWidth="1.8" pointerEvents="none" />
+    </g>
+  );
+}

@@ -1,0 +1,219 @@
+import {
+  type Body,
+  bodyOfChain,
+  type GearFacts,
+  pointPosition,
+  type Report,
+  type Rig,
+  type TreeBody,
+  type VehicleBody,
+} from '@wainrope/core';
+import { Fragment, memo } from 'react';
+import { useHeld } from '../draft/live-plan.ts';
+import type { Point2 } from './layout/place-labels.ts';
+import { type SheetSize, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
+import { OtherBody } from './OtherBody.tsx';
+
+interface RigDrawingProps {
+  readonly rig: Rig;
+  readonly report: Report;
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly gear: ReadonlyMap<string, GearFacts>;
+  readonly selectedSubjectId: string | undefined;
+  readonly select: (placeId: string) => void;
+}
+
+/** Where a point of the rig stands on the map. */
+function placeOfPoint(rig: Rig, pointId: string) {
+  const point = rig.points.find(({ id }) => id === pointId);
+  return point ? pointPosition(rig, point) : { x: 0, y: 0 };
+}
+
+const line = (a: Point2, b: Point2) => `M${a.x} ${a.y}L${b.x} ${b.y}`;
+
+/** Vehicles, trees, ropes and gear, drawn to scale. */
+export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, select }: RigDrawingProps) {
+  const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
+  const placeOf = (subjectId: string) => report.places.find(({ subject }) => subject.id === subjectId)?.id;
+  const pick = (subjectId: string | undefined) => {
+    const place = subjectId === undefined ? undefined : placeOf(subjectId);
+    if (place) select(place);
+  };
+  return (
+    <g>
+      {rig.bodies.map((body) => (
+        <DrawnBody key={body.id} body={body} view={view} size={size} selected={body.id === selectedSubjectId} />
+      ))}
+      {(rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId, pieces }) => (
+        <BackAnchor
+          key={id}
+          d={line(at(placeOfPoint(rig, vehiclePointId)), at(placeOfPoint(rig, anchorPointId)))}
+          lit={pieces.some((use) => use.id === selectedSubjectId)}
+          onPick={() => pick(pieces[0]?.id)}
+        />
+      ))}
+      {report.pulleys.map(({ chainId, root, at: tip }) => {
+        const chain = rig.chains.find(({ id }) => id === chainId);
+        if (!chain) return null;
+        const tree = bodyOfChain(rig, chain);
+        const outline = tree?.kind === 'tree' ? strapOutline(tree, chain, { root, tip }, gear) : undefined;
+        const lit = chain.pieces[0]?.id === selectedSubjectId;
+        return (
+          <Fragment key={chainId}>
+            {outline && tree?.kind === 'tree' && (
+              <Strap tree={tree} outline={outline} view={view} lit={lit} onPick={() => pick(chain.pieces[0]?.id)} />
+            )}
+            <path d={line(at(outline?.apex ?? root), at(tip))} stroke="var(--ink)" strokeWidth="4" strokeLinecap="round" />
+          </Fragment>
+        );
+      })}
+      {report.strands.map((strand, index) => (
+        <RopeStrand
+          key={`${strand.lineId}.${strand.index}`}
+          d={line(at(strand.from), at(strand.to))}
+          index={index}
+          onPick={() => pick(rig.lines.find(({ id }) => id === strand.lineId)?.ropes[0]?.id)}
+        />
+      ))}
+      {report.pulleys.map(({ chainId, at: tip, strandAngleRad }) => {
+        const { x, y } = at(tip);
+        const chain = rig.chains.find(({ id }) => id === chainId);
+        const last = chain?.pieces.at(-1);
+        const big = strandAngleRad !== undefined;
+        return (
+          <g key={chainId} onPointerDown={() => pick(last?.id)} className="cursor-pointer">
+            <circle
+              data-node={chainId}
+              cx={x}
+              cy={y}
+              r={big ? 9 : 5}
+              fill="var(--sheet)"
+              stroke={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'}
+              strokeWidth="2.6"
+            />
+            {big && <circle cx={x} cy={y} r={2.4} fill="var(--ink)" pointerEvents="none" />}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+interface DrawnBodyProps {
+  readonly body: Body;
+  readonly view: View;
+  readonly size: SheetSize;
+  readonly selected: boolean;
+}
+
+const DrawnBody = memo(function DrawnBody({ body: stands, view, size, selected }: DrawnBodyProps) {
+  const body = useHeld(stands);
+  if (body.kind === 'tree') return <Tree tree={body} view={view} selected={selected} />;
+  if (body.kind === 'vehicle') return <Vehicle vehicle={body} view={view} />;
+  return <OtherBody body={body} view={view} size={size} selected={selected} />;
+});
+
+function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: number; readonly onPick: () => void }) {
+  return (
+    <g onPointerDown={onPick} className="cursor-pointer" fill="none">
+      <path d={d} stroke="var(--ink)" strokeWidth="7" />
+      <path data-strand={index} d={d} stroke="var(--rope)" strokeWidth="5" />
+      <path d={d} stroke="var(--rope-shade)" strokeWidth="5" strokeDasharray="2.5 5" />
+    </g>
+  );
+}
+
+/** What ties a winching vehicle back: a strap, straight to its anchor. */
+function BackAnchor({ d, lit, onPick }: { readonly d: string; readonly lit: boolean; readonly onPick: () => void }) {
+  return (
+    <path
+      data-back-anchor
+      d={d}
+      stroke={lit ? 'var(--rust)' : 'var(--moss)'}
+      strokeWidth={lit ? 5 : 4}
+      strokeDasharray="14 3"
+      fill="none"
+      onPointerDown={onPick}
+      className="cursor-pointer"
+    />
+  );
+}
+
+interface StrapProps {
+  readonly tree: TreeBody;
+  readonly outline: { readonly apex: Point2; readonly touches: readonly [Point2, Point2] };
+  readonly view: View;
+  readonly lit: boolean;
+  readonly onPick: () => void;
+}
+
+function Strap({ tree, outline, view, lit, onPick }: StrapProps) {
+  const [apex, a, b] = [outline.apex, ...outline.touches].map((point) => toScreen(view, point)) as [Point2, Point2, Point2];
+  const r = (tree.trunkDiameterM / 2) * view.scale;
+  return (
+    <path
+      d={`M${apex.x} ${apex.y}L${a.x} ${a.y}A${r} ${r} 0 1 0 ${b.x} ${b.y}Z`}
+      fill="none"
+      stroke={lit ? 'var(--rust)' : 'var(--moss)'}
+      strokeWidth={lit ? 5 : 4}
+      strokeLinejoin="round"
+      onPointerDown={onPick}
+      className="cursor-pointer"
+    />
+  );
+}
+
+function Tree({ tree, view, selected }: { readonly tree: TreeBody; readonly view: View; readonly selected: boolean }) {
+  const { x, y } = toScreen(view, { x: tree.xM, y: tree.yM });
+  const r = (tree.trunkDiameterM / 2) * view.scale;
+  return (
+    <g>
+      <circle cx={x} cy={y} r={Math.max(26, r * 3)} fill="var(--crown)" opacity="0.55" />
+      <circle
+        data-trunk={tree.id}
+        data-diameter={tree.trunkDiameterM}
+        cx={x}
+        cy={y}
+        r={r}
+        fill="var(--trunk)"
+        stroke={selected ? 'var(--rust)' : 'var(--ink)'}
+        strokeWidth={selected ? 3 : 1.5}
+      />
+    </g>
+  );
+}
+
+/** A vehicle from above: frame, bonnet, glass, bed, wheels that stand out a little. Its rectangle is to scale. */
+function Vehicle({ vehicle, view }: { readonly vehicle: VehicleBody; readonly view: View }) {
+  const { x, y } = toScreen(view, { x: vehicle.xM, y: vehicle.yM });
+  const [l, w] = [vehicle.lengthM * view.scale, vehicle.widthM * view.scale];
+  const wheels = [
+    [0.3, -0.5],
+    [0.3, 0.5],
+    [-0.3, -0.5],
+    [-0.3, 0.5],
+  ];
+  return (
+    <g transform={`translate(${x} ${y}) rotate(${(vehicle.headingRad * 180) / Math.PI - 90})`}>
+      {wheels.map(([a = 0, b = 0]) => (
+        <rect key={`${a}${b}`} x={a * l - l * 0.085} y={b * w - w * 0.09} width={l * 0.17} height={w * 0.18} fill="var(--ink)" />
+      ))}
+      <path
+        data-vehicle={vehicle.id}
+        data-length={vehicle.lengthM}
+        d={`M${-l / 2} ${-w / 2}H${l * 0.42}L${l / 2} ${-w * 0.36}V${w * 0.36}L${l * 0.42} ${w / 2}H${-l / 2}Z`}
+        fill="var(--vehicle)"
+        stroke="var(--ink)"
+        strokeWidth="1.8"
+      />
+      <rect x={-l * 0.44} y={-w * 0.38} width={l * 0.36} height={w * 0.76} fill="none" stroke="var(--ink)" strokeOpacity="0.6" />
+      <path
+        d={`M${l * 0.09} ${-w * 0.38}L${l * 0.2} ${-w * 0.32}V${w * 0.32}L${l * 0.09} ${w * 0.38}Z`}
+        fill="var(--glass)"
+        stroke="var(--ink)"
+        strokeOpacity="0.7"
+      />
+    </g>
+  );
+}

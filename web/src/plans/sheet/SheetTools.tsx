@@ -1,0 +1,86 @@
+import type { Rig } from '@wainrope/core';
+import { shallowEqual } from 'react-redux';
+import { useAppDispatch, useAppSelector } from '../../store.ts';
+import { routeEnded, routeTakenBack, toolChosen } from '../draft/planner-slice.ts';
+import { routeWords } from '../draft/route-words.ts';
+import { AddChoice } from '../site/AddChoice.tsx';
+import { DrawChoice } from '../site/DrawChoice.tsx';
+
+interface SheetToolsProps {
+  readonly rig: Rig;
+  readonly endRoute: () => void;
+  readonly layLayout: () => void;
+}
+
+/** What a touch on the sheet does, and the line that is being run. */
+export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
+  const { tool, route, refused } = useAppSelector(({ planner: { tool, route, refused } }) => ({ tool, route, refused }), shallowEqual);
+  const dispatch = useAppDispatch();
+  const key = 'relative min-h-11 px-3 text-[16px] aria-pressed:font-semibold';
+  const tools = [
+    [{ kind: 'move' }, 'Move'],
+    [{ kind: 'line' }, 'Run a line'],
+    [{ kind: 'measure' }, 'Measure'],
+  ] as const;
+  return (
+    <div
+      role="toolbar"
+      aria-label="On the sheet"
+      className="no-print flex min-h-11 flex-wrap items-center gap-x-1 border-b border-rule bg-sheet px-2"
+    >
+      {route ? (
+        <>
+          <p className="mr-auto px-2" aria-live="polite" data-route-words>
+            {routeWords(rig, route)}
+            {refused && <span className="block text-rust">{refused}</span>}
+          </p>
+          <button type="button" className="action" onClick={() => dispatch(routeTakenBack())}>
+            Step back
+          </button>
+          <button type="button" className="action" onClick={() => dispatch(routeEnded())}>
+            Cancel
+          </button>
+          <button type="button" className="action-main" disabled={route.bodyIds.length === 0} onClick={endRoute}>
+            End it here
+          </button>
+        </>
+      ) : (
+        <>
+          {tools.map(([wanted, words]) => (
+            <button
+              key={wanted.kind}
+              type="button"
+              className={key}
+              aria-pressed={tool.kind === wanted.kind}
+              onClick={() => dispatch(toolChosen(wanted))}
+            >
+              {words}
+              {tool.kind === wanted.kind && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
+            </button>
+          ))}
+          <AddChoice
+            className="w-36!"
+            label="Add to the site"
+            value={tool.kind === 'add' ? tool.body : ''}
+            choose={(body) => dispatch(toolChosen(body ? { kind: 'add', body } : { kind: 'move' }))}
+          />
+          <DrawChoice
+            className="w-36!"
+            label="Draw on the ground"
+            value={tool.kind === 'feature' ? tool.feature : ''}
+            choose={(feature) => dispatch(toolChosen(feature ? { kind: 'feature', feature } : { kind: 'move' }))}
+          />
+          <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
+            Lay a layout…
+          </button>
+          {tool.kind === 'line' && (
+            <p aria-live="polite" className={`w-full px-2 pb-1 ${refused ? 'text-rust' : 'text-quiet'}`}>
+              {refused ?? 'Touch the vehicle whose winch pulls, then each body the line goes to.'}
+            </p>
+          )}
+          {tool.kind === 'add' && <p className="w-full px-2 pb-1 text-quiet">Touch where it stands.</p>}
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,183 @@
+import type { Mark } from '../../findings/findings-at.ts';
+
+export interface Point2 {
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface Segment {
+  readonly from: Point2;
+  readonly to: Point2;
+}
+
+export interface LabelWish {
+  readonly id: string;
+  readonly lines: readonly { readonly text: string; readonly strong: boolean }[];
+  /** What is said against it, before its first line. */
+  readonly mark?: Mark | undefined;
+  /** What it names, for a stroke to it where the label has to stand far off. */
+  readonly about?: Point2 | undefined;
+  /** Places for the label's centre, the best first. */
+  readonly centres: readonly Point2[];
+}
+
+export interface PlacedLabel extends Box {
+  readonly id: string;
+  readonly lines: LabelWish['lines'];
+  readonly mark?: Mark | undefined;
+  readonly about?: Point2 | undefined;
+}
+
+/** A label further than this from what it names has a stroke to it, pixels. */
+const FAR_PX = 58;
+
+/** The stroke from a label that stands far off to what it names. */
+export function leaderOf({ x, y, width, height, about }: PlacedLabel): Segment | undefined {
+  if (!about) return undefined;
+  const from = { x: Math.min(Math.max(about.x, x), x + width), y: Math.min(Math.max(about.y, y), y + height) };
+  return Math.hypot(about.x - from.x, about.y - from.y) > FAR_PX ? { from, to: about } : undefined;
+}
+
+interface Obstacles {
+  readonly frame: Box;
+  /** What lies over the sheet: a label under it could not be read. */
+  readonly controls?: readonly Box[];
+  readonly boxes: readonly Box[];
+  readonly segments: readonly Segment[];
+}
+
+const LINE_HEIGHT = 18;
+/** Mean width of a letter of the text face at 15 px. */
+const LETTER = 7.1;
+/** Room round the words of a label, pixels. */
+export const PADDING = 4;
+
+/** Room that a mark takes before the first line, pixels. */
+export const MARK_PX = 20;
+
+/** Width of a line of text as it is reckoned with, pixels. */
+const textWidth = ({ text, strong }: LabelWish['lines'][number]): number => text.length * (strong ? LETTER * 1.06 : LETTER);
+
+/** Room that a label takes, pixels. */
+export function sizeOf({ lines, mark }: Pick<LabelWish, 'lines' | 'mark'>): { readonly width: number; readonly height: number } {
+  const longest = Math.max(...lines.map((line, index) => textWidth(line) + (mark && index === 0 ? MARK_PX : 0)));
+  return { width: longest + 2 * PADDING, height: lines.length * LINE_HEIGHT + 2 };
+}
+
+function overlap(a: Box, b: Box): number {
+  const width = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
+  const height = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y);
+  return width > 0 && height > 0 ? width * height : 0;
+}
+
+/** Length of a segment inside a box, by clipping it to the box's four sides. */
+export function lengthInside({ from, to }: Segment, box: Box): number {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  let [enter, leave] = [0, 1];
+  const sides = [
+    [-dx, from.x - box.x],
+    [dx, box.x + box.width - from.x],
+    [-dy, from.y - box.y],
+    [dy, box.y + box.height - from.y],
+  ] as const;
+  for (const [slope, gap] of sides) {
+    if (slope === 0 && gap < 0) return 0;
+    if (slope < 0) enter = Math.max(enter, gap / slope);
+    if (slope > 0) leave = Math.min(leave, gap / slope);
+  }
+  return leave > enter ? (leave - enter) * Math.hypot(dx, dy) : 0;
+}
+
+/** A box that reaches a little over the sides of the sheet is moved in; one that would have to go far stays, and is not taken. */
+function pushedInside(box: Box, frame: Box): Box {
+  const x = Math.min(Math.max(box.x, frame.x), frame.x + frame.width - box.width);
+  return Math.abs(x - box.x) <= MOST_PUSHED ? { ...box, x } : box;
+}
+
+/** Pixels. */
+const MOST_PUSHED = 70;
+
+function outsideFrame(box: Box, frame: Box): number {
+  return box.width * box.height - overlap(box, frame);
+}
+
+/** How far further out labels may go where it is crowded, as shares of the way from the middle of their places: never so far that they seem to name something else. */
+const FURTHER = [1.3, 1.6];
+/** Where nothing nearer is free at all. */
+const LAST = [2, 2.5];
+
+function furtherOut(centres: readonly Point2[], shares: readonly number[] = FURTHER): readonly Point2[] {
+  const mean = (key: 'x' | 'y') => centres.reduce((sum, point) => sum + point[key], 0) / Math.max(1, centres.length);
+  const middle = { x: mean('x'), y: mean('y') };
+  return shares.flatMap((far) => centres.map(({ x, y }) => ({ x: middle.x + (x - middle.x) * far, y: middle.y + (y - middle.y) * far })));
+}
+
+/** Whether two boxes cover each other; lines of text may touch. */
+export function overlaps(a: Box, b: Box): boolean {
+  return a.x + a.width > b.x + 1 && b.x + b.width > a.x + 1 && a.y + a.height > b.y + 4 && b.y + b.height > a.y + 4;
+}
+
+interface Choice {
+  readonly label: PlacedLabel;
+  readonly covers: number;
+  /** Whether it covers no other label and stays on the sheet. */
+  readonly free: boolean;
+}
+
+/**
+ * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
+ * covers least. Where every place would cover another label it says its first line alone, or goes a little further out. Labels given
+ * first choose first.
+ */
+export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
+  const placed: PlacedLabel[] = [];
+  for (const { centres, ...label } of wishes) {
+    const short = { ...label, lines: label.lines.slice(0, 1) };
+    const tries = [
+      () => leastCovering({ ...label, centres }, placed, obstacles),
+      () => leastCovering({ ...short, centres }, placed, obstacles),
+      () => leastCovering({ ...label, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: furtherOut(centres, LAST) }, placed, obstacles),
+    ];
+    let best: Choice | undefined;
+    for (const attempt of tries) {
+      const choice = attempt();
+      if (choice && (best === undefined || choice.free || choice.covers < best.covers)) best = choice;
+      if (best?.free) break;
+    }
+    if (best) placed.push(best.label);
+  }
+  return placed;
+}
+
+function leastCovering(
+  { centres, ...label }: LabelWish,
+  placed: readonly PlacedLabel[],
+  { frame, boxes, segments, controls = [] }: Obstacles,
+): Choice | undefined {
+  const size = sizeOf(label);
+  const taken: readonly Box[] = [...placed, ...controls];
+  let best: Choice | undefined;
+  for (const [rank, centre] of centres.entries()) {
+    const box = pushedInside({ x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size }, frame);
+    const others = taken.reduce((sum, other) => sum + overlap(box, other), 0);
+    const outside = outsideFrame(box, frame);
+    const covers =
+      4 * others +
+      boxes.reduce((sum, other) => sum + 2 * overlap(box, other), 0) +
+      segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
+      6 * outside +
+      rank * 0.5;
+    if (best === undefined || covers < best.covers)
+      best = { label: { ...label, ...box }, covers, free: outside < 1 && !taken.some((other) => overlaps(box, other)) };
+  }
+  return best;
+}

@@ -1,0 +1,55 @@
+import { useGesture } from '@use-gesture/react';
+import type { Report, Rig } from '@wainrope/core';
+import { type RefObject, useMemo, useState } from 'react';
+import { fitView, type SheetSize, type View } from './layout/plan-sheet-layout.ts';
+
+const CLOSEST = 160;
+const FURTHEST = 1.5;
+
+/** The same view, nearer or further, with one point of the sheet standing still. */
+export function zoomed(view: View, factor: number, about: { readonly x: number; readonly y: number }): View {
+  const scale = Math.min(CLOSEST, Math.max(FURTHEST, view.scale * factor));
+  const real = scale / view.scale;
+  return { scale, originX: about.x - (about.x - view.originX) * real, originY: about.y - (about.y - view.originY) * real };
+}
+
+export const panned = (view: View, dx: number, dy: number): View => ({ ...view, originX: view.originX + dx, originY: view.originY + dy });
+
+/** Pixels on the sheet as metres on the map, to the centimetre. */
+export function toMap(
+  { scale, originX, originY }: View,
+  { x, y }: { readonly x: number; readonly y: number },
+): { readonly xM: number; readonly yM: number } {
+  const round = (value: number) => Math.round(value * 100) / 100;
+  return { xM: round((x - originX) / scale), yM: round((originY - y) / scale) };
+}
+
+/** What the sheet shows: the whole rig until somebody zooms or pans; standing still while something is dragged. */
+export function useSheetView(rig: Rig, report: Report | undefined, size: SheetSize, target: RefObject<HTMLElement | null>) {
+  const [own, setOwn] = useState<View>();
+  const [frozen, setFrozen] = useState<View>();
+  const still = own ?? frozen;
+  const view = useMemo(() => still ?? fitView(rig, report, size), [still, rig, report, size]);
+  const middle = { x: size.width / 2, y: size.height / 2 };
+  const zoom = (factor: number, about = middle) => setOwn(zoomed(view, factor, about));
+  const pan = (dx: number, dy: number) => setOwn(panned(view, dx, dy));
+  const within = (clientX: number, clientY: number) => {
+    const box = target.current?.getBoundingClientRect();
+    return { x: clientX - (box?.left ?? 0), y: clientY - (box?.top ?? 0) };
+  };
+  useGesture(
+    {
+      onWheel: ({ event, delta: [, dy] }) => {
+        event.preventDefault();
+        zoom(Math.exp(-dy / 400), within(event.clientX, event.clientY));
+      },
+      onPinch: ({ origin: [x, y], offset: [scale], memo, first }) => {
+        const start = first ? { view, scale } : (memo as { readonly view: View; readonly scale: number });
+        setOwn(zoomed(start.view, scale / start.scale, within(x, y)));
+        return start;
+      },
+    },
+    { target, eventOptions: { passive: false }, pinch: { scaleBounds: { min: 0.01, max: 100 } } },
+  );
+  return { view, fitted: own === undefined, zoom, pan, fit: () => setOwn(undefined), freeze: setFrozen, within };
+}

@@ -1,0 +1,177 @@
+import { applyEdit, type Edit, type GearFacts, type Rig, readRigFile, teamStandard } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
+import { act } from 'react';
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import tiedBackFile from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { NumberField } from '../../fields/NumberField.tsx';
+import { unitsChosen } from '../../settings/settings-slice.ts';
+import { store } from '../../store.ts';
+import { press, render, type } from '../../testing/render.tsx';
+import { remoteReaches } from '../sheet/layout/remote-reaches.ts';
+import { SheetFittings } from '../sheet/SheetFittings.tsx';
+import { BodyFields } from './BodyFields.tsx';
+import { FeatureFields } from './FeatureFields.tsx';
+import { OriginFields } from './OriginFields.tsx';
+import { PointFields } from './PointFields.tsx';
+
+const file = readRigFile(tiedBackFile);
+if (!file.ok) throw new Error(JSON.stringify(file.faults));
+const subject = file.value.case;
+const { rig } = subject;
+
+beforeAll(() => {
+  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => undefined, removeEventListener: () => undefined }));
+});
+afterEach(() => void store.dispatch(unitsChosen('kN')));
+
+/** Collects what is applied and keeps the rig as it would stand then. */
+function doer(before: Rig = rig) {
+  const state = { rig: before };
+  const apply = (edits: readonly Edit[]) => {
+    state.rig = edits.reduce((now, edit) => applyEdit(now, edit).rig, state.rig);
+  };
+  return { state, apply };
+}
+
+describe('lines on the ground', () => {
+  it('are added beside the rig, by their kind', async () => {
+    const { state, apply } = doer();
+    const box = await render(<FeatureFields rig={rig} apply={apply} />);
+    const draw = box.querySelector('select');
+    if (!draw) throw new Error('no choice');
+    await act(async () => {
+      draw.value = 'edge';
+      draw.dispatchEvent(new Event('change', { bubbles: true }));
+    });
+    expect(state.rig.features).toMatchObject([{ kind: 'edge', label: 'the edge' }]);
+    const [from, to] = state.rig.features?.[0]?.points ?? [];
+    expect((to?.xM ?? 0) - (from?.xM ?? 0)).toBeCloseTo(10, 9);
+  });
+  const drawn: Rig = {
+    ...rig,
+    features: [
+      {
+        id: 'wall',
+        kind: 'obstacle',
+        label: 'the wall',
+        points: [
+          { xM: 0, yM: 0 },
+          { xM: 4, yM: 0 },
+        ],
+      },
+    ],
+  };
+  it('take numbers for each corner, one more corner, and never fewer than two', async () => {
+    const { state, apply } = doer(drawn);
+    const box = await render(<FeatureFields rig={drawn} apply={apply} />);
+    await type(box, 'Corner 1, east', '-2.5');
+    expect(state.rig.features?.[0]?.points[0]).toEqual({ xM: -2.5, yM: 0 });
+    await press(box, 'One more corner');
+    expect(state.rig.features?.[0]?.points).toHaveLength(3);
+    const out = [...box.querySelectorAll('button')].filter((button) => button.textContent === 'Out');
+    expect(out.every(({ disabled }) => disabled)).toBe(true);
+    await press(box, 'Take off');
+    expect(state.rig.features ?? []).toEqual([]);
+  });
+  it('refuse a number out of range in words, and keep the corner', async () => {
+    const { state, apply } = doer(drawn);
+    const box = await render(<FeatureFields rig={drawn} apply={apply} />);
+    await type(box, 'Corner 2, east', '5000');
+    expect(box.textContent).toContain('Expected -1000 to 1000 m.');
+    expect(state.rig.features?.[0]?.points[1]).toEqual({ xM: 4, yM: 0 });
+  });
+});
+
+describe('where things are, in numbers', () => {
+  it('the origin is none until somebody says that it is known', async () => {
+    const { state, apply } = doer();
+    const box = await render(<OriginFields rig={rig} apply={apply} />);
+    await act(async () => box.querySelector<HTMLInputElement>('input[type="checkbox"]')?.click());
+    expect(state.rig.origin).toEqual({ latitudeDeg: 0, longitudeDeg: 0, bearingRad: 0 });
+    const known = await render(<OriginFields rig={state.rig} apply={apply} />);
+    await type(known, 'Latitude', '54.123456');
+    expect(state.rig.origin?.latitudeDeg).toBe(54.123456);
+  });
+  it('a point of a vehicle has three, any other its height', async () => {
+    const onVehicle = rig.points.find(({ place }) => place.kind === 'on-vehicle');
+    const onTree = rig.points.find(({ place }) => place.kind !== 'on-vehicle');
+    if (!onVehicle || !onTree) throw new Error('points are missing');
+    const { state, apply } = doer();
+    const box = await render(<PointFields point={onVehicle} apply={apply} />);
+    await type(box, 'Left of its middle', '0.42');
+    expect(state.rig.points.find(({ id }) => id === onVehicle.id)?.place).toMatchObject({ leftM: 0.42 });
+    expect((await render(<PointFields point={onTree} apply={apply} />)).querySelectorAll('input')).toHaveLength(1);
+  });
+  it('are in feet and pounds for who reads so, and come back in metres', async () => {
+    store.dispatch(unitsChosen('lbf'));
+    const put = vi.fn<(value: number) => void>();
+    const box = await render(<NumberField label="Length" unit="m" value={3.048} min={1} max={10} step={0.5} onChange={put} />);
+    expect(box.querySelector('input')?.value).toBe('10');
+    expect(box.textContent).toContain('ft');
+    await type(box, 'Length', '20');
+    expect(put).toHaveBeenLastCalledWith(20 * 0.3048);
+    await type(box, 'Length', '33');
+    expect(box.textContent).toContain('Expected 3.281 to 32.808 ft.');
+    expect(put).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a body on the site', () => {
+  it('shows what can be done with it as buttons', async () => {
+    const tree = rig.bodies.find(({ kind }) => kind === 'tree');
+    if (!tree) throw new Error('no tree');
+    const done: string[] = [];
+    const acts = [['Take it off', () => void done.push('off')]] as const;
+    const box = await render(<BodyFields rig={rig} body={tree} apply={doer().apply} acts={acts} />);
+    await press(box, 'Take it off');
+    expect(done).toEqual(['off']);
+  });
+});
+
+describe('what hangs on the lines', () => {
+  it('is drawn: each damper on its strand, a lanyard with a bow in it', async () => {
+    const [damper] = rig.dampers;
+    const chain = rig.chains.find(({ pieces }) => pieces.some(({ role }) => role === 'pulley'));
+    const still = rig.points.find(({ place }) => place.kind !== 'on-vehicle');
+    if (!damper || !chain || !still) throw new Error('the demo rig has dampers, a pulley and a tree');
+    const lanyard = { id: 'l', useId: chain.pieces.at(-1)?.id ?? '', to: { kind: 'point', pointId: still.id } } as const;
+    const caught: Rig = { ...rig, lanyards: [lanyard] };
+    const report = judge({ ...subject, rig: caught });
+    const view = { scale: 20, originX: 300, originY: 200 };
+    const box = await render(
+      <svg aria-hidden="true">
+        <SheetFittings rig={caught} report={report} view={view} />
+      </svg>,
+    );
+    expect(box.querySelectorAll('[data-damper]')).toHaveLength(rig.dampers.length);
+    expect(box.querySelector('[data-lanyard]')?.getAttribute('d')).toContain('Q');
+  });
+});
+
+describe('the remote’s reach', () => {
+  const gear = new Map<string, GearFacts>(subject.gear.map((piece) => [piece.id, piece]));
+  const outside: Rig = {
+    ...rig,
+    bodies: rig.bodies.map((body) => {
+      if (body.kind !== 'person' || body.duty !== 'operator') return body;
+      const { inVehicleId: _seat, ...standing } = body;
+      return standing;
+    }),
+  };
+  it('is drawn round the winching vehicle when the operator stands outside, not when they sit in it', () => {
+    expect(remoteReaches(rig, gear, teamStandard)).toEqual([]);
+    const [reach] = remoteReaches(outside, gear, teamStandard);
+    const heron = rig.bodies.find(({ label }) => label === 'Heron');
+    expect(reach).toMatchObject({ x: heron?.xM, y: heron?.yM });
+    expect(reach?.radiusM).toBeGreaterThan(1);
+  });
+  it('is not made up where the register does not say what the remote is', () => {
+    const unknown = new Map([...gear].map(([id, piece]) => [id, piece.kind === 'winch' ? withoutControl(piece) : piece]));
+    expect(remoteReaches(outside, unknown, teamStandard)).toEqual([]);
+  });
+});
+
+function withoutControl(piece: Extract<GearFacts, { readonly kind: 'winch' }>): GearFacts {
+  const { control: _control, leadLengthM: _lead, ...attributes } = piece.attributes;
+  return { ...piece, attributes };
+}
