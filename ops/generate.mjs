@@ -7,6 +7,18 @@ import { generateEndpoints } from '@rtk-query/codegen-openapi';
 import { run } from './packages.mjs';
 import { ROOT } from './postgres.mjs';
 
+/**
+ * The client without the types that the contract and core declare already: it takes them from there.
+ * @param {string} generated @returns {string}
+ */
+function typedByContract(generated) {
+  const names = [...generated.matchAll(/^export type (\w+) = \{$/gm)].map(([, name = '']) => name);
+  const declared = new Set(names.filter((name) => !/Api(Arg|Response)$/.test(name)));
+  const kept = generated.replace(/^export type (\w+) = \{\n[\s\S]*?^\};\n/gm, (block, name) => (declared.has(name) ? '' : block));
+  const left = [...declared].filter((name) => new RegExp(`\\b${name}\\b`).test(kept)).sort();
+  return `import type { ${left.join(', ')} } from '@wainrope/contract';\n${kept}`;
+}
+
 const node = process.execPath;
 run(node, ['node_modules/typescript/bin/tsc', '-b', 'server'], 'Building the server');
 run(node, ['server/dist/write-openapi.js'], 'Writing the API document');
@@ -20,12 +32,7 @@ await generateEndpoints({
   hooks: true,
 });
 const client = join(ROOT, 'web/src/api/generated/wainrope-api.ts');
-writeFileSync(
-  client,
-  readFileSync(client, 'utf8')
-    .replace(/from "[^"]*base-api"/, 'from "../base-api.ts"')
-    .replaceAll('[key: string]: any;', '[key: string]: unknown;'),
-);
+writeFileSync(client, typedByContract(readFileSync(client, 'utf8')).replace(/from "[^"]*base-api"/, 'from "../base-api.ts"'));
 for (const script of ['ops/make-demo-plans.ts', 'ops/make-demo-cases.ts', 'ops/make-documents.ts'])
   run(node, ['--import', 'tsx', '--conditions=source', script], script);
 console.log('Generated.');

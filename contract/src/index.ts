@@ -28,6 +28,8 @@ export {
   PracticeView,
 } from './access/people.dto.ts';
 export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, subjectKinds } from './audit/audit.dto.ts';
+export { DocumentField, type DocumentName, documentFieldsOf, documentNames } from './documents/document-field.ts';
+export { documents } from './documents/documents.ts';
 export { dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
 export {
   GearChange,

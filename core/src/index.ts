@@ -82,7 +82,7 @@ export { withWords, wordsOf } from './judgement/finding-words.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
 export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredBy } from './judgement/report/finding.ts';
-export { type KeptReport, readKeptReport } from './judgement/report/kept-report.ts';
+export { type KeptReport, keptReportCodec, readKeptReport } from './judgement/report/kept-report.ts';
 export {
   type AttemptReport,
   CORE_VERSION,
@@ -168,12 +168,13 @@ export {
   type RigFile,
   readCase,
   readRig,
+  readRigDocument,
   readRigFile,
   rigFileCodec,
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
 export { type FactId, factWords, type RigFactId, rigFacts } from './rig/facts.ts';
-export { gearIdsOf, usesOf } from './rig/references.ts';
+export { gearIdsOf, referenceFaults, usesOf } from './rig/references.ts';
 export {
   type Body,
   type Chain,

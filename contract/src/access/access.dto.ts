@@ -44,7 +44,7 @@ export class SessionView {
   @IsOptional() @ValidateNested() @Type(() => SessionTeam) team?: SessionTeam;
   /** What the demo says of itself; its people may be signed in as. */
   @IsOptional() @IsString() demo?: string;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => SessionPerson) demoPeople!: SessionPerson[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => SessionPerson) demoPeople!: readonly SessionPerson[];
 }
 
 export class InvitationLook {

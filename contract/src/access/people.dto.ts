@@ -25,7 +25,7 @@ export class PersonListed extends PersonContent {
 }
 
 export class PeopleList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PersonListed) items!: PersonListed[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PersonListed) items!: readonly PersonListed[];
 }
 
 /** A layout that somebody has practised, when, and who saw it. */
@@ -56,8 +56,8 @@ export class HeldPiece {
 /** A member’s page. */
 export class PersonPage {
   @ValidateNested() @Type(() => PersonListed) person!: PersonListed;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PracticeView) practised!: PracticeView[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => HeldPiece) holds!: HeldPiece[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspected!: InspectionListed[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PracticeView) practised!: readonly PracticeView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => HeldPiece) holds!: readonly HeldPiece[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspected!: readonly InspectionListed[];
   @IsInt() inspections!: number;
 }

@@ -32,14 +32,14 @@ export class AuditEntryView {
   @IsIn(subjectKinds) subjectKind!: SubjectKind;
   @IsString() subjectId!: string;
   @IsString() subjectName!: string;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditChange) changes!: AuditChange[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditChange) changes!: readonly AuditChange[];
   @IsOptional() @IsString() note?: string;
   /** The earlier entry that this one corrects. */
   @IsOptional() @IsInt() corrects?: number;
 }
 
 export class AuditPage {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) items!: AuditEntryView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) items!: readonly AuditEntryView[];
   @IsOptional() @IsInt() next?: number;
 }
 

@@ -54,7 +54,7 @@ export class MarkView {
   @IsIn(markSources) source!: MarkSource;
   @IsBoolean() settingDecided!: boolean;
   @IsOptional() @IsIn(tonUnits) confirmedUnit?: TonUnit;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => MarkReading) readings!: MarkReading[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => MarkReading) readings!: readonly MarkReading[];
 }
 
 export class LastInspection {
@@ -76,7 +76,7 @@ export class GearInput {
   @ArrayMaxSize(4, { message: 'At most 4 marks fit on one piece.' })
   @ValidateNested({ each: true })
   @Type(() => MarkInput)
-  marks!: MarkInput[];
+  marks!: readonly MarkInput[];
   @IsObject() attributes!: object;
   @IsInt() @Min(0) @Max(1_000_000) overloadsSinceInspection!: number;
   @IsOptional() @IsString() @MaxLength(120) maker?: string;
@@ -122,7 +122,7 @@ export class GearView extends GearInput {
 
 /** One page of the register, in tag order; `next` continues it. */
 export class GearPage {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => GearView) items!: GearView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => GearView) items!: readonly GearView[];
   @IsOptional() @IsString() next?: string;
 }
 

@@ -16,12 +16,12 @@ export class ImportRequest {
   @IsString() @MaxLength(200) fileName!: string;
   @IsString() @MaxLength(IMPORT_MAX_BASE64, { message: 'The file is larger than 6 MB; split it.' }) contentBase64!: string;
   /** A person's correction of what the columns are. */
-  @IsOptional() @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => ColumnChoice) columns?: ColumnChoice[];
+  @IsOptional() @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => ColumnChoice) columns?: readonly ColumnChoice[];
 }
 
 export class ImportCommit extends ImportRequest {
   /** The rows to bring in, by number in the file. */
-  @IsArray() @ArrayMaxSize(IMPORT_MAX_ROWS) @IsInt({ each: true }) rows!: number[];
+  @IsArray() @ArrayMaxSize(IMPORT_MAX_ROWS) @IsInt({ each: true }) rows!: readonly number[];
 }
 
 export class ImportFault {
@@ -39,17 +39,17 @@ export class ImportRowView {
   @IsOptional() @IsString() name?: string;
   @IsOptional() @IsString() kind?: string;
   /** What would change, field by field in words. */
-  @IsArray() @IsString({ each: true }) changes!: string[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => ImportFault) faults!: ImportFault[];
+  @IsArray() @IsString({ each: true }) changes!: readonly string[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => ImportFault) faults!: readonly ImportFault[];
   /** Marks as understood, with what is unclear about them. */
-  @IsArray() @IsString({ each: true }) understood!: string[];
+  @IsArray() @IsString({ each: true }) understood!: readonly string[];
 }
 
 export class ImportPreview {
   @IsString() encoding!: string;
   @IsString() separator!: string;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => ColumnChoice) columns!: ColumnChoice[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => ImportRowView) rows!: ImportRowView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => ColumnChoice) columns!: readonly ColumnChoice[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => ImportRowView) rows!: readonly ImportRowView[];
 }
 
 export class ImportResult {

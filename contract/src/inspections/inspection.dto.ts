@@ -1,11 +1,19 @@
-import { type ExposureKind, exposureKinds, type GearClass, type Grade, gearClassNames, grades } from '@wainrope/core';
+import {
+  type ExposureKind,
+  exposureKinds,
+  type GearClass,
+  type Grade,
+  gearClassNames,
+  grades,
+  type InspectionAnswers,
+  type InspectionSheet,
+} from '@wainrope/core';
 import { Type } from 'class-transformer';
 import {
   IsArray,
   IsBoolean,
   IsIn,
   IsInt,
-  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -16,6 +24,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IsDayText } from '../day-field.ts';
+import { DocumentField } from '../documents/document-field.ts';
 
 /** `on-record`: taken over from a list, without findings. */
 export const inspectionKinds = [
@@ -40,7 +49,7 @@ export class InspectionCreate {
   /** Version of the sheet it was made with; 0 is the standard sheet. */
   @IsInt() @Min(0) sheetVersion!: number;
   /** Core’s inspection answers: points, measures, notes. */
-  @IsObject() answers!: object;
+  @DocumentField('InspectionAnswers') answers!: InspectionAnswers;
   /** Confirmed by the inspector; for a check before or after use, left out unless something fails. */
   @IsOptional() @IsIn(grades) grade?: Grade;
   @IsOptional() @IsDayText() nextDue?: string;
@@ -72,15 +81,15 @@ export class InspectionListed {
 export class InspectionView extends InspectionListed {
   @IsIn(gearClassNames) gearKind!: GearClass;
   @IsInt() sheetVersion!: number;
-  @IsOptional() @IsObject() sheet?: object;
-  @IsOptional() @IsObject() answers?: object;
+  @IsOptional() @DocumentField('InspectionSheet') sheet?: InspectionSheet;
+  @IsOptional() @DocumentField('InspectionAnswers') answers?: InspectionAnswers;
   @IsOptional() @IsIn(grades) proposedGrade?: Grade;
   @IsOptional() @IsString() note?: string;
-  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: string[];
+  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: readonly string[];
 }
 
 export class InspectionList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) items!: InspectionListed[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) items!: readonly InspectionListed[];
 }
 
 export class InspectionQuery {
@@ -94,19 +103,19 @@ export class SheetView {
   @IsIn(gearClassNames) kind!: GearClass;
   /** 0: the standard sheet. */
   @IsInt() version!: number;
-  @IsObject() sheet!: object;
+  @DocumentField('InspectionSheet') sheet!: InspectionSheet;
   @IsOptional() @IsString() reason?: string;
   @IsOptional() @IsString() savedBy?: string;
   @IsOptional() @IsString() savedAt?: string;
 }
 
 export class SheetList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => SheetView) items!: SheetView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => SheetView) items!: readonly SheetView[];
 }
 
 export class SheetSave {
   @IsInt() @Min(0) baseVersion!: number;
-  @IsObject() sheet!: object;
+  @DocumentField('InspectionSheet') sheet!: InspectionSheet;
   @IsString() @Length(3, 300, { message: 'Say in a line why the sheet changes.' }) reason!: string;
 }
 
@@ -163,7 +172,7 @@ export class DefectView {
 }
 
 export class DefectList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) items!: DefectView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) items!: readonly DefectView[];
 }
 
 export class DefectClose {
@@ -172,10 +181,10 @@ export class DefectClose {
 
 /** What the bench needs to know of one piece beside the register. */
 export class PieceCare {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspections!: InspectionListed[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => StateChangeView) states!: StateChangeView[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => ExposureView) exposures!: ExposureView[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) defects!: DefectView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => InspectionListed) inspections!: readonly InspectionListed[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => StateChangeView) states!: readonly StateChangeView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => ExposureView) exposures!: readonly ExposureView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => DefectView) defects!: readonly DefectView[];
 }
 
 /** The largest photo taken, in bytes, and its thumbnail. */

@@ -34,7 +34,7 @@ class KitContent {
   @ArrayMaxSize(60, { message: 'At most 60 lines fit on a packing list.' })
   @ValidateNested({ each: true })
   @Type(() => WantedView)
-  wanted!: WantedView[];
+  wanted!: readonly WantedView[];
 }
 
 export class KitCreate extends KitContent {
@@ -51,13 +51,13 @@ export class KitDetail extends KitContent {
 }
 
 export class KitList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => KitDetail) items!: KitDetail[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => KitDetail) items!: readonly KitDetail[];
 }
 
 /** Pieces put into a kit or taken out of it. */
 export class KitContents {
-  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) add!: string[];
-  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) remove!: string[];
+  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) add!: readonly string[];
+  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) remove!: readonly string[];
 }
 
 export const holderKinds = ['person', 'vehicle', 'outside'] as const;
@@ -73,7 +73,7 @@ export class OutingCreate {
   /** Who borrows it, for a loan outside. */
   @IsOptional() @IsString() @Length(1, 120, { message: 'Say who borrows it.' }) holderName?: string;
   @IsOptional() @IsDayText() dueBackOn?: string;
-  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: string[];
+  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: readonly string[];
 }
 
 export class OutingPiece {
@@ -99,15 +99,15 @@ export class OutingView {
   @IsOptional() @IsString() closedBy?: string;
   /** What became of the pieces that did not come back. */
   @IsOptional() @IsString() missingNote?: string;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => OutingPiece) pieces!: OutingPiece[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => OutingPiece) pieces!: readonly OutingPiece[];
 }
 
 export class OutingList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => OutingView) items!: OutingView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => OutingView) items!: readonly OutingView[];
 }
 
 export class OutingPieces {
-  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: string[];
+  @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: readonly string[];
 }
 
 export class OutingClose {

@@ -1,5 +1,8 @@
+import type { Case, KeptReport, Report, Rig } from '@wainrope/core';
 import { Type } from 'class-transformer';
-import { IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, IsUUID, Length, Min, ValidateNested } from 'class-validator';
+import { IsArray, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Min, ValidateNested } from 'class-validator';
+
+import { DocumentField } from '../documents/document-field.ts';
 
 export const verdicts = ['clear', 'clear-judged', 'watch', 'stop'] as const;
 
@@ -21,7 +24,7 @@ export class OverrideView {
 class PlanContent {
   @IsString() @Length(1, 120, { message: 'The plan’s name must have 1 to 120 characters.' }) name!: string;
   /** Core’s rig document; pieces by their id in the register. */
-  @IsObject() rig!: object;
+  @DocumentField('Rig') rig!: Rig;
 }
 
 export class PlanCreate extends PlanContent {
@@ -35,7 +38,7 @@ export class PlanSave extends PlanContent {
 
 /** The judgement kept with a version, and what it was made from. */
 export class SavedReport {
-  @IsObject() report!: object;
+  @DocumentField('KeptReport') report!: KeptReport;
   @IsString() asOf!: string;
   @IsString() savedAt!: string;
   @IsString() savedBy!: string;
@@ -44,22 +47,22 @@ export class SavedReport {
 }
 
 export class FreshReport {
-  @IsObject() report!: object;
+  @DocumentField('Report') report!: Report;
   @IsString() asOf!: string;
   /** Why the saved judgement no longer stands; empty while it does. */
-  @IsArray() @IsString({ each: true }) outOfDate!: string[];
+  @IsArray() @IsString({ each: true }) outOfDate!: readonly string[];
 }
 
 export class PlanView {
   @IsUUID() planId!: string;
   @IsString() name!: string;
   @IsInt() version!: number;
-  @IsObject() rig!: object;
+  @DocumentField('Rig') rig!: Rig;
   @IsIn(planStates) state!: PlanState;
   @IsOptional() @IsString() stateBy?: string;
   @IsOptional() @IsString() stateAt?: string;
   /** Of the version that stands. */
-  @IsArray() @ValidateNested({ each: true }) @Type(() => OverrideView) overrides!: OverrideView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => OverrideView) overrides!: readonly OverrideView[];
   @ValidateNested() @Type(() => SavedReport) saved!: SavedReport;
   @ValidateNested() @Type(() => FreshReport) fresh!: FreshReport;
 }
@@ -73,12 +76,12 @@ export class PlanSummary {
   @IsString() savedBy!: string;
   @IsIn(verdicts) savedVerdict!: (typeof verdicts)[number];
   @IsIn(verdicts) verdict!: (typeof verdicts)[number];
-  @IsArray() @IsString({ each: true }) outOfDate!: string[];
+  @IsArray() @IsString({ each: true }) outOfDate!: readonly string[];
   @IsOptional() @IsString() weakest?: string;
 }
 
 export class PlanList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanSummary) items!: PlanSummary[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanSummary) items!: readonly PlanSummary[];
   @IsOptional() @IsString() next?: string;
 }
 
@@ -86,7 +89,7 @@ export class PlanList {
 export class RigFileView {
   @IsString() format!: string;
   @IsInt() version!: number;
-  @IsObject() case!: object;
+  @DocumentField('Case') case!: Case;
 }
 
 /** Moves a plan from draft to ready, to used, away and back. */
@@ -117,7 +120,7 @@ export class CommentView {
 }
 
 export class CommentList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => CommentView) items!: CommentView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => CommentView) items!: readonly CommentView[];
 }
 
 /** One version of a plan, and what it changed from the one before. */
@@ -127,33 +130,33 @@ export class PlanVersionView {
   @IsString() savedAt!: string;
   @IsString() savedBy!: string;
   @IsIn(verdicts) verdict!: (typeof verdicts)[number];
-  @IsArray() @IsString({ each: true }) changes!: string[];
+  @IsArray() @IsString({ each: true }) changes!: readonly string[];
 }
 
 export class PlanVersionList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanVersionView) items!: PlanVersionView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanVersionView) items!: readonly PlanVersionView[];
 }
 
 /** The rig of an earlier version, to look at or go on from. */
 export class PlanVersionRig {
   @IsInt() version!: number;
-  @IsObject() rig!: object;
+  @DocumentField('Rig') rig!: Rig;
 }
 
 /** A layout of the team's own: a rig to begin with, no piece chosen. */
 export class LayoutCreate {
   @IsUUID() layoutId!: string;
   @IsString() @Length(1, 80, { message: 'Give the layout a name of 1 to 80 characters.' }) name!: string;
-  @IsObject() rig!: object;
+  @DocumentField('Rig') rig!: Rig;
 }
 
 export class LayoutView {
   @IsUUID() layoutId!: string;
   @IsString() name!: string;
-  @IsObject() rig!: object;
+  @DocumentField('Rig') rig!: Rig;
   @IsString() by!: string;
 }
 
 export class LayoutList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => LayoutView) items!: LayoutView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => LayoutView) items!: readonly LayoutView[];
 }

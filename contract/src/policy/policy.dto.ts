@@ -1,6 +1,8 @@
-import type { Severity } from '@wainrope/core';
+import type { Policy, Severity, Verdict } from '@wainrope/core';
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsIn, IsObject, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
+import { DocumentField } from '../documents/document-field.ts';
+import { verdicts } from '../plans/plan.dto.ts';
 
 export class PolicyVersionView {
   @IsUUID() policyVersionId!: string;
@@ -24,13 +26,13 @@ export class RuleView {
 export class PolicyHistory {
   @IsString() contentHash!: string;
   /** Core’s policy document. */
-  @IsObject() content!: object;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyVersionView) versions!: PolicyVersionView[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => RuleView) rules!: RuleView[];
+  @DocumentField('Policy') content!: Policy;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyVersionView) versions!: readonly PolicyVersionView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => RuleView) rules!: readonly RuleView[];
 }
 
 export class PolicyPreviewRequest {
-  @IsObject() content!: object;
+  @DocumentField('Policy') content!: Policy;
 }
 
 export class PolicyChange {
@@ -42,19 +44,19 @@ export class PolicyChange {
 export class PlanUnderPolicy {
   @IsUUID() planId!: string;
   @IsString() name!: string;
-  @IsString() before!: string;
-  @IsString() after!: string;
+  @IsIn(verdicts) before!: Verdict;
+  @IsIn(verdicts) after!: Verdict;
 }
 
 /** What a change of policy would do, before it is made. */
 export class PolicyPreview {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyChange) changes!: PolicyChange[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanUnderPolicy) plans!: PlanUnderPolicy[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PolicyChange) changes!: readonly PolicyChange[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => PlanUnderPolicy) plans!: readonly PlanUnderPolicy[];
 }
 
 export class PolicySave {
   /** The version the change was made from. */
   @IsString() baseHash!: string;
-  @IsObject() content!: object;
+  @DocumentField('Policy') content!: Policy;
   @IsString() @Length(3, 300, { message: 'Say in a line why the team decides this.' }) reason!: string;
 }

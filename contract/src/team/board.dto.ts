@@ -8,7 +8,7 @@ export class SinceVisit {
   /** The newest entry of the trail when this was answered; sent back to say that it was seen. */
   @IsInt() newest!: number;
   @IsInt() count!: number;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) entries!: AuditEntryView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) entries!: readonly AuditEntryView[];
 }
 
 /** What waits for somebody: shown beside the names of the pages where it is done. */

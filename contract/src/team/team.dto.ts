@@ -37,8 +37,8 @@ export class TeamView {
   @IsIn(['.', ',']) decimalMark!: '.' | ',';
   @IsString() today!: string;
   @ValidateNested() @Type(() => PersonView) actor!: PersonView;
-  @IsArray() @ValidateNested({ each: true }) @Type(() => KitView) kits!: KitView[];
-  @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleView) vehicles!: VehicleView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => KitView) kits!: readonly KitView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleView) vehicles!: readonly VehicleView[];
   @ValidateNested() @Type(() => PolicyView) policy!: PolicyView;
   @IsOptional() @IsString() demo?: string;
 }

@@ -30,11 +30,11 @@ export class VehicleChange extends VehicleContent {
 export class VehicleDetail extends VehicleContent {
   @IsUUID() vehicleId!: string;
   @IsInt() rowVersion!: number;
-  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: string[];
+  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: readonly string[];
 }
 
 export class VehicleList {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleDetail) items!: VehicleDetail[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => VehicleDetail) items!: readonly VehicleDetail[];
 }
 
 /** What is known of a place on a vehicle: held, only as a last resort, never, or touched by a line that is led under it. */
@@ -67,9 +67,9 @@ export class HookUpCreate {
 export class HookUpView extends HookUpCreate {
   @IsString() by!: string;
   @IsString() on!: string;
-  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: string[];
+  @IsArray() @IsUUID(undefined, { each: true }) photoIds!: readonly string[];
 }
 
 export class HookUpBook {
-  @IsArray() @ValidateNested({ each: true }) @Type(() => HookUpView) items!: HookUpView[];
+  @IsArray() @ValidateNested({ each: true }) @Type(() => HookUpView) items!: readonly HookUpView[];
 }

@@ -76,9 +76,13 @@ export function readRigFile(value: unknown): ReadResult<RigFile> {
   return faults.length > 0 ? { ok: false, faults } : result;
 }
 
+/** Reads a rig by itself, whatever it names; `readRig` looks that up too. */
+export const readRigDocument = (value: unknown, path = 'rig'): ReadResult<TypeOf<typeof rigCodec>> =>
+  read(rigCodec, upgradeRig(value), path);
+
 /** Reads a rig alone, as an editor keeps it; `known` holds the ids of the pieces it may use. */
 export function readRig(value: unknown, known: ReadonlySet<string>, path = 'rig'): ReadResult<TypeOf<typeof rigCodec>> {
-  const result = read(rigCodec, upgradeRig(value), path);
+  const result = readRigDocument(value, path);
   if (!result.ok) return result;
   const faults: readonly Fault[] = referenceFaults(result.value, known, path === 'rig' ? '' : path.replace(/\.?rig$/, ''));
   return faults.length > 0 ? { ok: false, faults } : result;

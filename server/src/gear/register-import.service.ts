@@ -37,7 +37,7 @@ interface PlannedRow {
 
 interface Reading {
   readonly file: RegisterFile;
-  readonly columns: ColumnChoice[];
+  readonly columns: readonly ColumnChoice[];
   readonly planned: readonly PlannedRow[];
 }
 

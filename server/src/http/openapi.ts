@@ -49,11 +49,16 @@ function scalar(named: (name: string) => Rule | undefined): ApiPropertyOptions {
 }
 
 function describeProperty(target: Constructor, property: string, rules: readonly Rule[]): void {
+  const document = contract.documentFieldsOf(target.prototype)[property];
   const nested = defaultMetadataStorage.findTypeMetadata(target, property)?.typeFunction();
   const isArray = rules.some(({ name }) => name === 'isArray');
   const isOptional = rules.some(({ type }) => type === 'conditionalValidation');
   const isNested = nested !== undefined && rules.some(({ type }) => type === 'nestedValidation');
-  const options = isNested ? ({ type: () => nested } as ApiPropertyOptions) : ruleOptions(rules);
+  const options = document
+    ? { allOf: [{ $ref: `#/components/schemas/${document}` }] }
+    : isNested
+      ? ({ type: () => nested } as ApiPropertyOptions)
+      : ruleOptions(rules);
   ApiProperty({ ...options, isArray, required: !isOptional } as ApiPropertyOptions)(target.prototype, property);
 }
 
@@ -80,5 +85,19 @@ export function openApiDocument(app: INestApplication): OpenAPIObject {
     .setDescription('Register of recovery gear and checked rig plans. SI units: N, m, kg, rad.')
     .setVersion('1')
     .build();
-  return SwaggerModule.createDocument(app, config, { operationIdFactory: (_controller, method) => method });
+  const document = SwaggerModule.createDocument(app, config, { operationIdFactory: (_controller, method) => method });
+  return { ...document, components: { ...document.components, schemas: { ...document.components?.schemas, ...documentSchemas() } } };
+}
+
+/** Core's documents under their names, as their codecs declare them; one inside another is told by its name. */
+function documentSchemas() {
+  const named = new Map<unknown, string>(contract.documentNames.map((name) => [contract.documents[name].schema, name]));
+  const inside = (schema: unknown): unknown => {
+    const name = named.get(schema);
+    if (name !== undefined) return { $ref: `#/components/schemas/${name}` };
+    if (Array.isArray(schema)) return schema.map(inside);
+    return typeof schema === 'object' && schema !== null ? open(schema) : schema;
+  };
+  const open = (schema: object) => Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, inside(value)]));
+  return Object.fromEntries(contract.documentNames.map((name) => [name, open(contract.documents[name].schema)]));
 }

@@ -8,8 +8,9 @@ import type {
   InspectionView,
   StateChangeView,
 } from '@wainrope/contract';
-import type { GearClass, Grade } from '@wainrope/core';
+import { type GearClass, type Grade, inspectionAnswersCodec, inspectionSheetCodec, read } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
+import { readStored } from '../database/read-stored.ts';
 import { given } from '../database/rows.ts';
 import type { DefectClosingTable, DefectTable, ExposureTable, InspectionTable, PhotoTable, StateChangeTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -51,8 +52,8 @@ export class InspectionRepository {
       ...listedView(row),
       gearKind: row.gear_kind as GearClass,
       sheetVersion: row.sheet_version ?? 0,
-      ...given('sheet', row.sheet as object | null),
-      ...given('answers', row.answers as object | null),
+      ...given('sheet', row.sheet && readStored('A stored sheet', read(inspectionSheetCodec, row.sheet))),
+      ...given('answers', row.answers && readStored('Stored answers', read(inspectionAnswersCodec, row.answers))),
       ...given('proposedGrade', row.proposed_grade as Grade | null),
       ...given('note', row.note),
       photoIds: photos.map(({ photo_id }) => photo_id),

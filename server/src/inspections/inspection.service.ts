@@ -14,12 +14,10 @@ import {
   gearClasses,
   type InspectionAnswers,
   type InspectionSheet,
-  inspectionAnswersCodec,
   isDay,
   openPoints,
   type ProposedGrade,
   proposeGrade,
-  read,
 } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditRepository } from '../audit/audit.repository.ts';
@@ -94,20 +92,19 @@ export class InspectionService {
     const sheet = await this.sheets.version(trx, piece.kind, input.sheetVersion);
     if (!sheet)
       throw invalid([{ path: 'sheetVersion', message: `There is no version ${input.sheetVersion} of the sheet for this class.` }]);
-    const answers = read(inspectionAnswersCodec, input.answers, 'answers');
-    if (!answers.ok) throw invalid(answers.faults);
-    const proposed = proposeGrade(sheet, answers.value, piece.attributes as { readonly [key: string]: unknown });
+    const { answers } = input;
+    const proposed = proposeGrade(sheet, answers, piece.attributes as { readonly [key: string]: unknown });
     const faults = [
-      ...answerFaults(sheet, answers.value, proposed),
+      ...answerFaults(sheet, answers, proposed),
       ...this.dayFaults(input),
       ...gradeFaults(input, proposed, piece),
-      ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers.value, proposed))),
+      ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers, proposed))),
     ];
     if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
       faults.push({ path: 'corrects', message: 'The inspection to be corrected is not one of this piece.' });
     if (faults.length > 0) throw invalid(faults);
     const failsInUse = isUseCheck(input.kind) && proposed.grade === 'D' ? ('D' as const) : undefined;
-    return { input, piece, sheet, answers: answers.value, proposed, grade: isUseCheck(input.kind) ? failsInUse : input.grade };
+    return { input, piece, sheet, answers, proposed, grade: isUseCheck(input.kind) ? failsInUse : input.grade };
   }
 
   private dayFaults({ on, nextDue }: InspectionCreate): FieldFault[] {

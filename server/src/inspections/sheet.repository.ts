@@ -3,6 +3,7 @@ import type { SheetView } from '@wainrope/contract';
 import { type GearClass, gearClassNames, type InspectionSheet, inspectionSheetCodec, read, standardSheets } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 interface VersionRow {
@@ -62,11 +63,7 @@ export class SheetRepository {
   }
 }
 
-function readSheet(stored: unknown): InspectionSheet {
-  const result = read(inspectionSheetCodec, stored);
-  if (!result.ok) throw new Error(`A stored sheet is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
-  return result.value;
-}
+const readSheet = (stored: unknown): InspectionSheet => readStored('A stored sheet', read(inspectionSheetCodec, stored));
 
 function sheetView(kind: GearClass, row: VersionRow | undefined): SheetView {
   if (!row) return { kind, version: 0, sheet: standardSheets[kind] };

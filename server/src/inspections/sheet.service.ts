@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { SheetList, SheetSave, SheetView } from '@wainrope/contract';
-import { type GearClass, gearClasses, inspectionSheetCodec, read, sheetFaults } from '@wainrope/core';
+import { type GearClass, gearClasses, sheetFaults } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase } from '../database/team-database.ts';
@@ -22,22 +22,20 @@ export class SheetService {
 
   /** A new version; inspections keep the one they were made with. */
   async save(actor: Actor, kind: GearClass, { baseVersion, sheet, reason }: SheetSave): Promise<SheetView> {
-    const readable = read(inspectionSheetCodec, sheet, 'sheet');
-    if (!readable.ok) throw invalid(readable.faults);
-    const twice = sheetFaults(readable.value);
+    const twice = sheetFaults(sheet);
     if (twice.length > 0) throw invalid(twice.map(({ path, message }) => ({ path: `sheet.${path}`, message })));
     return this.database.inTeam(actor.teamId, async (trx) => {
       const before = await this.repository.inForceFor(trx, kind);
       if (before.version !== baseVersion)
         throw conflict(`Version ${before.version} of this sheet was saved by ${before.savedBy} while you worked on it.`, before);
-      await this.repository.add(trx, actor, { kind, version: before.version + 1, sheet: readable.value, reason });
+      await this.repository.add(trx, actor, { kind, version: before.version + 1, sheet, reason });
       await this.audit.note(trx, actor, {
         action: `saved version ${before.version + 1} of the sheet for`,
         kind: 'template',
         id: idOfKind(kind),
         name: gearClasses[kind].plural.toLowerCase(),
         before: before.sheet,
-        after: readable.value,
+        after: sheet,
         note: reason,
       });
       return this.repository.inForceFor(trx, kind);

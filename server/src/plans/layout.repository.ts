@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { LayoutView } from '@wainrope/contract';
-import type { Rig } from '@wainrope/core';
+import { type Rig, readRigDocument } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 @Injectable()
@@ -16,7 +17,12 @@ export class LayoutRepository {
       .where('l.put_away', '=', false)
       .orderBy(sql`lower(l.name)`)
       .execute();
-    return rows.map(({ layout_id, name, rig, by_name }) => ({ layoutId: layout_id, name, rig: rig as object, by: by_name }));
+    return rows.map(({ layout_id, name, rig, by_name }) => ({
+      layoutId: layout_id,
+      name,
+      rig: readStored(`Layout ${layout_id}`, readRigDocument(rig)),
+      by: by_name,
+    }));
   }
 
   /** The name of a layout, offered or put away. */

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { LayoutCreate, LayoutList } from '@wainrope/contract';
-import { readRig, usesOf } from '@wainrope/core';
+import { referenceFaults, usesOf } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -24,12 +24,11 @@ export class LayoutService {
   async keep(actor: Actor, { layoutId, name, rig }: LayoutCreate): Promise<LayoutList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
       if ((await this.repository.nameOf(trx, layoutId)) === undefined) {
-        const read = readRig(rig, new Set());
-        if (!read.ok) throw invalid(read.faults, 'This rig is not understood as a layout: it must name no pieces.');
-        if (usesOf(read.value).length === 0)
-          throw invalid([{ path: 'rig', message: 'Nothing is laid yet; a layout has at least one line.' }]);
+        const faults = referenceFaults(rig, new Set(), '');
+        if (faults.length > 0) throw invalid(faults, 'This rig is not understood as a layout: it must name no pieces.');
+        if (usesOf(rig).length === 0) throw invalid([{ path: 'rig', message: 'Nothing is laid yet; a layout has at least one line.' }]);
         await this.refuseTakenName(trx, name);
-        await this.repository.add(trx, actor, { id: layoutId, name, rig: read.value });
+        await this.repository.add(trx, actor, { id: layoutId, name, rig });
         await this.note(trx, actor, 'kept a layout', name);
       }
       return { items: await this.repository.offered(trx) };

@@ -22,6 +22,7 @@ import {
 } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
+import { readStored } from '../database/read-stored.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
@@ -169,11 +170,7 @@ export class PlanLifeService {
   }
 }
 
-function rigOf(judgedCase: unknown): Rig {
-  const result = readCase(judgedCase);
-  if (!result.ok) throw new Error(`A kept case is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
-  return result.value.rig;
-}
+const rigOf = (judgedCase: unknown): Rig => readStored('A kept case', readCase(judgedCase)).rig;
 
 /** What keeps a plan from being ready. */
 export function unreadyFaults({ findings }: Pick<Report, 'findings'>, overrides: readonly AnsweredFor[]): readonly FieldFault[] {

@@ -3,6 +3,7 @@ import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
 import { type Case, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { readStored } from '../database/read-stored.ts';
 import { given } from '../database/rows.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
@@ -245,11 +246,7 @@ interface JoinedRow {
 }
 
 /** A report was written by this server from core’s own data, never from a browser; an earlier core wrote it otherwise than today’s. */
-export function keptReport(report: unknown): KeptReport {
-  const result = readKeptReport(report);
-  if (!result.ok) throw new Error(`A kept report is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
-  return result.value;
-}
+export const keptReport = (report: unknown): KeptReport => readStored('A kept report', readKeptReport(report));
 
 function stored(row: JoinedRow): StoredPlan {
   return {

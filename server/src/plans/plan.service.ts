@@ -17,12 +17,13 @@ import {
   RIG_FILE_VERSION,
   type Rig,
   readCase,
-  readRig,
+  referenceFaults,
 } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
+import { readStored } from '../database/read-stored.ts';
 import { given } from '../database/rows.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
@@ -32,6 +33,8 @@ import { outOfDateReasons } from './out-of-date.ts';
 import { PlanRepository, type StoredPlan } from './plan.repository.ts';
 
 const PAGE = 100;
+
+const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** A preview judges at most so many plans. */
 const PLANS_PREVIEWED = 500;
@@ -130,10 +133,10 @@ export class PlanService {
     return plan;
   }
 
-  private async judged(trx: TeamTransaction, name: string, rig: unknown): Promise<Judged> {
-    const draft = readRig(rig, await this.knownIds(trx, rig));
-    if (!draft.ok) throw invalid(draft.faults, 'This rig is not understood; nothing was saved.');
-    return this.judgeToday(trx, name, draft.value);
+  private async judged(trx: TeamTransaction, name: string, rig: Rig): Promise<Judged> {
+    const faults = referenceFaults(rig, await this.knownIds(trx, rig), '');
+    if (faults.length > 0) throw invalid(faults, 'This rig is not understood; nothing was saved.');
+    return this.judgeToday(trx, name, rig);
   }
 
   private async judgeToday(trx: TeamTransaction, name: string, rig: Rig): Promise<Judged> {
@@ -145,19 +148,14 @@ export class PlanService {
     return { judgedCase, report: judge(judgedCase), policyHash: contentHash };
   }
 
-  /** Ids that the rig names and the register has. */
-  private async knownIds(trx: TeamTransaction, rig: unknown): Promise<ReadonlySet<string>> {
-    const named = new Set(JSON.stringify(rig).match(/[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/gi) ?? []);
-    return new Set((await this.gear.byIds(trx, [...named])).map(({ gearId }) => gearId));
+  /** Pieces that the rig names and the register has. */
+  private async knownIds(trx: TeamTransaction, rig: Rig): Promise<ReadonlySet<string>> {
+    const named = gearIdsOf(rig).filter((id) => UUID.test(id));
+    return new Set((await this.gear.byIds(trx, named)).map(({ gearId }) => gearId));
   }
 
   private savedCase(plan: StoredPlan): Case {
-    const result = readCase(plan.judgedCase);
-    if (!result.ok)
-      throw new Error(
-        `Plan ${plan.planId} version ${plan.version} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`,
-      );
-    return result.value;
+    return readStored(`Plan ${plan.planId} version ${plan.version}`, readCase(plan.judgedCase));
   }
 
   async fresh(

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { PolicyHistory, PolicyPreview, PolicySave } from '@wainrope/contract';
-import { type Policy, policyDifferences, policyFaults, readPolicy, rules } from '@wainrope/core';
+import { type Policy, policyDifferences, policyFaults, rules } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -25,8 +25,8 @@ export class PolicyService {
   }
 
   /** What would change, and how each plan would be judged; nothing is saved. */
-  async preview(actor: Actor, content: unknown): Promise<PolicyPreview> {
-    const policy = readable(content);
+  async preview(actor: Actor, policy: Policy): Promise<PolicyPreview> {
+    refuseFaulty(policy);
     return this.database.inTeam(actor.teamId, async (trx) => {
       const { policy: before } = await this.repository.policyInForce(trx);
       const plans = await this.plans.under(trx, policy);
@@ -37,8 +37,8 @@ export class PolicyService {
     });
   }
 
-  async save(actor: Actor, { baseHash, content, reason }: PolicySave): Promise<PolicyHistory> {
-    const policy = readable(content);
+  async save(actor: Actor, { baseHash, content: policy, reason }: PolicySave): Promise<PolicyHistory> {
+    refuseFaulty(policy);
     return this.database.inTeam(actor.teamId, async (trx) => {
       await this.repository.lockTeam(trx);
       const before = await this.repository.policyInForce(trx);
@@ -80,10 +80,8 @@ export class PolicyService {
   }
 }
 
-function readable(content: unknown): Policy {
-  const result = readPolicy(content, 'content');
-  if (!result.ok) throw invalid(result.faults);
-  const faults = policyFaults(result.value, 'content');
+/** Refuses a policy that is well written and decides what no policy may. */
+function refuseFaulty(policy: Policy): void {
+  const faults = policyFaults(policy, 'content');
   if (faults.length > 0) throw invalid(faults);
-  return result.value;
 }

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { type Policy, readPolicy } from '@wainrope/core';
 import { sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
+import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 /** Names of kits and vehicles by id. */
@@ -48,10 +49,8 @@ export class TeamRepository {
       .orderBy('policy_version_id')
       .limit(1)
       .executeTakeFirstOrThrow();
-    const result = readPolicy(row.content);
-    if (!result.ok)
-      throw new Error(`Policy ${row.policy_version_id} is not readable: ${result.faults[0]?.path} ${result.faults[0]?.message}`);
-    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy: result.value };
+    const policy = readStored(`Policy ${row.policy_version_id}`, readPolicy(row.content));
+    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy };
   }
 
   /** Every version with who made it, newest first. */

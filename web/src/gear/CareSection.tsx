@@ -4,7 +4,6 @@ import {
   exposureChoices,
   type GearView,
   type InspectionListed,
-  type PieceCare,
   type StateChangeView,
 } from '@wainrope/contract';
 import { type ReactNode, useState } from 'react';
@@ -21,8 +20,7 @@ import { stateWords } from './gear-words.ts';
 
 /** How a piece is cared for: inspections, defects, exposure, states, and what may be done about them. */
 export function CareSection({ gear, today }: { readonly gear: GearView; readonly today: string }) {
-  const { data, error, refetch } = useGetCareQuery({ gearId: gear.gearId });
-  const care = data as PieceCare | undefined;
+  const { data: care, error, refetch } = useGetCareQuery({ gearId: gear.gearId });
   return (
     <section className="pt-6" aria-label="Care">
       <h2 className="stitched pb-1.5 text-xl">Care</h2>

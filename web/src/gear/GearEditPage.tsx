@@ -16,7 +16,7 @@ export function GearEditPage() {
   const { gearId } = useParams();
   const { data, error } = useGetGearQuery({ gearId: gearId ?? '' }, { skip: gearId === undefined, refetchOnMountOrArgChange: true });
   if (gearId !== undefined && !data) return <div className="p-5">{error ? <ProblemNote error={error} /> : 'Loading…'}</div>;
-  return <GearForm key={gearId ?? 'new'} before={data as GearView | undefined} />;
+  return <GearForm key={gearId ?? 'new'} before={data} />;
 }
 
 function GearForm({ before }: { readonly before: GearView | undefined }) {

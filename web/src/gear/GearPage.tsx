@@ -1,4 +1,4 @@
-import type { AuditPage, GearView, MarkView } from '@wainrope/contract';
+import type { GearView, MarkView } from '@wainrope/contract';
 import { gearFactsOf } from '@wainrope/contract';
 import {
   basisWords,
@@ -33,8 +33,7 @@ import { useTeam } from './use-register.ts';
 
 export function GearPage() {
   const { gearId = '' } = useParams();
-  const { data, error, refetch } = useGetGearQuery({ gearId });
-  const gear = data as GearView | undefined;
+  const { data: gear, error, refetch } = useGetGearQuery({ gearId });
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <p className="no-print">
@@ -101,8 +100,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
 
 /** What was done to the piece, newest first. */
 function History({ gearId }: { readonly gearId: string }) {
-  const { data, error, refetch } = useListAuditOfQuery({ subjectId: gearId });
-  const page = data as AuditPage | undefined;
+  const { data: page, error, refetch } = useListAuditOfQuery({ subjectId: gearId });
   return (
     <section className="pt-6">
       <h2 className="stitched pb-1.5 text-xl">What was done to it</h2>

@@ -1,8 +1,7 @@
-import { type ImportRowView, registerColumns } from '@wainrope/contract';
+import { type ImportPreview, type ImportResult, type ImportRowView, registerColumns } from '@wainrope/contract';
 import { FileUp } from 'lucide-react';
 import { type DragEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { type ImportPreview, type ImportResult } from '../api/generated/wainrope-api.ts';
 import { useImportGearMutation, usePreviewImportMutation } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -159,7 +158,7 @@ interface PreviewProps {
 }
 
 function Preview({ data, correct, bringIn, busy }: PreviewProps) {
-  const rows = data.rows as ImportRowView[];
+  const rows = data.rows;
   const count = (outcome: Outcome) => rows.filter((row) => row.outcome === outcome).length;
   const [only, setOnly] = useState<Outcome | ''>(count('faulty') > 0 ? 'faulty' : '');
   const [setAside, setSetAside] = useState(false);

@@ -27,8 +27,8 @@ export function useGearSave(before: GearView | undefined, handleSubmit: UseFormH
   const show = (found: readonly FormFault[]) => setFaults(Object.fromEntries(found.map(({ path, message }) => [path, message])));
   const send = (input: GearInput) =>
     base
-      ? change({ gearId: base.gearId, gearChange: { ...input, rowVersion: base.rowVersion } as never })
-      : create({ gearCreate: { ...input, gearId: newId } as never });
+      ? change({ gearId: base.gearId, gearChange: { ...input, rowVersion: base.rowVersion } })
+      : create({ gearCreate: { ...input, gearId: newId } });
   const submit = handleSubmit(async (values) => {
     const outcome = inputOf(values, team?.decimalMark ?? '.');
     const found = outcome.ok ? contractFaults(outcome.input) : outcome.faults;

@@ -101,6 +101,5 @@ const gradeWords = (grade: string, check: boolean): string => (check ? (grade ==
 
 function resultOf(draft: BenchDraft, { sheet }: SheetInForce, gear: Parameters<typeof draftOutcome>[2], decimal: '.' | ',') {
   const { grade, proposed } = draftOutcome(draft, sheet, gear, decimal);
-  const request = draft.request as { readonly nextDue?: string } | undefined;
-  return { grade, found: proposed.reasons.map(({ words }) => words), next: request?.nextDue ?? '' };
+  return { grade, found: proposed.reasons.map(({ words }) => words), next: draft.request?.nextDue ?? '' };
 }

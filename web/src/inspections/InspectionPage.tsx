@@ -1,5 +1,5 @@
 import { type InspectionView, isUseCheck } from '@wainrope/contract';
-import { type InspectionAnswers, type InspectionSheet, measuredShare, newValueOf, type SheetMeasure } from '@wainrope/core';
+import { type InspectionAnswers, measuredShare, newValueOf, type SheetMeasure } from '@wainrope/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -13,8 +13,7 @@ import { limitWords, shareWords, valueWords } from './measure-words.ts';
 /** One inspection as it was made, with the sheet it was made by. */
 export function InspectionPage() {
   const { inspectionId = '' } = useParams();
-  const { data, error, refetch } = useGetInspectionQuery({ inspectionId });
-  const view = data as InspectionView | undefined;
+  const { data: view, error, refetch } = useGetInspectionQuery({ inspectionId });
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
       <ProblemNote error={error} retry={refetch} />
@@ -27,8 +26,8 @@ function Record({ view }: { readonly view: InspectionView }) {
   const may = useMay();
   const { data: gear } = useGetGearQuery({ gearId: view.gearId });
   const attributes = (gear?.attributes ?? {}) as { readonly [key: string]: unknown };
-  const sheet = view.sheet as InspectionSheet | undefined;
-  const answers = view.answers as InspectionAnswers | undefined;
+  const sheet = view.sheet;
+  const answers = view.answers;
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">

@@ -1,4 +1,4 @@
-import { type GearView, isUseCheck } from '@wainrope/contract';
+import { type GearView, type InspectionCreate, isUseCheck } from '@wainrope/contract';
 import {
   addMonths,
   type DecimalMark,
@@ -81,7 +81,7 @@ interface RequestParts {
 }
 
 /** The request that keeps the inspection, by the sheet that was on the bench. */
-export function requestOf({ draft, inForce: { sheet, version }, outcome: { answers, grade }, corrects }: RequestParts): object {
+export function requestOf({ draft, inForce: { sheet, version }, outcome: { answers, grade }, corrects }: RequestParts): InspectionCreate {
   const check = isUseCheck(draft.kind);
   const pulls = pullsOf(draft);
   return {

@@ -1,4 +1,3 @@
-import type { SheetList, SheetView } from '@wainrope/contract';
 import type { GearClass, InspectionSheet } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListSheetsQuery } from '../api/wainrope-api.ts';
@@ -12,8 +11,8 @@ export interface SheetInForce {
 export function useSheets() {
   const { data, error, refetch } = useListSheetsQuery();
   const sheets = useMemo(() => {
-    const items = (data as SheetList | undefined)?.items as readonly SheetView[] | undefined;
-    return items && new Map(items.map(({ kind, version, sheet }) => [kind, { version, sheet: sheet as InspectionSheet }]));
+    const items = data?.items;
+    return items && new Map(items.map(({ kind, version, sheet }) => [kind, { version, sheet }]));
   }, [data]);
   return { sheets: sheets as ReadonlyMap<GearClass, SheetInForce> | undefined, error, refetch };
 }

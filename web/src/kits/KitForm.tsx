@@ -85,7 +85,7 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
     setFault(read.ok ? undefined : read.message);
     if (!read.ok) return;
     const input = { name, wanted: read.wanted, ...(terrain && { terrain }), ...(vehicleId && { vehicleId }), ...(note && { note }) };
-    const answer = await change({ kitId: kit.kitId, kitChange: { ...input, rowVersion: base.rowVersion } as never });
+    const answer = await change({ kitId: kit.kitId, kitChange: { ...input, rowVersion: base.rowVersion } });
     if (answer.data) return done();
     const refused = problemOf(answer.error);
     if (refused.status === 409) setConflict(refused.current as KitDetail);

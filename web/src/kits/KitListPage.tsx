@@ -61,7 +61,7 @@ function AddKit() {
       onSubmit={async (event) => {
         event.preventDefault();
         const wanted = terrain ? terrainLists[terrain] : [];
-        const answer = await add({ kitCreate: { kitId: crypto.randomUUID(), name, wanted: wanted as never, ...(terrain && { terrain }) } });
+        const answer = await add({ kitCreate: { kitId: crypto.randomUUID(), name, wanted, ...(terrain && { terrain }) } });
         if (answer.data) navigate(`/kits/${answer.data.kitId}`);
       }}
     >

@@ -1,4 +1,4 @@
-import type { InspectionKind } from '@wainrope/contract';
+import type { InspectionCreate, InspectionKind } from '@wainrope/contract';
 import type { Grade, PointAnswer } from '@wainrope/core';
 import { Dexie, type EntityTable } from 'dexie';
 
@@ -38,7 +38,7 @@ export interface BenchDraft {
   readonly pullsUsed: string;
   readonly status: DraftStatus;
   /** The request as it is sent, made when the person confirmed. */
-  readonly request?: object;
+  readonly request?: InspectionCreate;
   readonly problem?: string;
   readonly changedAt: number;
 }

@@ -1,3 +1,4 @@
+import type { InspectionCreate } from '@wainrope/contract';
 import { useEffect, useRef } from 'react';
 import { problemOf, useAddInspectionMutation, useAddPhotoMutation } from '../api/wainrope-api.ts';
 import { type BenchDraft, type BenchPhoto, benchStore } from './bench-store.ts';
@@ -20,7 +21,7 @@ function useOutbox(personId: string | undefined): void {
       if (busy.current) return;
       busy.current = true;
       try {
-        await sendDrafts(personId, (inspectionCreate) => addInspection({ inspectionCreate: inspectionCreate as never }));
+        await sendDrafts(personId, (inspectionCreate) => addInspection({ inspectionCreate }));
         await sendPhotos(personId, (photoCreate) => addPhoto({ photoCreate }));
       } finally {
         busy.current = false;
@@ -62,7 +63,7 @@ async function photosBy(personId: string | undefined): Promise<readonly BenchPho
   return (await benchStore.photos.where('status').equals('kept').toArray()).filter(({ inspectionId }) => ids.has(inspectionId));
 }
 
-async function sendDrafts(personId: string, post: (request: object) => Promise<Sent>): Promise<void> {
+async function sendDrafts(personId: string, post: (request: InspectionCreate) => Promise<Sent>): Promise<void> {
   for (const draft of await queuedBy(personId)) {
     if (!draft.request) continue;
     const { error } = await post(draft.request);

@@ -109,7 +109,7 @@ function NewPlanForm(props: NewPlanFormProps) {
     event.preventDefault();
     const laid = lay();
     const rig = laid && { ...laid, load: going(laid.load, answers.travelM) };
-    const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig: rig as never } }));
+    const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig } }));
     if (answer?.data) navigate(`/plans/${answer.data.planId}${layout === 'empty' ? '?show=outline' : ''}`);
   };
   return (

@@ -1,10 +1,9 @@
 import type { PlanView } from '@wainrope/contract';
-import type { Report } from '@wainrope/core';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 
 /** The saved judgement no longer stands: the old one struck through, the reasons, the fresh one beside it. */
 export function OutOfDateNote({ plan, accept }: { readonly plan: PlanView; readonly accept: () => void }) {
-  const [before, now] = [(plan.saved.report as Report).verdict, (plan.fresh.report as Report).verdict];
+  const [before, now] = [plan.saved.report.verdict, plan.fresh.report.verdict];
   return (
     <div
       role="status"
@@ -37,8 +36,7 @@ export function PlanConflict({ theirs, settle }: PlanConflictProps) {
         <strong>
           {theirs.saved.savedBy} saved version {theirs.version} while you worked.
         </strong>{' '}
-        Yours is kept on this device and is not lost. Theirs: “{theirs.name}”,{' '}
-        <VerdictLabel verdict={(theirs.saved.report as Report).verdict} />
+        Yours is kept on this device and is not lost. Theirs: “{theirs.name}”, <VerdictLabel verdict={theirs.saved.report.verdict} />
       </p>
       <div className="ml-auto flex gap-2">
         <button type="button" className="action" onClick={() => settle('theirs')}>

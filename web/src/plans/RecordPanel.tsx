@@ -191,7 +191,7 @@ function Versions({ plan, apply }: RecordPanelProps) {
   const [open, opening] = useLazyGetVersionQuery();
   const bring = async (version: number) => {
     const answer = await open({ planId: plan.planId, version });
-    if (answer.data) apply([{ kind: 'replace-rig', rig: answer.data.rig as unknown as Rig }]);
+    if (answer.data) apply([{ kind: 'replace-rig', rig: answer.data.rig }]);
   };
   return (
     <section aria-label="Versions">
@@ -232,7 +232,7 @@ function Copies({ plan, rig }: RecordPanelProps) {
   const [keep, keeping] = useKeepLayoutMutation();
   const [layoutName, setLayoutName] = useState('');
   const copy = async () => {
-    const answer = await create({ planCreate: { planId: crypto.randomUUID(), name: `${name.slice(0, 110)}, copy`, rig: rig as never } });
+    const answer = await create({ planCreate: { planId: crypto.randomUUID(), name: `${name.slice(0, 110)}, copy`, rig } });
     if (answer.data) navigate(`/plans/${answer.data.planId}`);
   };
   if (!may('plan.write')) return null;
@@ -250,7 +250,7 @@ function Copies({ plan, rig }: RecordPanelProps) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          keep({ layoutCreate: { layoutId: crypto.randomUUID(), name: layoutName.trim(), rig: withoutPieces(rig) as never } });
+          keep({ layoutCreate: { layoutId: crypto.randomUUID(), name: layoutName.trim(), rig: withoutPieces(rig) } });
         }}
       >
         <label className="block text-[15px]">

@@ -1,5 +1,5 @@
-import type { PolicyHistory, PolicyPreview } from '@wainrope/contract';
-import { type Policy, policyDifferences, policyPresets, teamStandard, type Verdict } from '@wainrope/core';
+import type { PolicyHistory } from '@wainrope/contract';
+import { type Policy, policyDifferences, policyPresets, teamStandard } from '@wainrope/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -18,8 +18,7 @@ import { SeverityRows } from './SeverityRows.tsx';
 
 /** The team's tables and schools: what is in force, how it differs from the careful reading, and what a change would do. */
 export function PolicyPage() {
-  const { data, error, refetch } = useGetPolicyQuery();
-  const history = data as PolicyHistory | undefined;
+  const { data: history, error, refetch } = useGetPolicyQuery();
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 pb-28 pt-4 sm:px-5">
       <TeamTabs title="Settings" />
@@ -160,7 +159,7 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
   const [preview, previewed] = usePreviewPolicyMutation();
   const [save, saving] = useSavePolicyMutation();
   const [reason, setReason] = useState('');
-  const shown = previewed.data as PolicyPreview | undefined;
+  const shown = previewed.data;
   const [shownFor, setShownFor] = useState<Policy>();
   const fresh = shownFor === draft ? shown : undefined;
   const turned = fresh?.plans.filter(({ before, after }) => before !== after) ?? [];
@@ -185,7 +184,7 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
                   <Link className="underline" to={`/plans/${planId}`}>
                     {name}
                   </Link>
-                  <VerdictLabel verdict={before as Verdict} struck /> → <VerdictLabel verdict={after as Verdict} />
+                  <VerdictLabel verdict={before} struck /> → <VerdictLabel verdict={after} />
                 </li>
               ))}
             </ul>
@@ -211,8 +210,8 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
                 className="action-main"
                 disabled={saving.isLoading || unread > 0 || reason.trim().length < 3}
                 onClick={async () => {
-                  const answer = await save({ policySave: { baseHash, content: draft as never, reason: reason.trim() } });
-                  if (answer.data) saved(answer.data as PolicyHistory);
+                  const answer = await save({ policySave: { baseHash, content: draft, reason: reason.trim() } });
+                  if (answer.data) saved(answer.data);
                 }}
               >
                 Put in force
@@ -224,7 +223,7 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
               className="action-main"
               disabled={previewed.isLoading || unread > 0 || changes === 0}
               onClick={async () => {
-                await preview({ policyPreviewRequest: { content: draft as never } });
+                await preview({ policyPreviewRequest: { content: draft } });
                 setShownFor(draft);
               }}
             >

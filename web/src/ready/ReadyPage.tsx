@@ -1,4 +1,4 @@
-import { dueOf, type OutingList, type SinceVisit } from '@wainrope/contract';
+import { dueOf } from '@wainrope/contract';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import {
@@ -218,7 +218,7 @@ function Due({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; rea
 
 function Out({ today }: { readonly today: string }) {
   const { data } = useListOutingsQuery();
-  const open = ((data as OutingList | undefined)?.items ?? []).filter(({ closedAt }) => closedAt === undefined);
+  const open = (data?.items ?? []).filter(({ closedAt }) => closedAt === undefined);
   if (open.length === 0) return null;
   return (
     <section aria-label="Out">
@@ -267,9 +267,8 @@ function Plans() {
 }
 
 function Changed() {
-  const { data } = useGetSinceVisitQuery();
+  const { data: visit } = useGetSinceVisitQuery();
   const [seen] = useMarkSeenMutation();
-  const visit = data as SinceVisit | undefined;
   if (!visit) return null;
   return (
     <section aria-label="Since your last visit">

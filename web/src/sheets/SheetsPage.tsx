@@ -78,7 +78,7 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
     if (!read.ok) return;
     const answer = await save({
       gearClass: kind,
-      sheetSave: { baseVersion: view.version, sheet: read.sheet as never, reason: typed.reason },
+      sheetSave: { baseVersion: view.version, sheet: read.sheet, reason: typed.reason },
     });
     if (answer.data) takeNewest(answer.data as SheetView);
   });

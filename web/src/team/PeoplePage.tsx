@@ -21,7 +21,7 @@ import { TeamTabs } from './TeamTabs.tsx';
 export function PeoplePage() {
   const { data, error, refetch } = useListPeopleQuery();
   const may = useMay();
-  const people = (data?.items ?? []) as readonly PersonListed[];
+  const people = data?.items ?? [];
   const here = people.filter(({ left }) => !left);
   const gone = people.filter(({ left }) => left);
   return (

@@ -1,4 +1,3 @@
-import type { PersonListed, PersonPage as PersonPageView } from '@wainrope/contract';
 import { useForm } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { roleWords } from '../access/role-words.ts';
@@ -14,9 +13,8 @@ import { layoutNames } from './layout-names.ts';
 /** A member's page: what they have practised, hold, and have inspected. */
 export function PersonPage() {
   const { personId = '' } = useParams();
-  const { data, error, refetch } = useGetPersonQuery({ personId });
+  const { data: page, error, refetch } = useGetPersonQuery({ personId });
   const may = useMay();
-  const page = data as PersonPageView | undefined;
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <p>
@@ -88,7 +86,7 @@ function AddPractice({ personId }: { readonly personId: string }) {
   const [add, { error, isLoading }] = useAddPracticeMutation();
   const { register, handleSubmit, reset } = useForm({ defaultValues: { layout: layoutNames[0] ?? '', on: '', seenBy: '', note: '' } });
   const faults = faultsByPath(error && problemOf(error));
-  const witnesses = ((people?.items ?? []) as readonly PersonListed[]).filter((entry) => !entry.left && entry.personId !== personId);
+  const witnesses = (people?.items ?? []).filter((entry) => !entry.left && entry.personId !== personId);
   const submit = handleSubmit(async ({ note, ...values }) => {
     const practice = { ...values, practiceId: crypto.randomUUID(), ...(note && { note }) };
     const answer = await add({ personId, practiceCreate: practice });

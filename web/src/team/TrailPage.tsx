@@ -1,4 +1,4 @@
-import { type AuditPage, subjectKinds } from '@wainrope/contract';
+import { subjectKinds } from '@wainrope/contract';
 import { useSearchParams } from 'react-router';
 import { useListAuditQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -11,8 +11,7 @@ export function TrailPage() {
   const [params, setParams] = useSearchParams();
   const kind = subjectKinds.find((entry) => entry === params.get('of'));
   const before = Number(params.get('before')) || undefined;
-  const { data, error, refetch } = useListAuditQuery({ ...(kind && { kind }), ...(before && { before }) });
-  const page = data as AuditPage | undefined;
+  const { data: page, error, refetch } = useListAuditQuery({ ...(kind && { kind }), ...(before && { before }) });
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <TeamTabs title="What changed">

@@ -23,8 +23,8 @@ export function VehiclesPage() {
   const { pieces } = useRegister();
   const may = useMay();
   const [adding, setAdding] = useState(false);
-  const vehicles = (data?.items ?? []) as readonly VehicleDetail[];
-  const entries = book?.items as readonly HookUpView[] | undefined;
+  const vehicles = data?.items ?? [];
+  const entries = book?.items;
   const shown = vehicleId ? vehicles.filter((vehicle) => vehicle.vehicleId === vehicleId) : vehicles;
   const others = [...new Set((entries ?? []).map(({ model }) => model))].filter(
     (model) => !vehicles.some((vehicle) => sameModel(vehicle.model, model)),

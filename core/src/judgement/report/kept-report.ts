@@ -4,7 +4,7 @@ import { list, optional, record } from '../../codec/structures.ts';
 import { severities } from '../ask/told.ts';
 
 /** What a kept report tells whichever version of core wrote it; its figures and sentences are that version's alone. */
-const keptReportCodec = record({
+export const keptReportCodec = record({
   coreVersion: text({ maxLength: 20 }),
   verdict: choice(['clear', 'clear-judged', 'watch', 'stop']),
   goodUntil: optional(day),

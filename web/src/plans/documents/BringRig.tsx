@@ -22,7 +22,7 @@ export function BringRig() {
   const make = async () => {
     if (!brought?.ok) return;
     const answer = await create({
-      planCreate: { planId: crypto.randomUUID(), name: brought.name.slice(0, 120), rig: brought.rig as never },
+      planCreate: { planId: crypto.randomUUID(), name: brought.name.slice(0, 120), rig: brought.rig },
     });
     if (answer.data) navigate(`/plans/${answer.data.planId}`);
   };

@@ -1,5 +1,3 @@
-import type { PlanView } from '@wainrope/contract';
-import type { Rig } from '@wainrope/core';
 import { useEffect } from 'react';
 import { useGetPlanQuery } from '../../api/wainrope-api.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
@@ -12,12 +10,11 @@ import { planOpened } from './planner-slice.ts';
  * changes follows what others have saved since.
  */
 export function useOpenPlan(planId: string) {
-  const { data, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
+  const { data: plan, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
   const opened = useAppSelector((state) => state.planner.planId);
   const version = useAppSelector((state) => state.planner.version);
   const dirty = useAppSelector((state) => state.planner.dirty);
   const dispatch = useAppDispatch();
-  const plan = data as unknown as PlanView | undefined;
   useEffect(() => {
     if (!plan || plan.planId !== planId) return;
     const current = opened === planId;
@@ -28,7 +25,7 @@ export function useOpenPlan(planId: string) {
         planId,
         version: draft?.version ?? plan.version,
         name: draft?.name ?? plan.name,
-        rig: draft?.rig ?? (plan.rig as Rig),
+        rig: draft?.rig ?? plan.rig,
         dirty: draft !== undefined,
       }),
     );

@@ -1,5 +1,4 @@
 import type { PlanView } from '@wainrope/contract';
-import type { Rig } from '@wainrope/core';
 import { useCallback, useEffect, useState } from 'react';
 import { problemOf, useSavePlanMutation, wainropeApi } from '../../api/wainrope-api.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
@@ -27,7 +26,7 @@ export function useSavePlan(planId: string) {
   const save = useCallback(async () => {
     const { rig, name, version } = store.getState().planner;
     if (!rig) return;
-    const answer = await savePlan({ planId, planSave: { name: name.trim(), rig: rig as never, baseVersion: version } });
+    const answer = await savePlan({ planId, planSave: { name: name.trim(), rig, baseVersion: version } });
     if (answer.data) {
       dropDraft(planId, version);
       dispatch(saved({ version: answer.data.version }));
@@ -41,7 +40,7 @@ export function useSavePlan(planId: string) {
   const settle = (choice: 'theirs' | 'mine') => {
     if (!conflict) return;
     dropDraft(planId, store.getState().planner.version);
-    if (choice === 'theirs') dispatch(planOpened({ planId, version: conflict.version, name: conflict.name, rig: conflict.rig as Rig }));
+    if (choice === 'theirs') dispatch(planOpened({ planId, version: conflict.version, name: conflict.name, rig: conflict.rig }));
     else dispatch(rebased({ version: conflict.version }));
     setConflict(undefined);
   };

@@ -1,4 +1,3 @@
-import type { Rig } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListLayoutsQuery } from '../../api/wainrope-api.ts';
 import type { OfferedLayout } from './LayoutGallery.tsx';
@@ -12,7 +11,7 @@ export function useOwnLayouts(): readonly OfferedLayout[] {
         id: layoutId,
         label: name,
         by,
-        build: () => ({ name, rig: rig as unknown as Rig }),
+        build: () => ({ name, rig }),
       })),
     [data],
   );

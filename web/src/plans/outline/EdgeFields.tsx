@@ -1,4 +1,4 @@
-import type { HookUpView, VehicleView } from '@wainrope/contract';
+import type { VehicleView } from '@wainrope/contract';
 import {
   changeEdge,
   type Edit,
@@ -104,7 +104,7 @@ function PartsOfModel({ rig, line, body, vehicles, apply }: PartsOfModelProps) {
   const { figure } = useFigures();
   const model = vehicles.find(({ vehicleId }) => vehicleId === body.vehicleId)?.model.toLowerCase();
   const there = new Set(plainEdges(rig).map(({ point }) => point.label));
-  const known = ((data?.items ?? []) as readonly HookUpView[]).filter(
+  const known = (data?.items ?? []).filter(
     (entry) => entry.kind === 'touched' && entry.model.toLowerCase() === model && !there.has(entry.place),
   );
   const lead = (part: Parameters<typeof leadOver>[3]) => apply(leadOver(rig, line, body, part));

@@ -16,12 +16,7 @@ interface BookPointsProps {
 export function BookPoints({ rig, use, apply, close }: BookPointsProps) {
   const { data } = useGetHookUpBookQuery();
   const { data: team } = useGetTeamQuery();
-  const entries = entriesFor(
-    rig,
-    use.id,
-    (data?.items ?? []) as readonly HookUpView[],
-    (id) => team?.vehicles.find(({ vehicleId }) => vehicleId === id)?.model,
-  );
+  const entries = entriesFor(rig, use.id, data?.items ?? [], (id) => team?.vehicles.find(({ vehicleId }) => vehicleId === id)?.model);
   return entries.map((entry) => (
     <BookPoint
       key={entry.entryId}

@@ -1,4 +1,4 @@
-import type { HookUpView, VehicleView } from '@wainrope/contract';
+import type { VehicleView } from '@wainrope/contract';
 import type { Rig } from '@wainrope/core';
 import { useGetHookUpBookQuery } from '../../api/wainrope-api.ts';
 import { HookUpList } from '../../vehicles/HookUpList.tsx';
@@ -6,7 +6,7 @@ import { HookUpList } from '../../vehicles/HookUpList.tsx';
 /** What the hook-up book says of the vehicles of this plan, by model. */
 export function HookUpNotes({ rig, vehicles }: { readonly rig: Rig; readonly vehicles: readonly VehicleView[] }) {
   const { data } = useGetHookUpBookQuery();
-  const entries = (data?.items ?? []) as readonly HookUpView[];
+  const entries = data?.items ?? [];
   const named = rig.bodies.flatMap((body) => {
     const vehicle = body.kind === 'vehicle' ? vehicles.find(({ vehicleId }) => vehicleId === body.vehicleId) : undefined;
     const known = entries.filter(({ model }) => model.toLowerCase() === vehicle?.model.toLowerCase());
