@@ -31,11 +31,15 @@ const LATER_ROWS: { readonly [group: string]: readonly string[] } = {
   care: ['damperLeastKg'],
   effort: ['airedDown'],
   winch: ['smallMachineKg', 'leastPullSmall'],
+  judging: ['legsFixDeg', 'legsStopDeg', 'askewDeg', 'leastThrowM'],
+  schools: ['receiverPinAsLastResort', 'securingStrapAsLastResort'],
 };
+
+const standardGroups: Group = { ...teamStandard };
 
 function withLaterRows(policy: Group): Group {
   const filled = Object.entries(LATER_ROWS).flatMap(([name, rows]) => {
-    const [group, standard]: readonly unknown[] = [policy[name], (teamStandard as unknown as Group)[name]];
+    const [group, standard]: readonly unknown[] = [policy[name], standardGroups[name]];
     if (!isGroup(group) || !isGroup(standard)) return [];
     return [[name, { ...Object.fromEntries(rows.map((row) => [row, standard[row]])), ...group }]];
   });
