@@ -65,6 +65,17 @@ const PROBES: readonly { readonly file: string; readonly text: string; readonly 
     text: "import type { GearFacts } from '@wainrope/core';\nexport const probe = (piece: GearFacts) => piece.kind === 'damper';\n",
     refusedBy: 'no-switch-over-classes',
   },
+  { file: 'web/src/plans/probe-never.ts', text: 'export const probe: string = 1 as never;\n', refusedBy: 'no-way-round-types' },
+  {
+    file: 'server/src/gear/probe-unknown.ts',
+    text: "export const probe = ('x' as unknown as { readonly a: string }).a;\n",
+    refusedBy: 'no-way-round-types',
+  },
+  {
+    file: 'core/src/winch/probe-number.ts',
+    text: 'export const probe = (values: readonly number[]) => values[0] as number;\n',
+    refusedBy: 'no-way-round-types',
+  },
 ];
 /** The other half of the circle, which is told once. */
 const OTHER_HALF = {

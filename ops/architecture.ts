@@ -4,7 +4,7 @@ import ts from 'typescript';
 
 /** A rule of the architecture that a file breaks. */
 export interface Breach {
-  readonly rule: 'no-surroundings-in-core' | 'no-switch-over-classes' | 'room-too-full';
+  readonly rule: 'no-surroundings-in-core' | 'no-switch-over-classes' | 'room-too-full' | 'no-way-round-types';
   readonly file: string;
   readonly what: string;
 }
@@ -107,6 +107,29 @@ const comparesClass = ({ left, right }: ts.BinaryExpression, checker: ts.TypeChe
 /** An empty choice of a form names no class. */
 const isNameOfClass = (node: ts.Node): boolean => ts.isStringLiteral(node) && node.text !== '';
 
+/** Types that a value may not be talked into: whatever it is, the compiler then holds it for what is wanted. */
+const ROUND_TYPES = new Set([ts.SyntaxKind.NeverKeyword, ts.SyntaxKind.AnyKeyword, ts.SyntaxKind.NumberKeyword]);
+
+/** The solver's arrays, of which an entry by a known index is a number: `residual[row] as number`. */
+const ENTRIES_OF_ARRAYS = /^core\/src\/statics\//;
+
+/** Ways round the checks of types in a file: `as never`, `as any`, `as number`, `as unknown as`. */
+export function waysRoundTypes(source: ts.SourceFile, name: string): readonly string[] {
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isAsExpression(node) && goesRound(node) && !(ENTRIES_OF_ARRAYS.test(name) && isEntry(node))) found.push(node.getText(source));
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return found;
+}
+
+const goesRound = ({ type, expression }: ts.AsExpression): boolean =>
+  ROUND_TYPES.has(type.kind) || (ts.isAsExpression(expression) && expression.type.kind === ts.SyntaxKind.UnknownKeyword);
+
+const isEntry = ({ type, expression }: ts.AsExpression): boolean =>
+  type.kind === ts.SyntaxKind.NumberKeyword && ts.isElementAccessExpression(expression);
+
 /** Files beside which a comparison with a class may stand: the classes' own room, and rules, which may be about one class alone. */
 const ABOUT_CLASSES = /^core\/src\/(gear|judgement\/(rules|ask)|testing)\//;
 
@@ -118,7 +141,7 @@ function fullRooms(root: string, files: readonly string[]): readonly Breach[] {
     counts.set(room, (counts.get(room) ?? 0) + 1);
   }
   return [...counts]
-    .filter(([room, count]) => count > MOST_FILES)
+    .filter(([, count]) => count > MOST_FILES)
     .map(([room, count]): Breach => ({ rule: 'room-too-full', file: room, what: `${count} files` }));
 }
 
@@ -135,6 +158,7 @@ export function breachesIn(root: string, packages: readonly string[]): readonly 
     const compared = ABOUT_CLASSES.test(name) ? [] : comparedClasses(source, checker);
     return [
       ...surroundings.map((what): Breach => ({ rule: 'no-surroundings-in-core', file: name, what })),
+      ...waysRoundTypes(source, name).map((what): Breach => ({ rule: 'no-way-round-types', file: name, what })),
       ...switchesOverClasses(source, checker).map(
         (what): Breach => ({ rule: 'no-switch-over-classes', file: name, what: `default of ${what}` }),
       ),

@@ -1,7 +1,7 @@
 import type { Codec, TypeOf } from '../codec/codec.ts';
 import { choice, day, id, numeric, text } from '../codec/scalars.ts';
 import { list, optional, record, tagged } from '../codec/structures.ts';
-import { type AttributesOf, attributesCodec } from './classes/fields.ts';
+import { type AttributesOf, attributesCodec, type FieldTable } from './classes/fields.ts';
 import { type GearClass, gearClasses, gearClassNames } from './classes/gear-classes.ts';
 import { markCodec } from './mark.ts';
 
@@ -40,12 +40,16 @@ export type GearFacts = { [K in GearClass]: FactsOf<K> }[GearClass];
 /** The facts of one class. */
 export type GearOf<K extends GearClass> = Extract<GearFacts, { readonly kind: K }>;
 
-const variants = Object.fromEntries(
-  gearClassNames.map((kind) => [kind, record({ ...common, kind: choice([kind]), attributes: attributesCodec(gearClasses[kind].fields) })]),
-);
-export const gearFactsCodec = tagged(variants) as unknown as Codec<GearFacts>;
+/** A reader that tells the classes apart, each with the attributes of its row. */
+function codecOfFacts(): Codec<GearFacts>;
+function codecOfFacts(): Codec<object> {
+  const ofClass = (kind: GearClass) =>
+    record({ ...common, kind: choice([kind]), attributes: attributesCodec<FieldTable>(gearClasses[kind].fields) });
+  return tagged(Object.fromEntries(gearClassNames.map((kind) => [kind, ofClass(kind)])));
+}
+export const gearFactsCodec = codecOfFacts();
 
 /** The reader of one class's attributes. */
 export function readerOfAttributes(kind: GearClass): Codec<{ readonly [key: string]: unknown }> {
-  return attributesCodec(gearClasses[kind].fields) as unknown as Codec<{ readonly [key: string]: unknown }>;
+  return attributesCodec<FieldTable>(gearClasses[kind].fields);
 }

@@ -42,23 +42,31 @@ export function readRegisterFile(bytes: Uint8Array): FileOutcome {
   const text = decoded.text.replace(/\r\n?/g, '\n');
   const separator = separatorOf(text);
   try {
-    const records = parse(text, {
+    const records: Row[] = [];
+    parse(text, {
       delimiter: separator,
       bom: true,
-      info: true,
       relax_column_count: true,
       skip_empty_lines: false,
       relax_quotes: false,
-    }) as unknown as readonly { readonly record: readonly string[]; readonly info: { readonly lines: number } }[];
+      // Each row with the line on which it ends; the parser itself keeps nothing.
+      on_record: (record: readonly string[], { lines }) => {
+        records.push({ record, lines });
+        return null;
+      },
+    });
     return fileOf(records, decoded.encoding, separator);
   } catch (error) {
     return { ok: false, message: `The file cannot be read as CSV: ${error instanceof Error ? error.message : String(error)}` };
   }
 }
 
-type Records = readonly { readonly record: readonly string[]; readonly info: { readonly lines: number } }[];
+interface Row {
+  readonly record: readonly string[];
+  readonly lines: number;
+}
 
-function fileOf(records: Records, encoding: string, separator: string): FileOutcome {
+function fileOf(records: readonly Row[], encoding: string, separator: string): FileOutcome {
   const first = records.findIndex(({ record }) => record.some((cell) => cell.trim() !== ''));
   const headings = records[first]?.record.map((cell) => cell.trim());
   if (!headings) return { ok: false, message: 'The file holds no rows.' };
@@ -71,7 +79,7 @@ function fileOf(records: Records, encoding: string, separator: string): FileOutc
   if (body.length > IMPORT_MAX_ROWS)
     return { ok: false, message: `The file has ${body.length} rows; at most ${IMPORT_MAX_ROWS} are taken at once. Split it.` };
   // A record's line is counted where it ends; it began after the one before it.
-  const rows = body.map(({ record }, index) => ({ line: (records[first + index]?.info.lines ?? 0) + 1, cells: record }));
+  const rows = body.map(({ record }, index) => ({ line: (records[first + index]?.lines ?? 0) + 1, cells: record }));
   return { ok: true, file: { encoding, separator: SEPARATOR_WORDS[separator] ?? separator, headings, rows } };
 }
 

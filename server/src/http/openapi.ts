@@ -33,8 +33,8 @@ function ruleOptions(rules: readonly Rule[]): ApiPropertyOptions {
     ...scalar(named),
     ...(options !== undefined && { type: 'string', enum: options as string[] }),
     ...(pattern instanceof RegExp && { pattern: pattern.source }),
-    ...(minimum !== undefined && { minimum: minimum as number }),
-    ...(maximum !== undefined && { maximum: maximum as number }),
+    ...(typeof minimum === 'number' && { minimum }),
+    ...(typeof maximum === 'number' && { maximum }),
     ...(minLength !== undefined && { minLength }),
     ...(maxLength !== undefined && { maxLength }),
   } as ApiPropertyOptions;
@@ -62,12 +62,15 @@ function describeProperty(target: Constructor, property: string, rules: readonly
   ApiProperty({ ...options, isArray, required: !isOptional } as ApiPropertyOptions)(target.prototype, property);
 }
 
+const isContractClass = (value: unknown): value is Constructor =>
+  typeof value === 'function' && /^class\b/.test(Function.prototype.toString.call(value));
+
 /** Derives the API's schemas from the contract's own validation rules, so that nothing is declared twice. */
 function describeContract(): void {
   for (const entry of Object.values(contract)) {
-    if (typeof entry !== 'function' || !/^class\b/.test(Function.prototype.toString.call(entry))) continue;
-    const target = entry as unknown as Constructor;
-    const rules = getMetadataStorage().getTargetValidationMetadatas(target, '', false, false) as unknown as readonly Rule[];
+    if (!isContractClass(entry)) continue;
+    const target: Constructor = entry;
+    const rules: readonly Rule[] = getMetadataStorage().getTargetValidationMetadatas(target, '', false, false);
     const properties = [...new Set(rules.map(({ propertyName }) => propertyName))];
     for (const property of properties)
       describeProperty(

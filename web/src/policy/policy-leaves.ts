@@ -24,8 +24,7 @@ function walk(value: unknown, path: string, source: string | undefined): readonl
     return [{ path, value: value as PolicyLeaf['value'], ...(source !== undefined && { source }) }];
   const tree = value as Tree;
   const own = typeof tree.source === 'string' ? tree.source : undefined;
-  const isRow = 'value' in tree && own !== undefined;
-  if (isRow) return [{ path, value: tree.value as number, source: own }];
+  if (typeof tree.value === 'number' && own !== undefined) return [{ path, value: tree.value, source: own }];
   return Object.entries(tree).flatMap(([key, entry]) => (key === 'source' ? [] : walk(entry, `${path}.${key}`, own)));
 }
 

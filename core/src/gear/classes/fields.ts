@@ -65,7 +65,7 @@ function fieldCodec(field: Field): Codec<unknown> {
 }
 
 /** The reader of a class's attributes, made from its table. */
-export function attributesCodec<T extends FieldTable>(table: T): Codec<AttributesOf<T>> {
-  const fields = Object.fromEntries(Object.entries(table).map(([key, field]) => [key, optional(fieldCodec(field))]));
-  return record(fields) as unknown as Codec<AttributesOf<T>>;
+export function attributesCodec<T extends FieldTable>(table: T): Codec<AttributesOf<T>>;
+export function attributesCodec(table: FieldTable): Codec<object> {
+  return record(Object.fromEntries(Object.entries(table).map(([key, field]) => [key, optional(fieldCodec(field))])));
 }
