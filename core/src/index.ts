@@ -73,6 +73,7 @@ export {
   type SheetMeasure,
   sheetFaults,
 } from './inspections/inspection-sheet.ts';
+export { type GradeFault, gradeFault, proposedDue } from './inspections/kept-grade.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
 export type { Rule } from './judgement/ask/rule.ts';

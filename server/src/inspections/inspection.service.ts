@@ -12,6 +12,7 @@ import {
   type GearState,
   type Grade,
   gearClasses,
+  gradeFault,
   type InspectionAnswers,
   type InspectionSheet,
   isDay,
@@ -97,7 +98,7 @@ export class InspectionService {
     const faults = [
       ...answerFaults(sheet, answers, proposed),
       ...this.dayFaults(input),
-      ...gradeFaults(input, proposed, piece),
+      ...gradeFaults(input, proposed),
       ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers, proposed))),
     ];
     if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
@@ -285,15 +286,7 @@ function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers, { unwe
 }
 
 /** The person may be stricter than the findings; milder only with a reason, and never about a failing point. */
-function gradeFaults({ kind, grade, nextDue, note }: InspectionCreate, proposed: ProposedGrade, { tag }: GearView): FieldFault[] {
-  if (isUseCheck(kind)) return grade === undefined ? [] : [{ path: 'grade', message: 'A check before or after use sets no grade.' }];
-  if (grade === undefined) return [{ path: 'grade', message: `Confirm a grade for ${tag}; the findings speak for ${proposed.grade}.` }];
-  if (proposed.grade === 'D' && grade !== 'D')
-    return [
-      { path: 'grade', message: `${tag} fails (${proposed.reasons.find((reason) => reason.grade === 'D')?.words}); its grade is D.` },
-    ];
-  if (grade !== 'D' && nextDue === undefined) return [{ path: 'nextDue', message: `Say when ${tag} is to be inspected again.` }];
-  if (grade < proposed.grade && !note)
-    return [{ path: 'note', message: `The findings speak for ${proposed.grade}. For ${grade}, say why in the note.` }];
-  return [];
+function gradeFaults(input: InspectionCreate, proposed: ProposedGrade): FieldFault[] {
+  const fault = gradeFault({ ...input, useCheck: isUseCheck(input.kind) }, proposed);
+  return fault ? [{ path: fault.field, message: fault.words }] : [];
 }

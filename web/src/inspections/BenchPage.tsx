@@ -1,5 +1,5 @@
 import { type GearView, isUseCheck, type TeamView } from '@wainrope/contract';
-import { gearClasses, grades } from '@wainrope/core';
+import { gearClasses, grades, proposedDue } from '@wainrope/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
@@ -11,7 +11,7 @@ import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-st
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
-import { type DraftOutcome, draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
+import { type DraftOutcome, draftOutcome, requestOf } from './draft-outcome.ts';
 import { MeasureRow } from './MeasureRow.tsx';
 import { PhotoStrip } from './PhotoStrip.tsx';
 import { PointRow } from './PointRow.tsx';

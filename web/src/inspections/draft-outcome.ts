@@ -1,12 +1,13 @@
 import { type GearView, type InspectionCreate, isUseCheck } from '@wainrope/contract';
 import {
-  addMonths,
   type DecimalMark,
   type Grade,
+  gradeFault,
   type InspectionAnswers,
   type InspectionSheet,
   openPoints,
   type ProposedGrade,
+  proposedDue,
   proposeGrade,
 } from '@wainrope/core';
 import type { BenchDraft } from '../outbox/bench-store.ts';
@@ -21,9 +22,6 @@ export interface DraftOutcome {
   /** What still stands in the way of confirming, one line each. */
   readonly open: readonly string[];
 }
-
-/** A worn piece is looked at again in half the time. */
-const HALF_FROM: Grade = 'C';
 
 /** What a draft amounts to: answers as core reads them, the proposed grade, and what is still open. */
 export function draftOutcome(draft: BenchDraft, sheet: InspectionSheet, piece: GearView, decimal: DecimalMark): DraftOutcome {
@@ -46,6 +44,8 @@ export function draftOutcome(draft: BenchDraft, sheet: InspectionSheet, piece: G
   const answers: InspectionAnswers = { points, measures, notes };
   const proposed = proposeGrade(sheet, answers, piece.attributes as { readonly [key: string]: unknown });
   const grade = proposed.grade === 'D' ? 'D' : (draft.grade ?? proposed.grade);
+  const useCheck = isUseCheck(draft.kind);
+  const fault = useCheck ? undefined : gradeFault({ useCheck, grade, nextDue: dueOf(draft, sheet, grade), note: draft.note }, proposed);
   const unanswered = openPoints(sheet, answers).length;
   const labelOf = new Map(sheet.measures.map(({ id, label }) => [id, label]));
   const open = [
@@ -53,9 +53,7 @@ export function draftOutcome(draft: BenchDraft, sheet: InspectionSheet, piece: G
     ...proposed.unweighed.map((id) => `${labelOf.get(id)}: say what it measured when new, or leave the measure out.`),
     ...(pullsOf(draft) === 'fault' ? [`“${draft.pullsUsed}” is not a whole number of pulls.`] : []),
     ...(unanswered > 0 ? [`${unanswered} ${unanswered === 1 ? 'point has' : 'points have'} no answer yet.`] : []),
-    ...(!isUseCheck(draft.kind) && grade < proposed.grade && draft.note.trim() === ''
-      ? [`The findings speak for ${proposed.grade}. For ${grade}, say why in the remark.`]
-      : []),
+    ...(fault ? [fault.words] : []),
   ];
   return { answers, proposed, grade, open };
 }
@@ -68,10 +66,8 @@ function pullsOf({ pullsUsed }: BenchDraft): number | undefined | 'fault' {
 }
 const MOST_PULLS = 10_000;
 
-/** The next inspection by the sheet; a piece graded C is looked at again in half the time. */
-export function proposedDue(on: string, sheet: InspectionSheet, grade: Grade): string {
-  return addMonths(on, grade >= HALF_FROM ? Math.max(1, Math.floor(sheet.everyMonths / 2)) : sheet.everyMonths);
-}
+/** The next inspection as the inspector says, else by the sheet. */
+const dueOf = ({ nextDue, on }: BenchDraft, sheet: InspectionSheet, grade: Grade): string => nextDue || proposedDue(on, sheet, grade);
 
 interface RequestParts {
   readonly draft: BenchDraft;
@@ -92,7 +88,7 @@ export function requestOf({ draft, inForce: { sheet, version }, outcome: { answe
     sheetVersion: version,
     answers,
     ...(!check && { grade }),
-    ...(!check && grade !== 'D' && { nextDue: draft.nextDue || proposedDue(draft.on, sheet, grade) }),
+    ...(!check && grade !== 'D' && { nextDue: dueOf(draft, sheet, grade) }),
     ...(draft.note.trim() && { note: draft.note.trim() }),
     ...(draft.returnsToUse && grade !== 'D' && { returnsToUse: true }),
     ...(draft.spoolState && { spoolState: draft.spoolState }),

@@ -3,7 +3,7 @@ import { gearClassNames, standardSheets } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import type { BenchDraft } from '../outbox/bench-store.ts';
 import { sheetOf, typedSheet } from '../sheets/typed-sheet.ts';
-import { draftOutcome, proposedDue, requestOf } from './draft-outcome.ts';
+import { draftOutcome, requestOf } from './draft-outcome.ts';
 import { limitWords, shareWords, valueWords } from './measure-words.ts';
 import { readMeasure } from './read-measure.ts';
 
@@ -100,10 +100,6 @@ describe('a draft at the bench', () => {
     expect(outcome(worn).open[0]).toContain('say why');
     expect(outcome({ ...worn, note: 'surface only' }).open).toEqual([]);
     expect(outcome({ points: { ...ok, 'no-cracks': 'fails' }, grade: 'A' }).grade).toBe('D');
-  });
-  it('comes due by the sheet, for a worn piece in half the time', () => {
-    expect(proposedDue('2026-01-31', sheet, 'A')).toBe('2027-01-31');
-    expect(proposedDue('2026-08-31', sheet, 'C')).toBe('2027-02-28');
   });
   it('sends a failing one without a due day, and a check before use without a grade', () => {
     const failing = { ...draft, points: { ...ok, 'no-cracks': 'fails' as const } };
