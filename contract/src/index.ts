@@ -133,9 +133,12 @@ export {
   RuleView,
 } from './policy/policy.dto.ts';
 export type { Problem } from './problem.ts';
-export { exportColumns, type RegisterColumn, recogniseHeading, registerColumns } from './register/columns.ts';
-export { type CellFault, type Cells, type RegisterRow, readAttribute, readRegisterRow } from './register/read-row.ts';
-export { writeAttribute, writeRegisterRow } from './register/write-row.ts';
+export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
+export { exportColumns, recogniseHeading, registerColumns } from './register/columns.ts';
+export { given, nothingLeft, type OptionalOf } from './register/given.ts';
+export { readRegisterRow } from './register/read-row.ts';
+export type { CellFault, Cells, RegisterRow } from './register/register-row.ts';
+export { writeRegisterRow } from './register/write-row.ts';
 export { CalendarLink, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
 export {

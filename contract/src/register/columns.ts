@@ -1,87 +1,99 @@
-import { type Field, type GearClass, gearClasses, gearClassNames } from '@wainrope/core';
+import { type GearClass, type GearState, gearClasses, gearClassNames, gearStates } from '@wainrope/core';
+import { attributesInColumns } from './attribute-columns.ts';
+import { inspectionColumns } from './inspection-columns.ts';
+import { markColumns } from './mark-columns.ts';
+import { recogniseClass } from './recognise-class.ts';
+import type { ColumnsOf, FullRow } from './register-row.ts';
+import { inOneCell, inWords, onADay, shortWords } from './single-columns.ts';
 
-/** One column of the register file. */
-export interface RegisterColumn {
-  /** Heading as written on export. */
-  readonly key: string;
-  readonly label: string;
-  /** Other headings by which the column is known, in lower case with spaces. */
-  readonly aliases: readonly string[];
-  /** Set for a class's attribute: its key in the facts and how it is read. */
-  readonly attribute?: { readonly key: string; readonly field: Field };
-}
+type Refuse = (message: string) => undefined;
 
-const base: readonly RegisterColumn[] = [
-  { key: 'tag', label: 'Tag', aliases: ['tag code', 'code', 'tag no', 'id', 'label', 'number', 'no'] },
-  { key: 'class', label: 'Class', aliases: ['type', 'category', 'kind', 'gear', 'item type'] },
-  { key: 'name', label: 'Name', aliases: ['description', 'item', 'piece', 'what'] },
-  { key: 'maker', label: 'Maker', aliases: ['manufacturer', 'make', 'brand'] },
-  { key: 'model', label: 'Model', aliases: [] },
-  { key: 'owner', label: 'Owner', aliases: ['owned by', 'belongs to'] },
-  { key: 'state', label: 'State', aliases: ['status'] },
-  { key: 'kit', label: 'Kit', aliases: ['bag', 'box', 'location', 'where', 'stored in'] },
-  { key: 'vehicle', label: 'Vehicle', aliases: ['truck', 'on vehicle'] },
-  { key: 'made_on', label: 'Made', aliases: ['made', 'manufactured', 'date made', 'date of manufacture'] },
-  { key: 'bought_on', label: 'Bought', aliases: ['bought', 'purchased', 'purchase date', 'date bought'] },
-  { key: 'first_used_on', label: 'First used', aliases: ['first used', 'first use', 'in service', 'in service since'] },
-  { key: 'inspected_on', label: 'Inspected', aliases: ['inspected', 'last inspection', 'last inspected', 'last check', 'inspection date'] },
-  { key: 'grade', label: 'Grade', aliases: ['condition', 'condition grade'] },
-  { key: 'next_due', label: 'Next due', aliases: ['due', 'next inspection', 'inspection due'] },
-  { key: 'inspected_by', label: 'Inspected by', aliases: ['inspector', 'checked by'] },
-  { key: 'overloads_since_inspection', label: 'Overloads since', aliases: ['overloads', 'shocks'] },
-  { key: 'renewed_until', label: 'Renewed until', aliases: ['renewed'] },
-  { key: 'note', label: 'Note', aliases: ['notes', 'remarks', 'comment', 'comments'] },
-  { key: 'wll', label: 'Mark: WLL', aliases: ['swl', 'working load limit', 'working load', 'safe working load'] },
-  { key: 'mbs', label: 'Mark: breaking strength', aliases: ['breaking strength', 'breaking', 'mbl', 'min breaking strength'] },
-];
-
-/** How many marks a row of the file can carry. */
-export const MARKS_IN_FILE = 4;
-
-const marks: readonly RegisterColumn[] = Array.from({ length: MARKS_IN_FILE }, (_, index) => index + 1).flatMap((no) => [
-  { key: `mark_${no}`, label: `Mark ${no}`, aliases: no === 1 ? ['rating', 'mark', 'marked', 'marking', 'strength', 'capacity'] : [] },
-  { key: `mark_${no}_basis`, label: `Mark ${no} basis`, aliases: no === 1 ? ['basis', 'rating basis'] : [] },
-  { key: `mark_${no}_unit`, label: `Mark ${no} ton confirmed`, aliases: [] },
-  { key: `mark_${no}_source`, label: `Mark ${no} source`, aliases: no === 1 ? ['source', 'rating source'] : [] },
-]);
-
-/** `ropeDiameterM` → `rope_diameter`: the unit stands in the cell, not in the heading. */
-function attributeHeading(key: string, field: Field): string {
-  const bare =
-    field.type === 'mass'
-      ? key.replace(/Kg$/, '')
-      : field.type === 'force'
-        ? key.replace(/N$/, '')
-        : field.type.endsWith('length')
-          ? key.replace(/M$/, '')
-          : key;
-  return bare.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
-}
-
-function attributeColumns(): readonly RegisterColumn[] {
-  const found = new Map<string, RegisterColumn>();
-  for (const kind of gearClassNames) {
-    for (const [key, field] of Object.entries<Field>(gearClasses[kind].fields)) {
-      const heading = attributeHeading(key, field);
-      if (!found.has(heading))
-        found.set(heading, { key: heading, label: field.label, aliases: ATTRIBUTE_ALIASES[heading] ?? [], attribute: { key, field } });
-    }
-  }
-  return [...found.values()];
-}
-
-const ATTRIBUTE_ALIASES: { readonly [heading: string]: readonly string[] } = {
-  rope_diameter: ['diameter', 'rope dia', 'dia', 'cord diameter'],
-  length: ['len', 'length when new'],
-  width: ['strap width'],
-  mass: ['weight'],
+/**
+ * The register file: each part of a row with its headings, how it is read and how it is written, in the order of export. A part
+ * of the row that has no line here does not compile.
+ */
+export const partsOfRow: { readonly [P in keyof FullRow]: ColumnsOf<FullRow[P]> } = {
+  tag: inOneCell({ key: 'tag', label: 'Tag', aliases: ['tag code', 'code', 'tag no', 'id', 'label', 'number', 'no'] }, tagOf, same),
+  kind: inOneCell({ key: 'class', label: 'Class', aliases: ['type', 'category', 'kind', 'gear', 'item type'] }, kindOf, same),
+  name: inOneCell({ key: 'name', label: 'Name', aliases: ['description', 'item', 'piece', 'what'] }, nameOf, same),
+  maker: inWords(120, { key: 'maker', label: 'Maker', aliases: ['manufacturer', 'make', 'brand'] }),
+  model: inWords(120, { key: 'model', label: 'Model', aliases: [] }),
+  owner: inWords(120, { key: 'owner', label: 'Owner', aliases: ['owned by', 'belongs to'] }),
+  state: inOneCell({ key: 'state', label: 'State', aliases: ['status'] }, stateOf, same),
+  kit: inWords(80, { key: 'kit', label: 'Kit', aliases: ['bag', 'box', 'location', 'where', 'stored in'] }),
+  vehicle: inWords(80, { key: 'vehicle', label: 'Vehicle', aliases: ['truck', 'on vehicle'] }),
+  madeOn: onADay({ key: 'made_on', label: 'Made', aliases: ['made', 'manufactured', 'date made', 'date of manufacture'] }),
+  boughtOn: onADay({ key: 'bought_on', label: 'Bought', aliases: ['bought', 'purchased', 'purchase date', 'date bought'] }),
+  firstUsedOn: onADay({
+    key: 'first_used_on',
+    label: 'First used',
+    aliases: ['first used', 'first use', 'in service', 'in service since'],
+  }),
+  inspection: inspectionColumns,
+  overloadsSinceInspection: inOneCell(
+    { key: 'overloads_since_inspection', label: 'Overloads since', aliases: ['overloads', 'shocks'] },
+    overloadsOf,
+    (count) => (count === 0 ? undefined : String(count)),
+  ),
+  renewedUntil: onADay({ key: 'renewed_until', label: 'Renewed until', aliases: ['renewed'] }),
+  note: inWords(2000, { key: 'note', label: 'Note', aliases: ['notes', 'remarks', 'comment', 'comments'] }),
+  marks: markColumns,
+  attributes: attributesInColumns,
 };
 
-/** Every column of the register file, in the order of export. Marks with a basis in the heading are for reading only. */
-export const registerColumns: readonly RegisterColumn[] = [...base, ...marks, ...attributeColumns()];
+/** Every column of the register file, in the order of export. */
+export const registerColumns = Object.values(partsOfRow).flatMap(({ columns }) => columns);
 
 /** The columns that export writes. */
-export const exportColumns = registerColumns.filter(({ key }) => key !== 'wll' && key !== 'mbs');
+export const exportColumns = registerColumns.filter(({ readOnly }) => !readOnly);
+
+function same<T extends string>(value: T): string {
+  return value;
+}
+
+function tagOf(text: string | undefined, refuse: Refuse): string | undefined {
+  return text === undefined ? refuse('The tag is empty; every piece needs one.') : shortWords(text, 40, refuse);
+}
+
+/** A piece without a name is called by its class. */
+function nameOf(text: string | undefined, refuse: Refuse, { kind }: { readonly kind: () => GearClass | undefined }): string | undefined {
+  const named = kind();
+  return text === undefined ? named && gearClasses[named].label : shortWords(text, 120, refuse);
+}
+
+function kindOf(cell: string | undefined, refuse: Refuse): GearClass | undefined {
+  if (cell === undefined) return refuse('The class is empty; say what the piece is, for example “tree strap”.');
+  return (
+    recogniseClass(cell) ??
+    refuse(
+      `“${cell}” is not a class known here; expected for example ${gearClassNames
+        .slice(0, 4)
+        .map((known) => gearClasses[known].label)
+        .join(', ')}.`,
+    )
+  );
+}
+
+function stateOf(cell: string | undefined, refuse: Refuse): GearState | undefined {
+  if (cell === undefined) return 'in-use';
+  const name = cell.toLowerCase().replace(/[\s_]+/g, '-');
+  const alias: { readonly [word: string]: GearState } = {
+    ok: 'in-use',
+    good: 'in-use',
+    active: 'in-use',
+    quarantine: 'quarantined',
+    scrapped: 'retired',
+    destroyed: 'retired',
+  };
+  return (
+    gearStates.find((state) => state === name) ?? alias[name] ?? refuse(`“${cell}” is not a state; expected ${gearStates.join(', ')}.`)
+  );
+}
+
+function overloadsOf(cell: string | undefined, refuse: Refuse): number | undefined {
+  if (cell === undefined) return 0;
+  return /^\d{1,6}$/.test(cell) ? Number(cell) : refuse(`“${cell}” is not a count; expected a whole number.`);
+}
 
 /** What a heading stands for, and a unit written in it: `Length (m)`, `diameter_mm`. */
 export function recogniseHeading(heading: string): { readonly column: string; readonly unit?: string } | undefined {
@@ -97,17 +109,4 @@ export function recogniseHeading(heading: string): { readonly column: string; re
     if (column) return unit === undefined ? { column: column.key } : { column: column.key, unit };
   }
   return undefined;
-}
-
-/** The class a cell names: by its key, its label or its plural, whatever the case. */
-export function recogniseClass(cell: string): GearClass | undefined {
-  const name = cell
-    .trim()
-    .toLowerCase()
-    .replace(/[\s_]+/g, '-');
-  return gearClassNames.find((kind) => {
-    const { label, plural, alsoCalled } = gearClasses[kind];
-    const forms = [kind, label, plural].map((form) => form.toLowerCase().replace(/[\s_]+/g, '-'));
-    return forms.includes(name) || alsoCalled.some((other) => other === name);
-  });
 }

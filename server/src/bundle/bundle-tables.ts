@@ -19,6 +19,8 @@ import {
   text,
 } from '@wainrope/core';
 
+import type { Database } from '../database/schema.ts';
+
 const ROWS_MAX = 1_000_000;
 
 const pattern = (expression: string, what: string): Codec<string> => {
@@ -59,6 +61,11 @@ function row<const F extends { readonly [column: string]: Codec<unknown> }>(fiel
   };
 }
 
+/** Every column of a table but its team: one that the database gets, the file gets too, or this does not compile. */
+type ColumnsOf<N extends keyof Database> = { readonly [C in Exclude<keyof Database[N], 'team_id'>]: Codec<unknown> };
+
+const rowOf = <N extends keyof Database>(columns: ColumnsOf<N>): Codec<object> => row(columns);
+
 export interface BundleTable {
   readonly name: string;
   /** Columns that order the rows, so that the same team always gives the same file. */
@@ -80,21 +87,40 @@ export const teamRow = row({
 
 /** Every table of a team but accounts and what belongs to them, those first that others point at. */
 export const bundleTables: readonly BundleTable[] = [
-  { name: 'person', order: ['person_id'], row: row({ person_id: uuid, name: words, role: choice(personRoles), left_on: optional(day) }) },
+  {
+    name: 'person',
+    order: ['person_id'],
+    row: rowOf<'person'>({ person_id: uuid, name: words, role: choice(personRoles), left_on: optional(day) }),
+  },
   {
     name: 'policy_version',
     order: ['created_at', 'policy_version_id'],
-    row: row({ policy_version_id: uuid, content: document, content_hash: words, reason: maybeEmpty, created_by: uuid, created_at: moment }),
+    row: rowOf<'policy_version'>({
+      policy_version_id: uuid,
+      content: document,
+      content_hash: words,
+      reason: maybeEmpty,
+      created_by: uuid,
+      created_at: moment,
+    }),
   },
   {
     name: 'vehicle',
     order: ['vehicle_id'],
-    row: row({ vehicle_id: uuid, name: words, model: maybeEmpty, mass_kg: real, length_m: real, width_m: real, row_version: count }),
+    row: rowOf<'vehicle'>({
+      vehicle_id: uuid,
+      name: words,
+      model: maybeEmpty,
+      mass_kg: real,
+      length_m: real,
+      width_m: real,
+      row_version: count,
+    }),
   },
   {
     name: 'hook_up',
     order: ['noted_at', 'entry_id'],
-    row: row({
+    row: rowOf<'hook_up'>({
       entry_id: uuid,
       model: words,
       kind: choice(hookUpKinds),
@@ -114,7 +140,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'kit',
     order: ['kit_id'],
-    row: row({
+    row: rowOf<'kit'>({
       kit_id: uuid,
       name: words,
       terrain: optional(words),
@@ -126,12 +152,12 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'kit_wanted',
     order: ['kit_id', 'line_no'],
-    row: row({ kit_id: uuid, line_no: count, kind: choice(gearClassNames), count, least_wll_n: optional(real) }),
+    row: rowOf<'kit_wanted'>({ kit_id: uuid, line_no: count, kind: choice(gearClassNames), count, least_wll_n: optional(real) }),
   },
   {
     name: 'gear',
     order: ['gear_id'],
-    row: row({
+    row: rowOf<'gear'>({
       gear_id: uuid,
       tag: words,
       kind: choice(gearClassNames),
@@ -157,7 +183,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'gear_mark',
     order: ['gear_id', 'mark_no'],
-    row: row({
+    row: rowOf<'gear_mark'>({
       gear_id: uuid,
       mark_no: count,
       as_written: words,
@@ -171,7 +197,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'sheet_version',
     order: ['kind', 'version_no'],
-    row: row({
+    row: rowOf<'sheet_version'>({
       kind: choice(gearClassNames),
       version_no: count,
       sheet: inspectionSheetCodec,
@@ -184,7 +210,7 @@ export const bundleTables: readonly BundleTable[] = [
     name: 'inspection',
     order: ['recorded_no'],
     numbered: 'recorded_no',
-    row: row({
+    row: rowOf<'inspection'>({
       inspection_id: uuid,
       gear_id: uuid,
       inspected_on: day,
@@ -208,7 +234,7 @@ export const bundleTables: readonly BundleTable[] = [
     name: 'state_change',
     order: ['change_no'],
     numbered: 'change_no',
-    row: row({
+    row: rowOf<'state_change'>({
       change_no: count,
       gear_id: uuid,
       from_state: choice(gearStates),
@@ -223,7 +249,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'exposure',
     order: ['noted_at', 'exposure_id'],
-    row: row({
+    row: rowOf<'exposure'>({
       exposure_id: uuid,
       gear_id: uuid,
       kind: choice([...exposureKinds, 'washed']),
@@ -236,7 +262,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'defect',
     order: ['defect_id'],
-    row: row({
+    row: rowOf<'defect'>({
       defect_id: uuid,
       gear_id: uuid,
       inspection_id: uuid,
@@ -250,13 +276,13 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'defect_closing',
     order: ['defect_id'],
-    row: row({ defect_id: uuid, closed_on: day, closed_by: uuid, how: maybeEmpty, inspection_id: optional(uuid) }),
+    row: rowOf<'defect_closing'>({ defect_id: uuid, closed_on: day, closed_by: uuid, how: maybeEmpty, inspection_id: optional(uuid) }),
   },
   {
     name: 'photo',
     order: ['photo_id'],
     bytes: ['content', 'thumbnail'],
-    row: row({
+    row: rowOf<'photo'>({
       photo_id: uuid,
       subject_kind: words,
       subject_id: uuid,
@@ -270,7 +296,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'practice',
     order: ['recorded_at', 'practice_id'],
-    row: row({
+    row: rowOf<'practice'>({
       practice_id: uuid,
       person_id: uuid,
       layout: words,
@@ -284,7 +310,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'outing',
     order: ['out_at', 'outing_id'],
-    row: row({
+    row: rowOf<'outing'>({
       outing_id: uuid,
       name: words,
       holder_kind: choice(['person', 'vehicle', 'outside']),
@@ -302,7 +328,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'outing_piece',
     order: ['outing_id', 'gear_id'],
-    row: row({
+    row: rowOf<'outing_piece'>({
       outing_id: uuid,
       gear_id: uuid,
       out_at: moment,
@@ -315,7 +341,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'plan',
     order: ['plan_id'],
-    row: row({
+    row: rowOf<'plan'>({
       plan_id: uuid,
       name: words,
       version_no: count,
@@ -327,7 +353,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'plan_version',
     order: ['plan_id', 'version_no'],
-    row: row({
+    row: rowOf<'plan_version'>({
       plan_id: uuid,
       version_no: count,
       name: words,
@@ -343,12 +369,12 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'plan_comment',
     order: ['said_at', 'comment_id'],
-    row: row({ comment_id: uuid, plan_id: uuid, version_no: count, words, said_by: uuid, said_at: moment }),
+    row: rowOf<'plan_comment'>({ comment_id: uuid, plan_id: uuid, version_no: count, words, said_by: uuid, said_at: moment }),
   },
   {
     name: 'plan_override',
     order: ['stated_at', 'override_id'],
-    row: row({
+    row: rowOf<'plan_override'>({
       override_id: uuid,
       plan_id: uuid,
       version_no: count,
@@ -363,13 +389,13 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'team_layout',
     order: ['layout_id'],
-    row: row({ layout_id: uuid, name: words, rig: document, saved_by: uuid, saved_at: moment, put_away: flag }),
+    row: rowOf<'team_layout'>({ layout_id: uuid, name: words, rig: document, saved_by: uuid, saved_at: moment, put_away: flag }),
   },
   {
     name: 'audit_entry',
     order: ['entry_no'],
     numbered: 'entry_no',
-    row: row({
+    row: rowOf<'audit_entry'>({
       entry_no: count,
       at: moment,
       person_id: uuid,
@@ -382,7 +408,7 @@ export const bundleTables: readonly BundleTable[] = [
       corrects: optional(count),
     }),
   },
-  { name: 'person_visit', order: ['person_id'], row: row({ person_id: uuid, seen_entry_no: count, seen_at: moment }) },
+  { name: 'person_visit', order: ['person_id'], row: rowOf<'person_visit'>({ person_id: uuid, seen_entry_no: count, seen_at: moment }) },
 ];
 
 export const BUNDLE_FORMAT = 'wainrope.team';

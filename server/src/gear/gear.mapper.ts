@@ -1,4 +1,4 @@
-import type { GearView, MarkView, PieceAway } from '@wainrope/contract';
+import { given as allGiven, type GearView, type MarkView, type OptionalOf, type PieceAway } from '@wainrope/contract';
 import {
   type GearClass,
   type GearState,
@@ -28,6 +28,26 @@ interface Around {
 
 /** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
 export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due, away }: Around): GearView {
+  const optional: OptionalOf<GearView> = {
+    maker: row.maker ?? undefined,
+    model: row.model ?? undefined,
+    owner: row.owner ?? undefined,
+    kitId: row.kit_id ?? undefined,
+    vehicleId: row.vehicle_id ?? undefined,
+    madeOn: row.made_on ?? undefined,
+    boughtOn: row.bought_on ?? undefined,
+    firstUsedOn: row.first_used_on ?? undefined,
+    renewedUntil: row.renewed_until ?? undefined,
+    note: row.note ?? undefined,
+    inspection: inspection && {
+      on: inspection.inspected_on,
+      grade: inspection.grade as Grade,
+      ...given('nextDue', due?.on ?? inspection.next_due_on),
+      ...given('by', inspection.inspector),
+      ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
+    },
+    away,
+  };
   return {
     gearId: row.gear_id,
     tag: row.tag,
@@ -37,26 +57,7 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     marks: marks.map(markView),
     attributes: row.attributes as object,
     overloadsSinceInspection: row.overloads_since_inspection,
-    ...given('maker', row.maker),
-    ...given('model', row.model),
-    ...given('owner', row.owner),
-    ...given('kitId', row.kit_id),
-    ...given('vehicleId', row.vehicle_id),
-    ...given('madeOn', row.made_on),
-    ...given('boughtOn', row.bought_on),
-    ...given('firstUsedOn', row.first_used_on),
-    ...given('renewedUntil', row.renewed_until),
-    ...given('note', row.note),
-    ...(inspection && {
-      inspection: {
-        on: inspection.inspected_on,
-        grade: inspection.grade as Grade,
-        ...given('nextDue', due?.on ?? inspection.next_due_on),
-        ...given('by', inspection.inspector),
-        ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
-      },
-    }),
-    ...given('away', away),
+    ...allGiven(optional),
     rowVersion: row.row_version,
     factsRevision: row.facts_revision,
   };

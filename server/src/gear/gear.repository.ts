@@ -10,7 +10,8 @@ import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
 
-export type GearColumns = Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>;
+/** Every column that what a person enters goes into. */
+export type GearColumns = Required<Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>>;
 
 export interface NewInspection {
   readonly gearId: string;

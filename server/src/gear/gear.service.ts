@@ -8,6 +8,7 @@ import {
   type GearPageQuery,
   type GearView,
   gearFactsOf,
+  nothingLeft,
 } from '@wainrope/contract';
 import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark, type TonUnit } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
@@ -175,22 +176,25 @@ export function factsChange(before: GearView, after: GearView): boolean {
 }
 
 export function columnsOf(input: GearInput): GearColumns {
+  const { tag, kind, name, state, overloadsSinceInspection, attributes, marks: _rowsOfTheirOwn, ...optional } = input;
+  const { maker, model, owner, kitId, vehicleId, madeOn, boughtOn, firstUsedOn, renewedUntil, note, ...rest } = optional;
+  nothingLeft(rest);
   return {
-    tag: input.tag,
-    kind: input.kind,
-    name: input.name,
-    state: input.state,
-    maker: input.maker ?? null,
-    model: input.model ?? null,
-    owner: input.owner ?? null,
-    kit_id: input.kitId ?? null,
-    vehicle_id: input.vehicleId ?? null,
-    made_on: input.madeOn ?? null,
-    bought_on: input.boughtOn ?? null,
-    first_used_on: input.firstUsedOn ?? null,
-    renewed_until: input.renewedUntil ?? null,
-    note: input.note ?? null,
-    overloads_since_inspection: input.overloadsSinceInspection,
-    attributes: JSON.stringify(input.attributes),
+    tag,
+    kind,
+    name,
+    state,
+    maker: maker ?? null,
+    model: model ?? null,
+    owner: owner ?? null,
+    kit_id: kitId ?? null,
+    vehicle_id: vehicleId ?? null,
+    made_on: madeOn ?? null,
+    bought_on: boughtOn ?? null,
+    first_used_on: firstUsedOn ?? null,
+    renewed_until: renewedUntil ?? null,
+    note: note ?? null,
+    overloads_since_inspection: overloadsSinceInspection,
+    attributes: JSON.stringify(attributes),
   };
 }

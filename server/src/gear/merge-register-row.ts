@@ -1,39 +1,34 @@
-import { type Cells, type GearInput, type GearView, type RegisterRow, registerColumns, writeRegisterRow } from '@wainrope/contract';
+import {
+  type Cells,
+  type GearInput,
+  type GearView,
+  given,
+  type OptionalOf,
+  type RegisterRow,
+  registerColumns,
+  writeRegisterRow,
+} from '@wainrope/contract';
 import type { Mark } from '@wainrope/core';
 import type { Whereabouts } from '../team/team.repository.ts';
 
 /** A piece of the register as a row of the file. */
 export function registerRowOf(gear: GearView, { kitNames, vehicleNames }: Whereabouts): RegisterRow {
-  const {
-    tag,
-    kind,
-    name,
-    state,
-    marks,
-    overloadsSinceInspection,
-    inspection,
-    maker,
-    model,
-    owner,
-    madeOn,
-    boughtOn,
-    firstUsedOn,
-    renewedUntil,
-    note,
-  } = gear;
-  const kit = gear.kitId && kitNames.get(gear.kitId);
-  const vehicle = gear.vehicleId && vehicleNames.get(gear.vehicleId);
-  const optional = { inspection, maker, model, owner, kit, vehicle, madeOn, boughtOn, firstUsedOn, renewedUntil, note };
-  return {
-    tag,
-    kind,
-    name,
-    state,
-    marks,
-    attributes: gear.attributes as RegisterRow['attributes'],
-    overloadsSinceInspection,
-    ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== undefined)),
+  const { tag, kind, name, state, marks, overloadsSinceInspection } = gear;
+  const optional: OptionalOf<RegisterRow> = {
+    maker: gear.maker,
+    model: gear.model,
+    owner: gear.owner,
+    kit: gear.kitId && kitNames.get(gear.kitId),
+    vehicle: gear.vehicleId && vehicleNames.get(gear.vehicleId),
+    madeOn: gear.madeOn,
+    boughtOn: gear.boughtOn,
+    firstUsedOn: gear.firstUsedOn,
+    inspection: gear.inspection,
+    renewedUntil: gear.renewedUntil,
+    note: gear.note,
   };
+  const attributes = gear.attributes as RegisterRow['attributes'];
+  return { tag, kind, name, state, marks, attributes, overloadsSinceInspection, ...given(optional) };
 }
 
 /** A row laid over the piece that has its tag: an empty cell leaves what the register knows, and an older inspection does not replace a newer one. */

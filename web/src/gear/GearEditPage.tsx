@@ -102,6 +102,23 @@ interface WhereaboutsProps extends FieldsProps {
   readonly existing: boolean;
 }
 
+type PlainField = Exclude<
+  keyof GearFormValues,
+  'kind' | 'tag' | 'name' | 'state' | 'marks' | 'attributes' | 'overloadsSinceInspection' | 'kitId' | 'vehicleId' | 'note'
+>;
+
+/** Every other field of a piece, each a line of words or a day, in the order of the form. */
+const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; readonly type: 'text' | 'date' } } = {
+  maker: { label: 'Maker', type: 'text' },
+  model: { label: 'Model', type: 'text' },
+  owner: { label: 'Owner', type: 'text' },
+  madeOn: { label: 'Made', type: 'date' },
+  boughtOn: { label: 'Bought', type: 'date' },
+  firstUsedOn: { label: 'First used', type: 'date' },
+  renewedUntil: { label: 'Renewed until', type: 'date' },
+};
+const plainFields = Object.keys(PLAIN_FIELDS) as readonly PlainField[];
+
 function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProps) {
   return (
     <div className="space-y-3">
@@ -138,22 +155,9 @@ function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProp
             ))}
           </select>
         </Labelled>
-        <Labelled label="Maker">
-          <input {...register('maker')} />
-        </Labelled>
-        <Labelled label="Model">
-          <input {...register('model')} />
-        </Labelled>
-        <Labelled label="Owner">
-          <input {...register('owner')} />
-        </Labelled>
-        {(['madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil'] as const).map((key) => (
-          <Labelled
-            key={key}
-            label={{ madeOn: 'Made', boughtOn: 'Bought', firstUsedOn: 'First used', renewedUntil: 'Renewed until' }[key]}
-            fault={faults[key]}
-          >
-            <input type="date" {...register(key)} />
+        {plainFields.map((key) => (
+          <Labelled key={key} label={PLAIN_FIELDS[key].label} fault={faults[key]}>
+            <input type={PLAIN_FIELDS[key].type} {...register(key)} />
           </Labelled>
         ))}
       </div>

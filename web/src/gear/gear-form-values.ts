@@ -1,23 +1,10 @@
 import { GearInput, type GearView, readAttribute, writeAttribute } from '@wainrope/contract';
 import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource, type TonUnit } from '@wainrope/core';
 
-/** What stands in the form’s fields: everything as typed. */
-export interface GearFormValues {
-  readonly tag: string;
+/** What is no plain text in the form. */
+interface ChosenValues {
   readonly kind: GearClass | '';
-  readonly name: string;
   readonly state: GearView['state'];
-  readonly maker: string;
-  readonly model: string;
-  readonly owner: string;
-  readonly kitId: string;
-  readonly vehicleId: string;
-  readonly madeOn: string;
-  readonly boughtOn: string;
-  readonly firstUsedOn: string;
-  readonly renewedUntil: string;
-  readonly note: string;
-  readonly overloadsSinceInspection: string;
   readonly marks: {
     readonly asWritten: string;
     readonly basis: MarkBasis | '';
@@ -26,6 +13,9 @@ export interface GearFormValues {
   }[];
   readonly attributes: { readonly [key: string]: string };
 }
+
+/** What stands in the form’s fields, everything as typed: a field for whatever a person enters about a piece. */
+export type GearFormValues = ChosenValues & { readonly [F in Exclude<keyof GearInput, keyof ChosenValues>]: string };
 
 export const emptyForm: GearFormValues = {
   tag: '',
@@ -128,9 +118,13 @@ export function inputOf(values: GearFormValues, decimal: DecimalMark): FormOutco
   if (!/^\d{1,6}$/.test(values.overloadsSinceInspection.trim()))
     faults.push({ path: 'overloadsSinceInspection', message: 'Expected a whole number, 0 or more.' });
   if (faults.length > 0) return { ok: false, faults };
-  const optional = ['maker', 'model', 'owner', 'kitId', 'vehicleId', 'madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil', 'note'] as const;
-  const given = Object.fromEntries(optional.map((key) => [key, values[key].trim()]).filter(([, value]) => value !== ''));
-  const marks = values.marks
+  const { tag, kind, name, state, marks: typedMarks, attributes: _read, overloadsSinceInspection, ...optional } = values;
+  const given = Object.fromEntries(
+    Object.entries(optional)
+      .map(([key, value]) => [key, value.trim()])
+      .filter(([, value]) => value !== ''),
+  );
+  const marks = typedMarks
     .filter(({ asWritten }) => asWritten.trim() !== '')
     .map(({ asWritten, basis, source, confirmedUnit }) => ({
       asWritten: asWritten.trim(),
@@ -139,13 +133,13 @@ export function inputOf(values: GearFormValues, decimal: DecimalMark): FormOutco
       ...(confirmedUnit !== '' && { confirmedUnit }),
     }));
   const input = Object.assign(new GearInput(), {
-    tag: values.tag.trim(),
-    kind: values.kind,
-    name: values.name.trim() || gearClasses[values.kind].label,
-    state: values.state,
+    tag: tag.trim(),
+    kind,
+    name: name.trim() || gearClasses[values.kind].label,
+    state,
     marks,
     attributes,
-    overloadsSinceInspection: Number(values.overloadsSinceInspection),
+    overloadsSinceInspection: Number(overloadsSinceInspection),
     ...given,
   });
   return { ok: true, input };

@@ -1,0 +1,21 @@
+/** One of a closed list by its name, whatever the case; refused where it is none of them. */
+export function oneOf<T extends string>(
+  options: readonly T[],
+  text: string | undefined,
+  refuse: (message: string) => undefined,
+): T | undefined {
+  if (text === undefined) return undefined;
+  const name = text
+    .toLowerCase()
+    .replace(/[’']/g, '')
+    .replace(/[\s_]+/g, '-');
+  return (
+    options.find((option) => option.replaceAll(' ', '-') === name) ??
+    refuse(`“${text}” is not known here; expected one of ${options.join(', ')}.`)
+  );
+}
+
+/** A bare number takes the unit that its heading names. */
+export function withUnit(text: string, unit: string | undefined): string {
+  return unit !== undefined && /^[\d.,\s]+$/.test(text) ? `${text} ${unit}` : text;
+}
