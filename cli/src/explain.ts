@@ -1,5 +1,5 @@
 import { formatFigure, type ReaderUnits, type Rule, rules, type Term } from '@wainrope/core';
-import { figuresOf } from '@wainrope/core/judging';
+import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { type Answer, asJson, done, NOT_UNDERSTOOD, notUnderstood, type Options } from './answer.ts';
 import { readFileText } from './read-subject.ts';
 
@@ -29,7 +29,7 @@ function headOf({ code, severity, softenable, why, needs, asks }: Rule) {
 export function explainFigureOf(text: string, path: string | undefined, options: Options): Answer {
   const file = readFileText(text, options);
   if (!file.ok) return notUnderstood(file.faults, options.json);
-  const figures = figuresOf(file.value.case);
+  const figures = figuresOf(judgedCase(file.value.case));
   if (path === undefined) return list(figures, options);
   const found = figures.find((entry) => entry.path === path);
   if (!found) {

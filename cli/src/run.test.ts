@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { readRigFile, rules, teamStandard } from '@wainrope/core';
-import { figuresOf } from '@wainrope/core/judging';
+import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import { run } from './run.ts';
 
@@ -49,7 +49,7 @@ describe('wainrope explain', () => {
     expect(out).toMatch(/^Line pull {2}/);
     expect(out).toContain('share that passes a half turn');
     expect(json(['explain', compound, 'pullN']).figure.si).toBeGreaterThan(1000);
-    expect(json(['explain', compound])).toHaveLength(figuresOf(caseOf(compound)).length);
+    expect(json(['explain', compound])).toHaveLength(figuresOf(judgedCase(caseOf(compound))).length);
   });
   it('refuses a figure that is not there and shows what is near', () => {
     expect(run(['explain', compound, 'plannedN'])).toMatchObject({ code: 3, error: expect.stringContaining('strands[hauled.0].plannedN') });

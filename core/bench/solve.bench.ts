@@ -6,7 +6,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { Bench } from 'tinybench';
 import { type Case, readRigFile, rules } from '../dist/index.js';
-import { figuresOf, judge, judgeStart } from '../dist/judging.js';
+import { figuresOf, judge, judgedCase, judgeStart } from '../dist/judging.js';
 import { drivenBy } from '../dist/moment/balance.js';
 import { holdsOf } from '../dist/moment/holds.js';
 import { momentAt } from '../dist/moment/moment-at.js';
@@ -86,7 +86,7 @@ async function measure(name: string, subject: Case): Promise<void> {
     })
     .add('the margins of all rules', () => void judgeMargins())
     .add('every figure explained', () => {
-      for (const figure of figuresOf(subject)) figure.explain();
+      for (const figure of figuresOf(judgedCase(subject))) figure.explain();
     });
   await bench.run();
   const rows = bench.tasks.map(({ name: task, result }) => {

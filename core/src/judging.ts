@@ -5,9 +5,11 @@ export { compareAnchors } from './advice/compare-anchors.ts';
 export { sparedRigs } from './advice/spared-rigs.ts';
 export { tagReadings } from './advice/tag-readings.ts';
 export { tryPieces } from './advice/try-pieces.ts';
+export type { Judged } from './judgement/ask/judged.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace } from './judgement/explain/explain-place.ts';
-export { judge, judgeStart, judgeSteps } from './judgement/judge.ts';
+export { judge, judgedCase, judgedStart, judgedSteps, judgeStart } from './judgement/judge.ts';
+export { reportOf } from './judgement/report/write-report.ts';
 export {
   type PullFile,
   pullFileCodec,

@@ -20,8 +20,11 @@ import { rules } from './rules/rule-list.ts';
  * checks every place against its limit, asks every rule, and draws the verdict from the findings alone. The report is plain data in SI
  * units; the same case gives the same report in browser, server and command line.
  */
-export function judge(subject: Case): Report {
-  const steps = judgeSteps(subject);
+export const judge = (subject: Case): Report => reportOf(judgedCase(subject));
+
+/** A case judged, from which its report is written and every figure of it explained, with nothing solved again. */
+export function judgedCase(subject: Case): Judged {
+  const steps = judgedSteps(subject);
   for (;;) {
     const next = steps.next();
     if (next.done) return next.value;
@@ -29,18 +32,17 @@ export function judge(subject: Case): Report {
 }
 
 /** The same, with a pause every few steps of the pull, for whoever has other things to do in between; it tells the share that is done. */
-export function* judgeSteps(subject: Case): Generator<number, Report> {
-  const judged = yield* judgedSteps(resolveRig(subject));
-  const report = reportOf(judged);
+export function* judgedSteps(subject: Case): Generator<number, Judged> {
+  const judged = yield* actSteps(resolveRig(subject));
   const other = alongTheForce(judged);
-  if (other === undefined) return report;
+  if (other === undefined) return judged;
   // Which way it will go is not said: both are judged, and where they differ the worse stands and the question is asked.
-  const aside = yield* judgedSteps(resolveRig(other));
-  const asideReport = reportOf(aside);
-  if (asideReport.verdict === report.verdict) return report;
-  return GRAVITY.indexOf(asideReport.verdict) > GRAVITY.indexOf(report.verdict)
-    ? reportOf({ ...aside, pathAsked: 'along-force' })
-    : reportOf({ ...judged, pathAsked: 'along-heading' });
+  const aside = yield* actSteps(resolveRig(other));
+  const [verdict, asideVerdict] = [reportOf(judged).verdict, reportOf(aside).verdict];
+  if (asideVerdict === verdict) return judged;
+  return GRAVITY.indexOf(asideVerdict) > GRAVITY.indexOf(verdict)
+    ? { ...aside, pathAsked: 'along-force' }
+    : { ...judged, pathAsked: 'along-heading' };
 }
 
 const GRAVITY: readonly Verdict[] = ['clear', 'clear-judged', 'watch', 'stop'];
@@ -48,23 +50,14 @@ const GRAVITY: readonly Verdict[] = ['clear', 'clear-judged', 'watch', 'stop'];
 /** Judges the start of a case alone, which its findings say: for the time while something is dragged. */
 export const judgeStart = (subject: Case): Report => reportOf(judgedStart(subject));
 
-/** What the rules are asked about, for a case. */
-export function judgedCase(subject: Case): Judged {
-  const steps = judgedSteps(resolveRig(subject));
-  for (;;) {
-    const next = steps.next();
-    if (next.done) return next.value;
-  }
-}
-
-/** What the rules are asked about at the start of a case. */
+/** The start of a case judged alone. */
 export function judgedStart(subject: Case): Judged {
   const rig = resolveRig(subject);
   const margins = marginsOf(rig);
   return judgedAct(actAtOnce(rig, margins.all) ?? startOf(rig, margins.all), margins);
 }
 
-function* judgedSteps(rig: ResolvedRig): Generator<number, Judged> {
+function* actSteps(rig: ResolvedRig): Generator<number, Judged> {
   const margins = marginsOf(rig);
   return judgedAct(actAtOnce(rig, margins.all) ?? (yield* pullSteps(rig, margins.all)), margins);
 }

@@ -1,5 +1,5 @@
 import { type Edit, readRigFile } from '@wainrope/core';
-import { explainPlace, judge } from '@wainrope/core/judging';
+import { explainPlace, judge, judgedCase } from '@wainrope/core/judging';
 import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
@@ -133,7 +133,7 @@ describe('the load path', () => {
 
 describe('figures on the screen', () => {
   it('stand as a sum: causes first, result last, each with its unit and source', async () => {
-    const term = explainPlace(bog, 'tree-strap:legs')?.limit;
+    const term = explainPlace(judgedCase(bog), 'tree-strap:legs')?.limit;
     if (!term) throw new Error('no explanation');
     const box = await render(<Explained term={term} />);
     const rows = [...box.querySelectorAll('tr')].map((row) => row.textContent);

@@ -5,7 +5,7 @@ import { evaluate, type Term } from '../../explanation/term.ts';
 import { type Case, readRigFile } from '../../rig/case.ts';
 import { exampleCase } from '../../testing/example-case.ts';
 import { layouts } from '../../testing/layouts.ts';
-import { judge } from '../judge.ts';
+import { judge, judgedCase } from '../judge.ts';
 import { explainFigure, figuresOf } from './explain-figure.ts';
 
 /** What names an entry of a list in a path. */
@@ -72,7 +72,7 @@ const cases: readonly (readonly [string, () => Case])[] = [
 describe('how it was worked out', () => {
   it.each(cases)('recomputes every figure of the report from its explanation alone: %s', (_name, build) => {
     const subject = build();
-    const figures = new Map(figuresOf(subject).map((entry) => [entry.path, entry]));
+    const figures = new Map(figuresOf(judgedCase(subject)).map((entry) => [entry.path, entry]));
     const numbers = numbersOf(judge(subject), '', '');
     expect(numbers.length).toBeGreaterThan(30);
     const wrong: string[] = [];
@@ -93,7 +93,7 @@ describe('how it was worked out', () => {
       if (term.label.trim() === '') bare.push(path);
       for (const part of term.how?.of ?? []) walk(part, `${path} / ${term.label}`);
     };
-    for (const entry of figuresOf(exampleCase())) walk(entry.explain(), entry.path);
+    for (const entry of figuresOf(judgedCase(exampleCase()))) walk(entry.explain(), entry.path);
     expect(bare).toEqual([]);
   });
   it('stands beside joints of which the demo plans decide at least four in five', () => {
@@ -102,7 +102,7 @@ describe('how it was worked out', () => {
     expect(joints.filter(({ fits }) => fits !== undefined).length / joints.length).toBeGreaterThanOrEqual(0.8);
   });
   it('answers nothing for a figure that is not there', () => {
-    expect(explainFigure(exampleCase(), 'places[nowhere].plannedN')).toBeUndefined();
-    expect(explainFigure(exampleCase(), 'pullN')?.label).toBe('Pull needed');
+    expect(explainFigure(judgedCase(exampleCase()), 'places[nowhere].plannedN')).toBeUndefined();
+    expect(explainFigure(judgedCase(exampleCase()), 'pullN')?.label).toBe('Pull needed');
   });
 });

@@ -5,10 +5,8 @@ import { worstState } from '../../moment/places.ts';
 import { count, type Figure, force, length, percent, ratio } from '../../quantity/format.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
-import type { Case } from '../../rig/case.ts';
 import type { Judged } from '../ask/judged.ts';
 import { bracketed, ownerName } from '../ask/speak.ts';
-import { judgedCase } from '../judge.ts';
 import { whereOf } from '../report/report-figures.ts';
 import { actFigures } from './act-terms.ts';
 import { advantageTerm } from './advantage-term.ts';
@@ -21,9 +19,8 @@ import { effortTermOf, greatestPullTerm, methodTerm, plannedEffortTerm, plannedL
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
 
-/** Every figure of a case's report. Nothing is worked out until one is asked to explain itself. */
-export function figuresOf(subject: Case): readonly ReportFigure[] {
-  const judged = judgedCase(subject);
+/** Every figure of a judged case's report. Nothing is worked out until one is asked to explain itself, and nothing solved again. */
+export function figuresOf(judged: Judged): readonly ReportFigure[] {
   const { rig, start } = judged;
   return [
     ...pullFigures(start),
@@ -39,8 +36,8 @@ export function figuresOf(subject: Case): readonly ReportFigure[] {
 }
 
 /** How one figure of a case's report was worked out; undefined where the report has no such figure. */
-export function explainFigure(subject: Case, path: string): Term | undefined {
-  return figuresOf(subject)
+export function explainFigure(judged: Judged, path: string): Term | undefined {
+  return figuresOf(judged)
     .find((entry) => entry.path === path)
     ?.explain();
 }

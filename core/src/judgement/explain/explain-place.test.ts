@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../../explanation/term.ts';
 import { exampleCase } from '../../testing/example-case.ts';
-import { judge } from '../judge.ts';
+import { judgedCase } from '../judge.ts';
+import { reportOf } from '../report/write-report.ts';
 import { explainPlace } from './explain-place.ts';
 
 describe('how it was worked out', () => {
@@ -9,8 +10,9 @@ describe('how it was worked out', () => {
     'recomputes every figure of every place from its explanation alone: %o',
     (options) => {
       const subject = exampleCase(options);
-      for (const place of judge(subject).places) {
-        const explained = explainPlace(subject, place.id);
+      const judged = judgedCase(subject);
+      for (const place of reportOf(judged).places) {
+        const explained = explainPlace(judged, place.id);
         for (const [key, expected] of [
           ['limit', place.wllN],
           ['planned', place.plannedN],
@@ -29,6 +31,6 @@ describe('how it was worked out', () => {
     },
   );
   it('answers nothing for a place that is not there', () => {
-    expect(explainPlace(exampleCase(), 'nowhere')).toBeUndefined();
+    expect(explainPlace(judgedCase(exampleCase()), 'nowhere')).toBeUndefined();
   });
 });

@@ -7,15 +7,14 @@ import { force, ratio } from '../../quantity/format.ts';
 import type { Derate } from '../../rating/derates.ts';
 import { explainRatedBreaking, explainRatedLimit } from '../../rating/explain-limit.ts';
 import type { Place } from '../../resolved/place.ts';
-import type { Case } from '../../rig/case.ts';
-import { judgedCase, judgedStart } from '../judge.ts';
+import type { Judged } from '../ask/judged.ts';
 import { greatestTerm, plannedLinePull, ratedTerm } from './pull-terms.ts';
 import type { PlaceExplanation } from './report-figure.ts';
 import { sourceTerm } from './span-terms.ts';
 
 /** Explains one place of a case, at the start or where it is worst on the way; undefined where the case has no such place. Built on request. */
-export function explainPlace(subject: Case, placeId: string, when: 'start' | 'worst' = 'start'): PlaceExplanation | undefined {
-  const { rig, start, places } = when === 'start' ? judgedStart(subject) : judgedCase(subject);
+export function explainPlace(judged: Judged, placeId: string, when: 'start' | 'worst' = 'start'): PlaceExplanation | undefined {
+  const { rig, start, places } = judged;
   const place = rig.byId.place(placeId);
   if (place === undefined) return undefined;
   if (when === 'start') return start.places.present[place.index] === 1 ? explainPlaceOf(start, place) : undefined;

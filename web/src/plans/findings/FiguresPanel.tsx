@@ -1,8 +1,8 @@
 import type { Case, Rig } from '@wainrope/core';
 import { Explained } from '../../shell/Explained.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
+import { useReportFigures } from '../solver/questions.ts';
 import type { ShownFigure } from '../solver/solver.worker.ts';
-import { useReportFigures } from '../solver/use-judgement.ts';
 
 /** The groups of figures in the order in which the work asks for them, by the beginning of their path. */
 const GROUPS: readonly (readonly [string, readonly string[]])[] = [

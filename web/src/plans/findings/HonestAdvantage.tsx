@@ -1,7 +1,7 @@
 import { type Case, force, type Report } from '@wainrope/core';
 import { useState } from 'react';
 import { useFigures } from '../../shell/use-figures.ts';
-import { useAdvantage } from '../solver/use-judgement.ts';
+import { useAdvantage } from '../solver/questions.ts';
 
 /** What one person pulls by hand, newtons. */
 const HAND_N = 300;

@@ -1,7 +1,7 @@
 import { basisWords, type Case, force, isUnclear } from '@wainrope/core';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
-import { useTagReadings } from '../solver/use-judgement.ts';
+import { useTagReadings } from '../solver/questions.ts';
 
 /** Where a mark is unclear: all that it may mean side by side, and the verdict under each. */
 export function TagMeaning({ subject, gearId }: { readonly subject: Case; readonly gearId: string | undefined }) {

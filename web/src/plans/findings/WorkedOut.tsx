@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Explained } from '../../shell/Explained.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
-import { useExplanation } from '../solver/use-judgement.ts';
+import { useExplanation } from '../solver/questions.ts';
 
 interface WorkedOutProps {
   readonly subject: Case;

@@ -17,7 +17,7 @@ import { limitWords, whereWords } from '../../gear/gear-words.ts';
 import type { RegisterPiece } from '../../gear/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
-import { useTrials } from '../solver/use-judgement.ts';
+import { useTrials } from '../solver/questions.ts';
 import { BookPoints } from './BookPoints.tsx';
 import { keptKits, ranked } from './candidates.ts';
 import { UnregisteredPoint } from './UnregisteredPoint.tsx';

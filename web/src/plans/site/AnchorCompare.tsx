@@ -13,7 +13,7 @@ import {
 import type { RegisterPiece } from '../../gear/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
-import { useAnchorOptions } from '../solver/use-judgement.ts';
+import { useAnchorOptions } from '../solver/questions.ts';
 
 interface AnchorCompareProps {
   readonly rig: Rig;

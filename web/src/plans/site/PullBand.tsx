@@ -14,7 +14,7 @@ import {
   travelDirection,
 } from '@wainrope/core';
 import { useFigures } from '../../shell/use-figures.ts';
-import { useSparedRigs } from '../solver/use-judgement.ts';
+import { useSparedRigs } from '../solver/questions.ts';
 import { methodWords } from './situation-words.ts';
 
 interface PullBandProps {

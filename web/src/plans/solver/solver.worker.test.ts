@@ -1,5 +1,5 @@
 import { type Case, readRigFile } from '@wainrope/core';
-import { judge, judgeStart } from '@wainrope/core/judging';
+import { explainPlace, judge, judgedCase, judgedStart, judgeStart } from '@wainrope/core/judging';
 import { describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
 import type { Solver } from './solver.worker.ts';
@@ -10,6 +10,26 @@ vi.mock('comlink', () => ({
     exposed.solver = solver;
   },
 }));
+/** How often a case was solved over its whole act, and its start. */
+const solved = vi.hoisted(() => ({ whole: 0, start: 0 }));
+vi.mock('@wainrope/core/judging', async (original) => {
+  const core = await original<typeof import('@wainrope/core/judging')>();
+  return {
+    ...core,
+    judgedCase: (subject: Case) => {
+      solved.whole += 1;
+      return core.judgedCase(subject);
+    },
+    judgedSteps: (subject: Case) => {
+      solved.whole += 1;
+      return core.judgedSteps(subject);
+    },
+    judgedStart: (subject: Case) => {
+      solved.start += 1;
+      return core.judgedStart(subject);
+    },
+  };
+});
 await import('./solver.worker.ts');
 const solver = exposed.solver as Solver;
 
@@ -27,21 +47,41 @@ const far: Case = {
 };
 
 describe('the worker', () => {
-  it('follows nothing before a case was begun', async () => {
-    await expect(solver.follow()).rejects.toThrow('no case was begun');
+  it('follows nothing that it was not sent', async () => {
+    await expect(solver.follow('nowhere')).rejects.toThrow('knows no case nowhere');
   });
   it('answers with the start, then with the whole of the same case, as core does', async () => {
-    expect(solver.judgeStart(badger)).toEqual(judgeStart(badger));
-    expect(await solver.follow()).toEqual(judge(badger));
+    solver.know('badger', badger);
+    expect(solver.judgeStart('badger')).toEqual(judgeStart(badger));
+    expect(await solver.follow('badger')).toEqual(judge(badger));
+  });
+  it('explains what it has judged without solving anything again, and solves what nobody has followed', () => {
+    const [start, whole] = [judgedStart(badger), judgedCase(badger)];
+    const [place] = judge(badger).places;
+    if (!place) throw new Error('no place');
+    Object.assign(solved, { whole: 0, start: 0 });
+    expect(solver.explain('badger', place.id, 'start')).toEqual(explainPlace(start, place.id));
+    expect(solver.explain('badger', place.id, 'worst')).toEqual(explainPlace(whole, place.id, 'worst'));
+    expect(solver.figures('badger').length).toBeGreaterThan(20);
+    expect(solver.judge('badger').verdict).toBe(judge(badger).verdict);
+    expect(solved).toEqual({ whole: 0, start: 0 });
+    solver.know('fresh', badger);
+    solver.explain('fresh', place.id, 'worst');
+    solver.figures('fresh');
+    expect(solved).toEqual({ whole: 1, start: 0 });
+    solver.forget('fresh');
+    expect(() => solver.judge('fresh')).toThrow('knows no case fresh');
   });
   it('gives up a pull when it is told to, and one that a newer overtakes', async () => {
-    solver.judgeStart(far);
-    const givenUp = solver.follow();
+    solver.know('far', far);
+    solver.know('again', badger);
+    solver.judgeStart('far');
+    const givenUp = solver.follow('far');
     solver.overtake();
     expect(await givenUp).toBeUndefined();
-    const older = solver.follow();
-    solver.judgeStart(badger);
-    const newer = solver.follow();
+    const older = solver.follow('far');
+    solver.judgeStart('again');
+    const newer = solver.follow('again');
     expect(await older).toBeUndefined();
     expect((await newer)?.pull.askedM).toBe(9);
   });

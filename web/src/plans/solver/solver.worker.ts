@@ -16,9 +16,11 @@ import {
   compareAnchors,
   explainPlace,
   figuresOf,
-  judge,
-  judgeStart,
-  judgeSteps,
+  type Judged,
+  judgedCase,
+  judgedStart,
+  judgedSteps,
+  reportOf,
   sparedRigs,
   tagReadings,
   tryPieces,
@@ -33,32 +35,43 @@ export interface ShownFigure {
   readonly term: Term;
 }
 
+/** A case as the page knows it by name, and how far it is judged. */
+interface KnownCase {
+  readonly subject: Case;
+  start?: Judged;
+  whole?: Judged;
+}
+
 /** So long it works on a pull at a stretch before it looks whether something newer has come, ms. */
 const SLICE_MS = 12;
 
 const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
-/** The case whose start was judged last: what is to be followed need not cross to the worker twice. */
-let begun: Case | undefined;
+const cases = new Map<string, KnownCase>();
 
-function start(subject: Case): Report {
-  begun = subject;
-  return judgeStart(subject);
+function known(name: string): KnownCase {
+  const found = cases.get(name);
+  if (found === undefined) throw new Error(`the worker knows no case ${name}`);
+  return found;
 }
 
 /** How many pulls were asked to be followed; only the newest is. */
 let asked = 0;
 
-/** Judges the case begun last over its whole act, a slice at a time; nothing where a newer one overtook it. */
-async function follow(): Promise<Report | undefined> {
-  if (begun === undefined) throw new Error('no case was begun');
+/** Judges a case over its whole act, a slice at a time; nothing where a newer one overtook it. */
+async function follow(name: string): Promise<Report | undefined> {
+  const subject = known(name);
+  if (subject.whole) return reportOf(subject.whole);
   asked += 1;
   const own = asked;
-  const steps = judgeSteps(begun);
+  const steps = judgedSteps(subject.subject);
   let since = performance.now();
   for (;;) {
     const next = steps.next();
-    if (next.done) return next.value;
+    if (next.done) {
+      subject.whole = next.value;
+      return reportOf(next.value);
+    }
     if (performance.now() - since < SLICE_MS) continue;
     await breath();
     if (own !== asked) return undefined;
@@ -66,24 +79,40 @@ async function follow(): Promise<Report | undefined> {
   }
 }
 
-/** Core, off the page's own thread: the same code as on the server and in the command line. */
+/** The case judged over its whole act: as it was followed, else now. */
+function whole(name: string): Judged {
+  const subject = known(name);
+  subject.whole ??= judgedCase(subject.subject);
+  return subject.whole;
+}
+
+function start(name: string): Judged {
+  const subject = known(name);
+  subject.start ??= judgedStart(subject.subject);
+  return subject.start;
+}
+
+/** Core, off the page's own thread: the same code as on the server and in the command line. A case crosses once and is named from then on. */
 const solver = {
-  judge: (subject: Case): Report => judge(subject),
-  judgeStart: start,
+  know: (name: string, subject: Case): void => void cases.set(name, { subject }),
+  forget: (name: string): void => void cases.delete(name),
+  judge: (name: string): Report => reportOf(whole(name)),
+  judgeStart: (name: string): Report => reportOf(start(name)),
   follow,
   /** Gives up the pull that is being followed. */
   overtake: (): void => {
     asked += 1;
   },
-  explain: (subject: Case, placeId: string, when: 'start' | 'worst'): PlaceExplanation | undefined => explainPlace(subject, placeId, when),
-  tryPieces: (subject: Case, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(subject, useId, pieces),
-  compareAnchors: (subject: Case, lineId: string): readonly AnchorOption[] => compareAnchors(subject, lineId),
-  sparedRigs: (subject: Case, lineId: string): readonly SparedRig[] => sparedRigs(subject, lineId),
-  advantageAt: (subject: Case, realness: number): AdvantageAt | undefined => advantageAt(subject, realness),
-  tagReadings: (subject: Case, gearId: string): readonly TagReading[] => tagReadings(subject, gearId),
+  explain: (name: string, placeId: string, when: 'start' | 'worst'): PlaceExplanation | undefined =>
+    explainPlace(when === 'start' ? start(name) : whole(name), placeId, when),
+  tryPieces: (name: string, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(known(name).subject, useId, pieces),
+  compareAnchors: (name: string, lineId: string): readonly AnchorOption[] => compareAnchors(known(name).subject, lineId),
+  sparedRigs: (name: string, lineId: string): readonly SparedRig[] => sparedRigs(known(name).subject, lineId),
+  advantageAt: (name: string, realness: number): AdvantageAt | undefined => advantageAt(known(name).subject, realness),
+  tagReadings: (name: string, gearId: string): readonly TagReading[] => tagReadings(known(name).subject, gearId),
   /** Every figure of the report but those of the places, each explained. */
-  figures: (subject: Case): readonly ShownFigure[] =>
-    figuresOf(subject)
+  figures: (name: string): readonly ShownFigure[] =>
+    figuresOf(whole(name))
       .filter(({ path }) => !path.startsWith('places['))
       .map(({ path, label, figure, explain }) => ({ path, label, figure, term: explain() })),
 };

@@ -9,7 +9,13 @@ interface Deferred {
   readonly answer: (report: Report | undefined) => void;
   readonly fail: (error: Error) => void;
 }
-const worker = vi.hoisted(() => ({ starts: [] as Deferred[], wholes: [] as Deferred[], begun: '', overtaken: 0 }));
+const worker = vi.hoisted(() => ({
+  starts: [] as Deferred[],
+  wholes: [] as Deferred[],
+  sent: [] as string[],
+  known: new Map<string, string>(),
+  overtaken: 0,
+}));
 
 vi.mock('comlink', () => {
   const asked = (list: Deferred[], of: string) =>
@@ -18,11 +24,13 @@ vi.mock('comlink', () => {
     });
   return {
     wrap: () => ({
-      judgeStart: ({ name }: Case) => {
-        worker.begun = name;
-        return asked(worker.starts, name);
+      know: async (name: string, subject: Case) => {
+        worker.sent.push(subject.name);
+        worker.known.set(name, subject.name);
       },
-      follow: () => asked(worker.wholes, worker.begun),
+      forget: async (name: string) => void worker.known.delete(name),
+      judgeStart: (name: string) => asked(worker.starts, worker.known.get(name) ?? 'unknown'),
+      follow: (name: string) => asked(worker.wholes, worker.known.get(name) ?? 'unknown'),
       overtake: async () => {
         worker.overtaken += 1;
         worker.wholes.at(-1)?.answer(undefined);
@@ -54,7 +62,7 @@ beforeEach(() => {
   vi.useFakeTimers();
   vi.stubGlobal('Worker', class {});
   Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
-  Object.assign(worker, { starts: [], wholes: [], begun: '', overtaken: 0 });
+  Object.assign(worker, { starts: [], wholes: [], sent: [], overtaken: 0 });
   cases.clear();
   box = document.createElement('div');
   root = createRoot(box);
@@ -119,6 +127,29 @@ describe('a case judged as it changes', () => {
     await answerStart(1, 'start of b');
     await answerWhole(0, 'whole of b');
     expect(box.textContent).toBe('whole of b, settled');
+  });
+});
+
+describe('a case that crosses to the worker', () => {
+  it('is sent once, named from then on, and sent again only after it was forgotten', async () => {
+    await show('a', false);
+    await answerStart(0, 'start of a');
+    await answerWhole(0, 'whole of a');
+    expect(worker.sent).toEqual(['a']);
+    for (const [index, name] of ['b', 'c', 'd', 'e'].entries()) {
+      await show(name, false);
+      await answerStart(index + 1, `start of ${name}`);
+      await answerWhole(index + 1, `whole of ${name}`);
+    }
+    expect(worker.sent).toEqual(['a', 'b', 'c', 'd', 'e']);
+    expect([...worker.known.values()].slice(-4)).toEqual(['b', 'c', 'd', 'e']);
+    await show('c', false);
+    expect(worker.sent).toHaveLength(5);
+    await answerStart(5, 'start of c');
+    await answerWhole(5, 'whole of c');
+    await show('a', false);
+    expect(worker.sent.at(-1)).toBe('a');
+    expect(worker.starts.at(-1)?.of).toBe('a');
   });
 });
 

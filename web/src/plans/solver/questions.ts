@@ -1,0 +1,74 @@
+import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, SparedRig, TagReading, Trial } from '@wainrope/core';
+import { useCallback, useMemo } from 'react';
+import { named, solver } from './solver.ts';
+import type { ShownFigure } from './solver.worker.ts';
+import { useAsked } from './use-asked.ts';
+
+/** How one place of the case was worked out, at the start or where it is worst on the way. */
+export function useExplanation(
+  subject: Case | undefined,
+  placeId: string | undefined,
+  when: 'start' | 'worst',
+): PlaceExplanation | undefined {
+  const ask = useMemo(
+    () =>
+      subject && placeId !== undefined
+        ? async () => ({ when, explanation: await solver().explain(named(subject), placeId, when) })
+        : undefined,
+    [subject, placeId, when],
+  );
+  const { value } = useAsked(ask);
+  return value?.when === when && value.explanation?.placeId === placeId ? value.explanation : undefined;
+}
+
+/** Every figure of the case's report, explained. */
+export function useReportFigures(subject: Case): readonly ShownFigure[] | undefined {
+  return useAsked(useCallback(() => solver().figures(named(subject)), [subject])).value;
+}
+
+/** What would come of each piece in one place; nothing until it is worked out. */
+export function useTrials(
+  subject: Case | undefined,
+  useId: string | undefined,
+  pieces: readonly GearFacts[],
+): ReadonlyMap<string, Trial> | undefined {
+  const ask = useMemo(
+    () =>
+      subject && useId !== undefined && pieces.length > 0
+        ? async () => new Map((await solver().tryPieces(named(subject), useId, pieces)).map((trial) => [trial.gearId, trial]))
+        : undefined,
+    [subject, useId, pieces],
+  );
+  const { value, isNewest } = useAsked(ask);
+  return isNewest ? value : undefined;
+}
+
+/** Every anchor of the site in the place of the one in use, best first. */
+export function useAnchorOptions(subject: Case | undefined, lineId: string | undefined): readonly AnchorOption[] | undefined {
+  const ask = useMemo(
+    () => (subject && lineId !== undefined ? () => solver().compareAnchors(named(subject), lineId) : undefined),
+    [subject, lineId],
+  );
+  const { value, isNewest } = useAsked(ask);
+  return value ?? (ask && isNewest ? [] : undefined);
+}
+
+/** Which cheaper action makes which rig unnecessary. */
+export function useSparedRigs(subject: Case, lineId: string | undefined): readonly SparedRig[] | undefined {
+  const ask = useMemo(() => (lineId === undefined ? undefined : () => solver().sparedRigs(named(subject), lineId)), [subject, lineId]);
+  return useAsked(ask).value;
+}
+
+/** What the rig makes of a pull, with pulleys between ideal (0) and as they are (1). */
+export function useAdvantage(subject: Case, realness: number): AdvantageAt | undefined {
+  return useAsked(useCallback(() => solver().advantageAt(named(subject), realness), [subject, realness])).value;
+}
+
+/** What the unclear marks of a piece may mean. */
+export function useTagReadings(subject: Case | undefined, gearId: string | undefined): readonly TagReading[] | undefined {
+  const ask = useMemo(
+    () => (subject && gearId !== undefined ? () => solver().tagReadings(named(subject), gearId) : undefined),
+    [subject, gearId],
+  );
+  return useAsked(ask).value;
+}
