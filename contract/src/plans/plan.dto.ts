@@ -74,7 +74,7 @@ export class PlanSummary {
   @IsIn(planStates) state!: PlanState;
   @IsString() savedAt!: string;
   @IsString() savedBy!: string;
-  @IsIn(verdicts) savedVerdict!: (typeof verdicts)[number];
+  /** As it was judged when it was saved: it stands as long as nothing speaks against it. */
   @IsIn(verdicts) verdict!: (typeof verdicts)[number];
   @IsArray() @IsString({ each: true }) outOfDate!: readonly string[];
   @IsOptional() @IsString() weakest?: string;

@@ -12,7 +12,8 @@ const saved: Case = file.value.case;
 const reasons = (fresh: Case, extra: { policyHash?: string; coreVersion?: string; goodUntil?: string } = {}) =>
   outOfDateReasons({
     saved: { judgedCase: saved, policyHash: 'p1', coreVersion: extra.coreVersion ?? CORE_VERSION, goodUntil: extra.goodUntil },
-    fresh,
+    facts: new Map(fresh.gear.map((piece) => [piece.id, piece])),
+    today: fresh.asOf,
     policyHash: extra.policyHash ?? 'p1',
   });
 const withPiece = (tag: string, change: object): Case => ({

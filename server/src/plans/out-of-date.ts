@@ -7,15 +7,16 @@ interface Compared {
     readonly coreVersion: string;
     readonly goodUntil: string | undefined;
   };
-  readonly fresh: Case;
+  /** The facts of its pieces as they stand, by id. */
+  readonly facts: ReadonlyMap<string, GearFacts>;
   readonly policyHash: string;
+  readonly today: string;
 }
 
-/** Why a saved judgement no longer stands, one sentence each; empty while it does. A new place, owner or note does not count. */
-export function outOfDateReasons({ saved, fresh, policyHash }: Compared): readonly string[] {
-  const now = new Map(fresh.gear.map((piece) => [piece.id, piece]));
+/** Why a saved judgement no longer stands, found by what it depends on and with nothing solved, one sentence each; empty while it does. A new place, owner or note does not count. */
+export function outOfDateReasons({ saved, facts, policyHash, today }: Compared): readonly string[] {
   const pieces = saved.judgedCase.gear.flatMap((before) => {
-    const after = now.get(before.id);
+    const after = facts.get(before.id);
     if (!after) return [`${before.tag} is no longer in the register.`];
     return canonicalJson(before) === canonicalJson(after) ? [] : [`${after.tag}: ${factsChangeWords(before, after)}.`];
   });
@@ -23,7 +24,7 @@ export function outOfDateReasons({ saved, fresh, policyHash }: Compared): readon
     ...pieces,
     ...(saved.policyHash === policyHash ? [] : ['The team’s policy has changed.']),
     ...(saved.coreVersion === CORE_VERSION ? [] : ['The rules of this program have changed.']),
-    ...(saved.goodUntil !== undefined && saved.goodUntil < fresh.asOf ? [`It was good until ${saved.goodUntil}.`] : []),
+    ...(saved.goodUntil !== undefined && saved.goodUntil < today ? [`It was good until ${saved.goodUntil}.`] : []),
   ];
 }
 

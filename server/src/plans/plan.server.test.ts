@@ -1,8 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import { type Report, readRigFile } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
+
+/** How often the server has solved a case. */
+const solved = vi.hoisted(() => ({ count: 0 }));
+vi.mock('@wainrope/core/judging', async (original) => {
+  const core = await original<typeof import('@wainrope/core/judging')>();
+  return {
+    ...core,
+    judge: (subject: Parameters<typeof core.judge>[0]) => {
+      solved.count += 1;
+      return core.judge(subject);
+    },
+  };
+});
 
 let server: TestServer;
 beforeAll(async () => {
@@ -101,6 +114,32 @@ describe('plans', () => {
     expect(fresh.outOfDate).toEqual([`${strap.tag}: its sizes or make-up have changed.`]);
     await change(strap.attributes, cut.body.rowVersion);
     expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.fresh.outOfDate).toEqual([]);
+  });
+
+  it('is told by a list as it was saved, and why that no longer stands, with nothing solved', async () => {
+    const plan = await copy();
+    const strapId = plan.rig.chains[0].pieces[0].gearId;
+    const listed = async () =>
+      (await server.http.get('/api/v1/plans').expect(200)).body.items.find(({ planId }: { planId: string }) => planId === plan.planId);
+    solved.count = 0;
+    expect(await listed()).toMatchObject({ verdict: 'clear', outOfDate: [], weakest: expect.stringMatching(/\S/) });
+    const { inspection, factsRevision, gearId, ...strap } = (await server.http.get(`/api/v1/gear/${strapId}`)).body;
+    const marks = strap.marks.map(({ asWritten, basis, source }: { asWritten: string; basis: string; source: string }) => ({
+      asWritten,
+      basis,
+      source,
+    }));
+    const change = (attributes: object, rowVersion: number) =>
+      server.http
+        .put(`/api/v1/gear/${strapId}`)
+        .send({ ...strap, marks, attributes, rowVersion })
+        .expect(200);
+    const cut = await change({ ...strap.attributes, lengthM: 0.4 }, strap.rowVersion);
+    expect(await listed()).toMatchObject({ verdict: 'clear', outOfDate: [`${strap.tag}: its sizes or make-up have changed.`] });
+    expect(solved.count).toBe(0);
+    expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.fresh.report.verdict).toBe('stop');
+    expect(solved.count).toBe(1);
+    await change(strap.attributes, cut.body.rowVersion);
   });
 
   it('is out of date once its good-until day has passed', async () => {

@@ -10,6 +10,7 @@ import {
 } from '@wainrope/contract';
 import {
   type Case,
+  type GearFacts,
   gearIdsOf,
   type Policy,
   type Report,
@@ -68,8 +69,11 @@ export class PlanService {
   async list(actor: Actor, after?: string): Promise<PlanList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
       const plans = await this.repository.page(trx, { limit: PAGE + 1, ...(after !== undefined && { after }) });
-      const items: PlanSummary[] = [];
-      for (const plan of plans.slice(0, PAGE)) items.push(await this.summary(trx, plan));
+      const shown = plans.slice(0, PAGE).map((plan) => ({ plan, saved: this.savedCase(plan) }));
+      const { contentHash: policyHash } = await this.teams.policyInForce(trx);
+      const ids = new Set(shown.flatMap(({ saved }) => saved.gear.map(({ id }) => id)));
+      const facts = new Map((await this.gear.byIds(trx, [...ids])).map((piece) => [piece.gearId, gearFactsOf(piece)]));
+      const items = shown.map(({ plan, saved }) => summary(plan, this.reasons(plan, saved, { facts, policyHash })));
       const last = plans.length > PAGE ? plans[PAGE - 1] : undefined;
       return { items, ...(last && { next: `${last.name.toLowerCase()}\u001f${last.planId}` }) };
     });
@@ -164,29 +168,15 @@ export class PlanService {
   ): Promise<{ readonly saved: Case; readonly fresh: Judged; readonly reasons: readonly string[] }> {
     const saved = this.savedCase(plan);
     const fresh = await this.judgeToday(trx, plan.name, saved.rig);
-    const reasons = outOfDateReasons({
-      saved: { judgedCase: saved, policyHash: plan.policyHash, coreVersion: plan.coreVersion, goodUntil: plan.report.goodUntil },
-      fresh: fresh.judgedCase,
-      policyHash: fresh.policyHash,
-    });
-    return { saved, fresh, reasons };
+    const facts = new Map(fresh.judgedCase.gear.map((piece) => [piece.id, piece]));
+    return { saved, fresh, reasons: this.reasons(plan, saved, { facts, policyHash: fresh.policyHash }) };
   }
 
-  private async summary(trx: TeamTransaction, plan: StoredPlan): Promise<PlanSummary> {
-    const { fresh, reasons } = await this.fresh(trx, plan);
-    const weakest = fresh.report.places.find(({ id }) => id === fresh.report.weakestPlaceId);
-    return {
-      planId: plan.planId,
-      name: plan.name,
-      version: plan.version,
-      state: plan.state,
-      savedAt: plan.savedAt,
-      savedBy: plan.savedBy,
-      savedVerdict: plan.report.verdict,
-      verdict: fresh.report.verdict,
-      outOfDate: [...reasons],
-      ...(weakest && { weakest: [weakest.tag, weakest.name].filter(Boolean).join(' ') }),
-    };
+  /** Why what a plan was saved with no longer stands. */
+  private reasons(plan: StoredPlan, saved: Case, now: StandingNow): readonly string[] {
+    const { policyHash, coreVersion, report } = plan;
+    const today = this.clock.today();
+    return outOfDateReasons({ saved: { judgedCase: saved, policyHash, coreVersion, goodUntil: report.goodUntil }, ...now, today });
   }
 
   async view(trx: TeamTransaction, plan: StoredPlan): Promise<PlanView> {
@@ -212,3 +202,22 @@ export class PlanService {
     };
   }
 }
+
+/** What plans are held against: the facts of pieces as they stand, by id, and the policy in force. */
+interface StandingNow {
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  readonly policyHash: string;
+}
+
+/** A plan as a list shows it: the verdict that was kept with it, and why it no longer stands; a list solves nothing. */
+const summary = (plan: StoredPlan, reasons: readonly string[]): PlanSummary => ({
+  planId: plan.planId,
+  name: plan.name,
+  version: plan.version,
+  state: plan.state,
+  savedAt: plan.savedAt,
+  savedBy: plan.savedBy,
+  verdict: plan.report.verdict,
+  outOfDate: reasons,
+  ...given('weakest', plan.report.weakest),
+});

@@ -59,20 +59,21 @@ export function PlanListPage() {
       )}
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
-        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, savedVerdict, verdict, outOfDate, weakest }) => (
+        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, verdict, outOfDate, weakest }) => (
           <li key={planId} className="border-b border-rule">
             <Link
               to={`/plans/${planId}`}
               className="grid items-center gap-x-5 gap-y-1 px-1 py-3 hover:bg-sheet sm:grid-cols-[11rem_1fr_auto]"
             >
               <span className="flex gap-2">
-                {outOfDate.length > 0 && savedVerdict !== verdict && <VerdictLabel verdict={savedVerdict} struck />}
-                <VerdictLabel verdict={verdict} />
+                <VerdictLabel verdict={verdict} struck={outOfDate.length > 0} />
               </span>
               <span>
                 <span className="block font-head text-xl font-semibold">{name}</span>
                 <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
-                {outOfDate.length > 0 && <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')}</span>}
+                {outOfDate.length > 0 && (
+                  <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')} Open it for today’s judgement.</span>
+                )}
               </span>
               <span className="text-[15px] text-quiet sm:text-right">
                 {planStateWords[own].toLowerCase()}, version {version}, {savedBy}
