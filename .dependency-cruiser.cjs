@@ -49,7 +49,7 @@ module.exports = {
       to: {
         path: '^core/src/judgement/rules/[^/]+/',
         pathNot:
-          '/(\\w+-rules|fit-rule|ropes-on-pulleys|place-figures|operators|about-lanyard|strands-over-features|tow-ropes|run-ups|trees|tipping|leg-angles|standing-vehicles)\\.ts$',
+          '/(\\w+-rules|fit-rule|ropes-on-pulleys|place-figures|operators|about-lanyard|strands-over-features|tow-ropes|run-ups|off-heading|trees|tipping|leg-angles|standing-vehicles)\\.ts$',
       },
     },
     {

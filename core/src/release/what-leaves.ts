@@ -140,15 +140,27 @@ export function tieStretches(act: Act, tie: ResolvedTie): readonly Stretched[] |
   );
 }
 
+/** What all of a line's stretches store, and how much they stretch; undefined where one of them is not known. */
+function storedOf(
+  policy: Policy,
+  stretches: readonly Stretched[] | undefined,
+): { readonly energyJ: number; readonly stretchM: number } | undefined {
+  let [energyJ, stretchM] = [0, 0];
+  for (const part of stretches ?? []) {
+    const entry = energyOf(policy, part);
+    if (entry === undefined) return undefined;
+    energyJ += entry.energyJ;
+    stretchM += entry.stretchM;
+  }
+  return stretches && { energyJ, stretchM };
+}
+
 function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
   const most = tieMoment(act, tie);
   if (most === undefined) return undefined;
   const stretches = tieStretches(act, tie);
   const { policy } = act.rig;
-  const energies = stretches?.map((part) => energyOf(policy, part));
-  const known = energies?.every((entry) => entry !== undefined) === true;
-  const energyJ = known ? energies.reduce((sum, entry) => sum + (entry?.energyJ ?? 0), 0) : undefined;
-  const stretchM = known ? energies.reduce((sum, entry) => sum + (entry?.stretchM ?? 0), 0) : undefined;
+  const stored = storedOf(policy, stretches);
   const { positions } = most.moment;
   const [at, held] = [positions[tie.vehicle.index] ?? ZERO, positions[tie.anchor.index] ?? ZERO];
   const flights = [
@@ -158,14 +170,13 @@ function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
     flightOfUses(
       tie.uses,
       { chainId: `${tie.id}.${end}`, from, along: unit(subtract(towards, from)) ?? ZERO },
-      { energyJ, ropeKg: ropeMassOf(policy, stretches) },
+      { energyJ: stored?.energyJ, ropeKg: ropeMassOf(policy, stretches) },
     ),
   );
   return {
     lineId: tie.id,
     atM: most.moment.travelM,
-    ...(energyJ !== undefined && { energyJ }),
-    ...(stretchM !== undefined && { stretchM }),
+    ...stored,
     flights,
   };
 }
@@ -173,15 +184,12 @@ function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
 function breakOf({ rig }: Moment, line: ResolvedLine, state: LoadState): Omit<BreakFigures, 'atM'> {
   const { policy } = rig;
   const stretches = stretchesOf(line, state);
-  const energies = stretches?.map((part) => energyOf(policy, part));
-  const known = energies?.every((entry) => entry !== undefined) === true;
-  const energyJ = known ? energies.reduce((sum, entry) => sum + (entry?.energyJ ?? 0), 0) : undefined;
-  const stretchM = known ? energies.reduce((sum, entry) => sum + (entry?.stretchM ?? 0), 0) : undefined;
+  const stored = storedOf(policy, stretches);
   const ropeKg = ropeMassOf(policy, stretches);
   const flights = rig.chains
     .filter((chain) => line.stops.some((stop) => stop.chain === chain))
-    .map((chain) => flightFrom(chain, state, { energyJ, ropeKg }));
-  return { lineId: line.line.id, ...(energyJ !== undefined && { energyJ }), ...(stretchM !== undefined && { stretchM }), flights };
+    .map((chain) => flightFrom(chain, state, { energyJ: stored?.energyJ, ropeKg }));
+  return { lineId: line.line.id, ...stored, flights };
 }
 
 /** Each strand split into the ropes that lie in it; undefined where a rope of the line is not chosen. */

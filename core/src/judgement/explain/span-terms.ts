@@ -164,23 +164,23 @@ function chainTerm(moment: Moment, source: Extract<LoadSource, { kind: 'chain' }
 function bodyTerm(moment: Moment, source: Extract<LoadSource, { kind: 'body' }>, state: LoadState, linePull: Term): Term {
   const { rig } = moment;
   const chains = rig.chains.filter(({ point }) => point?.on === rig.bodies[source.body]);
-  const [only] = chains;
-  if (only !== undefined && chains.length === 1) return chainTerm(moment, { kind: 'chain', chain: only.index, share: 1 }, state, linePull);
-  const loadN = loadOf(moment, source, state);
-  const share = ratio(linePull.figure.si === 0 ? 0 : loadN / linePull.figure.si);
-  return {
-    label: 'All that pulls on it together',
-    figure: force(loadN),
-    how: {
-      operation: 'product',
-      of: [linePull, { label: `× sum of its ${chains.length} chains, as vectors, for one newton`, figure: share }],
-    },
-  };
+  return togetherTerm({ moment, source, state, linePull }, chains, `× sum of its ${chains.length} chains, as vectors, for one newton`);
 }
 
 /** What pulls at one point of a vehicle: its one chain, or the sum of several as vectors. */
 function pointTerm(moment: Moment, source: Extract<LoadSource, { kind: 'point' }>, state: LoadState, linePull: Term): Term {
   const chains = moment.rig.chains.filter(({ point }) => point?.index === source.point);
+  return togetherTerm({ moment, source, state, linePull }, chains, '× sum of all that pulls there, as vectors, for one newton');
+}
+
+interface Pulled {
+  readonly moment: Moment;
+  readonly source: LoadSource;
+  readonly state: LoadState;
+  readonly linePull: Term;
+}
+
+function togetherTerm({ moment, source, state, linePull }: Pulled, chains: readonly ResolvedChain[], words: string): Term {
   const [only] = chains;
   if (only !== undefined && chains.length === 1) return chainTerm(moment, { kind: 'chain', chain: only.index, share: 1 }, state, linePull);
   const loadN = loadOf(moment, source, state);
@@ -188,7 +188,7 @@ function pointTerm(moment: Moment, source: Extract<LoadSource, { kind: 'point' }
   return {
     label: 'All that pulls on it together',
     figure: force(loadN),
-    how: { operation: 'product', of: [linePull, { label: '× sum of all that pulls there, as vectors, for one newton', figure: share }] },
+    how: { operation: 'product', of: [linePull, { label: words, figure: share }] },
   };
 }
 
