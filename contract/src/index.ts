@@ -132,7 +132,7 @@ export {
   PolicyVersionView,
   RuleView,
 } from './policy/policy.dto.ts';
-export type { Problem } from './problem.ts';
+export { Problem, ProblemFault } from './problem.ts';
 export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
 export { exportColumns, recogniseHeading, registerColumns } from './register/columns.ts';
 export { given, nothingLeft, type OptionalOf } from './register/given.ts';

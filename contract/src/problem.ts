@@ -1,11 +1,20 @@
+import { Type } from 'class-transformer';
+import { IsArray, IsInt, IsOptional, IsString, ValidateNested } from 'class-validator';
+
+/** What is wrong with one field, by its path. */
+export class ProblemFault {
+  @IsString() readonly path!: string;
+  @IsString() readonly message!: string;
+}
+
 /** An error answer, `application/problem+json`, with a field path for each fault. */
-export interface Problem {
-  readonly type: string;
-  readonly title: string;
-  readonly status: number;
-  readonly detail: string;
-  readonly faults?: readonly { readonly path: string; readonly message: string }[];
+export class Problem {
+  @IsString() readonly type!: string;
+  @IsString() readonly title!: string;
+  @IsInt() readonly status!: number;
+  @IsString() readonly detail!: string;
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => ProblemFault) readonly faults?: readonly ProblemFault[];
   /** In a conflict: what stands now. */
-  readonly current?: unknown;
-  readonly requestId?: string;
+  @IsOptional() readonly current?: unknown;
+  @IsOptional() @IsString() readonly requestId?: string;
 }

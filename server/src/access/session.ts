@@ -1,6 +1,7 @@
 import connectPgSimple from 'connect-pg-simple';
 import session from 'express-session';
 import type pg from 'pg';
+import { SESSION_COOKIE } from '../actor/route-access.ts';
 
 declare module 'express-session' {
   interface SessionData {
@@ -27,7 +28,7 @@ export function sessions(
   const handler = session({
     store,
     secret,
-    name: 'wainrope',
+    name: SESSION_COOKIE,
     resave: false,
     saveUninitialized: false,
     rolling: true,

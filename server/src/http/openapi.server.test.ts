@@ -20,3 +20,23 @@ it('describes requests from the contract’s own rules', async () => {
   expect(body.components.schemas.GearCreate.properties.state.enum).toEqual(['in-use', 'quarantined', 'retired']);
   expect(body.components.schemas.GearPage.properties.items.items.$ref).toBe('#/components/schemas/GearView');
 });
+
+it('says of each operation who may call it and what it answers where it refuses', async () => {
+  const { body } = await server.http.get('/api/docs/openapi.json');
+  const { put: change } = body.paths['/api/v1/gear/{gearId}'];
+  expect(change).toMatchObject({ 'x-needs': 'gear.write', security: [{ session: [] }] });
+  expect(Object.keys(change.responses)).toEqual(['200', '401', '403', '404', '409', '422']);
+  expect(change.responses[422].content['application/problem+json'].schema.$ref).toBe('#/components/schemas/Problem');
+  const { post: signIn } = body.paths['/api/v1/session'];
+  expect(signIn.security).toBeUndefined();
+  expect(Object.keys(signIn.responses)).not.toContain('403');
+  expect(body.components.securitySchemes.session).toMatchObject({ in: 'cookie', name: 'wainrope' });
+});
+
+it('carries core’s documents by their names, one inside another by its own', async () => {
+  const { body } = await server.http.get('/api/docs/openapi.json');
+  const { PlanCreate, Case, Rig } = body.components.schemas;
+  expect(PlanCreate.properties.rig).toEqual({ allOf: [{ $ref: '#/components/schemas/Rig' }] });
+  expect(Rig.properties.bodies.type).toBe('array');
+  expect(JSON.stringify(Case)).toContain('#/components/schemas/Policy');
+});

@@ -3,6 +3,7 @@ import type { INestApplication } from '@nestjs/common';
 import { ApiProperty, type ApiPropertyOptions, DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
 import * as contract from '@wainrope/contract';
 import { getMetadataStorage } from 'class-validator';
+import { SESSION_COOKIE, SESSION_SCHEME } from '../actor/route-access.ts';
 
 type Constructor = new () => object;
 interface Rule {
@@ -87,9 +88,57 @@ export function openApiDocument(app: INestApplication): OpenAPIObject {
     .setTitle('Wainrope')
     .setDescription('Register of recovery gear and checked rig plans. SI units: N, m, kg, rad.')
     .setVersion('1')
+    .addCookieAuth(SESSION_COOKIE, { type: 'apiKey', in: 'cookie', description: 'Set by signing in.' }, SESSION_SCHEME)
     .build();
-  const document = SwaggerModule.createDocument(app, config, { operationIdFactory: (_controller, method) => method });
-  return { ...document, components: { ...document.components, schemas: { ...document.components?.schemas, ...documentSchemas() } } };
+  const document = SwaggerModule.createDocument(app, config, {
+    operationIdFactory: (_controller, method) => method,
+    extraModels: [contract.Problem],
+  });
+  return {
+    ...document,
+    paths: withProblems(document),
+    components: { ...document.components, schemas: { ...document.components?.schemas, ...documentSchemas() } },
+  };
+}
+
+/** Fields by which a change names what it was made from; a stale one is a conflict. */
+const BASES = ['rowVersion', 'baseVersion', 'baseHash', 'version'];
+
+const PROBLEM = { $ref: '#/components/schemas/Problem' };
+const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: PROBLEM } } });
+
+type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
+const METHODS = ['get', 'post', 'put', 'patch', 'delete'] as const;
+
+/** The contract class of an operation's body; undefined where it takes none. */
+function bodyOf({ requestBody }: Operation): string | undefined {
+  const schema = requestBody && 'content' in requestBody ? requestBody.content['application/json']?.schema : undefined;
+  return schema && '$ref' in schema ? schema.$ref.split('/').at(-1) : undefined;
+}
+
+/** Every operation with what it answers where it refuses, as the guard, the validation and the services do. */
+function withProblems({ paths, components }: OpenAPIObject): OpenAPIObject['paths'] {
+  const namesBase = (body: string) => {
+    const schema = components?.schemas?.[body];
+    return schema !== undefined && 'properties' in schema && Object.keys(schema.properties ?? {}).some((field) => BASES.includes(field));
+  };
+  const refusals = (path: string, operation: Operation) => {
+    const body = bodyOf(operation);
+    return {
+      ...(operation.security !== undefined && { 401: problem('Not signed in.'), 403: problem('Signed in, and not allowed.') }),
+      ...(path.includes('{') && { 404: problem('Nothing has that id.') }),
+      ...(body !== undefined && namesBase(body) && { 409: problem('Changed by somebody else; `current` is what stands.') }),
+      ...(operation.requestBody && { 422: problem('Not accepted: each fault with the path of its field.') }),
+    };
+  };
+  const told = Object.entries(paths).map(([path, methods]) => {
+    const operations = METHODS.flatMap((method) => {
+      const operation = methods[method];
+      return operation ? [[method, { ...operation, responses: { ...operation.responses, ...refusals(path, operation) } }]] : [];
+    });
+    return [path, { ...methods, ...Object.fromEntries(operations) }];
+  });
+  return Object.fromEntries(told);
 }
 
 /** Core's documents under their names, as their codecs declare them; one inside another is told by its name. */

@@ -17,9 +17,9 @@ import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { HeldFollows, type JudgedPlan, type LivePlan, LivePlanContext, useCalm } from './draft/live-plan.ts';
 import { edited, routeEnded } from './draft/planner-slice.ts';
 import { draftEdits } from './draft/route-words.ts';
+import { HeldFollows, SheetPlanContext, useShownPlans } from './draft/shown-plans.ts';
 import { useOpenPlan } from './draft/use-open-plan.ts';
 import { usePlanCase } from './draft/use-plan-case.ts';
 import { usePlanLock } from './draft/use-plan-lock.ts';
@@ -78,31 +78,18 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
   const dragging = useAppSelector((state) => state.planner.held !== undefined);
-  const { report, judged, failure, pending } = useJudgement(subject, dragging);
+  const judgement = useJudgement(subject, dragging);
+  const { failure, pending } = judgement;
+  const { onSheet, roundSheet } = useShownPlans({ rig, subject, facts }, judgement);
   const saver = useSavePlan(plan.planId);
   usePlannerShortcuts(locked ? nothing : saver.save);
-  const settled = useMemo(
-    (): JudgedPlan | undefined =>
-      judged?.kind === 'rig' && report ? { rig: judged.rig, subject: judged, report, pending: false } : undefined,
-    [judged, report],
-  );
-  /** While something is dragged the sheet keeps to what was judged last, all of one moment; what is held is drawn ahead of it. */
-  const shown = useMemo(
-    (): JudgedPlan | undefined => (dragging || !rig || !subject || !settled ? settled : { ...settled, rig, subject, pending }),
-    [dragging, rig, subject, settled, pending],
-  );
-  const live = useMemo(
-    (): LivePlan | undefined => (shown && settled ? { ...shown, facts, judged: settled } : undefined),
-    [shown, settled, facts],
-  );
-  const calm = useCalm<JudgedPlan | undefined>(live, settled);
   if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
     <div className="flex min-h-0 flex-1 flex-col min-[1100px]:h-[calc(100dvh-3.25rem)] min-[1100px]:flex-none">
       <PlannerHeader
-        report={calm?.report}
-        pending={calm?.pending ?? pending}
+        report={roundSheet?.report}
+        pending={roundSheet?.pending ?? pending}
         planId={plan.planId}
         save={saver.save}
         saving={saver.saving}
@@ -124,11 +111,18 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
         </p>
       )}
       <HeldFollows ready={!pending} />
-      {calm && <PlannerSentence report={calm.report} />}
-      {calm && (
-        <LivePlanContext value={live}>
-          <Workplace plan={plan} rig={calm.rig} subject={calm.subject} report={calm.report} facts={facts} register={register} />
-        </LivePlanContext>
+      {roundSheet && <PlannerSentence report={roundSheet.report} />}
+      {roundSheet && (
+        <SheetPlanContext value={onSheet}>
+          <Workplace
+            plan={plan}
+            rig={roundSheet.rig}
+            subject={roundSheet.subject}
+            report={roundSheet.report}
+            facts={facts}
+            register={register}
+          />
+        </SheetPlanContext>
       )}
     </div>
   );

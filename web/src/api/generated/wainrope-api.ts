@@ -526,7 +526,7 @@ export type AcceptBundleApiResponse = /** status 201  */ SessionView;
 export type AcceptBundleApiArg = {
   bundleAccept: BundleAccept;
 };
-export type StreamEventsApiResponse = unknown;
+export type StreamEventsApiResponse = /** status 200  */ string;
 export type StreamEventsApiArg = void;
 export type GetTeamApiResponse = /** status 200  */ TeamView;
 export type GetTeamApiArg = void;

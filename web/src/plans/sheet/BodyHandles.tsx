@@ -2,8 +2,8 @@ import { useDrag } from '@use-gesture/react';
 import type { Body, Report, Rig } from '@wainrope/core';
 import { type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
-import { useHeld } from '../draft/live-plan.ts';
 import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
+import { useHeld } from '../draft/shown-plans.ts';
 import { keyEdits } from '../site/body-edits.ts';
 import { type SheetSize, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
 

@@ -5,8 +5,8 @@ import { type KeyboardEvent, memo, type ReactNode, useCallback, useEffect, useLa
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
-import { type LivePlan, useCalm, useLivePlan } from '../draft/live-plan.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from '../draft/planner-slice.ts';
+import { type SheetPlan, useSheetPlan, useSlowedWhileDragging } from '../draft/shown-plans.ts';
 import { addEdits, featureEdits } from '../site/body-edits.ts';
 import { BodyHandles } from './BodyHandles.tsx';
 import { FeatureHandles } from './FeatureHandles.tsx';
@@ -24,11 +24,11 @@ import { toMap, useSheetView } from './use-sheet-view.ts';
 import { WayOnSheet } from './WayOnSheet.tsx';
 
 /** What the sheet's words are about. */
-type NamedPlan = Pick<LivePlan, 'rig' | 'report'>;
+type NamedPlan = Pick<SheetPlan, 'rig' | 'report'>;
 
 /** The site from above, to scale: north is up. */
 export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
-  const { rig, report, facts, judged, subject } = useLivePlan();
+  const { rig, report, facts, lastJudged, subject } = useSheetPlan();
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder);
   const { units, figure } = useFigures();
@@ -44,7 +44,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
   const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
   const fitAll = useCallback(() => newest.current.fit(), []);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
-  const named = useCalm<NamedPlan>({ rig, report }, judged);
+  const named = useSlowedWhileDragging<NamedPlan>({ rig, report }, lastJudged);
   const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
   const labels = useMemo(
     () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure, reaches }),

@@ -9,7 +9,7 @@ import {
   type VehicleBody,
 } from '@wainrope/core';
 import { Fragment, memo } from 'react';
-import { useHeld } from '../draft/live-plan.ts';
+import { useHeld } from '../draft/shown-plans.ts';
 import type { Point2 } from './layout/place-labels.ts';
 import { type SheetSize, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
 import { OtherBody } from './OtherBody.tsx';

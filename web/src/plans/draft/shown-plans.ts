@@ -1,0 +1,124 @@
+import type { Body, Case, GearFacts, Report, Rig } from '@wainrope/core';
+import { createContext, useContext, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useAppDispatch, useAppSelector } from '../../store.ts';
+import type { Judgement } from '../solver/use-judgement.ts';
+import { heldTakenOver } from './planner-slice.ts';
+
+/** A rig, the case made of it, and a report. */
+export interface JudgedPlan {
+  readonly rig: Rig;
+  readonly subject: Case;
+  readonly report: Report;
+  /** The report belongs to an earlier rig. */
+  readonly pending: boolean;
+}
+
+/** What the sheet draws: the rig as it stands with the newest report, which may be of the rig a moment ago. */
+export interface SheetPlan extends JudgedPlan {
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  /** The rig that was judged last with its own report: all of one moment. */
+  readonly lastJudged: JudgedPlan;
+}
+
+/** What is drawn of the open plan. */
+interface ShownPlans {
+  readonly onSheet: SheetPlan | undefined;
+  /** What stands round the sheet: the same, and while something is dragged what was judged last, drawn anew a few times a second. */
+  readonly roundSheet: JudgedPlan | undefined;
+}
+
+interface DraftOfPlan {
+  readonly rig: Rig | undefined;
+  readonly subject: Case | undefined;
+  readonly facts: ReadonlyMap<string, GearFacts>;
+}
+
+/**
+ * What the planner shows of a draft and of how it was judged. While something is dragged the sheet keeps to what was judged last, so
+ * that all of it is of one moment, and what is held is drawn ahead of it; else the rig is shown as it stands at once.
+ */
+export function useShownPlans({ rig, subject, facts }: DraftOfPlan, { report, judged, pending }: Judgement): ShownPlans {
+  const dragging = useAppSelector((state) => state.planner.held !== undefined);
+  const lastJudged = useMemo(
+    (): JudgedPlan | undefined =>
+      judged?.kind === 'rig' && report ? { rig: judged.rig, subject: judged, report, pending: false } : undefined,
+    [judged, report],
+  );
+  const drawn = useMemo(
+    (): JudgedPlan | undefined => (dragging || !rig || !subject || !lastJudged ? lastJudged : { ...lastJudged, rig, subject, pending }),
+    [dragging, rig, subject, lastJudged, pending],
+  );
+  const onSheet = useMemo(
+    (): SheetPlan | undefined => (drawn && lastJudged ? { ...drawn, facts, lastJudged } : undefined),
+    [drawn, lastJudged, facts],
+  );
+  return { onSheet, roundSheet: useSlowedWhileDragging<JudgedPlan | undefined>(onSheet, lastJudged) };
+}
+
+/** For the sheet alone, which follows the pointer. */
+export const SheetPlanContext = createContext<SheetPlan | undefined>(undefined);
+
+export function useSheetPlan(): SheetPlan {
+  const plan = useContext(SheetPlanContext);
+  if (!plan) throw new Error('The sheet is drawn inside an open plan.');
+  return plan;
+}
+
+/** While something is dragged, what stands round the sheet is drawn anew this often at most, ms: numbers that change faster cannot be read. */
+const SLOWED_MS = 250;
+
+/** What stands now; while something is dragged, what was judged last, now and then, as soon as there is time for it. */
+export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
+  const dragging = useAppSelector((state) => state.planner.held !== undefined);
+  const [shown, setShown] = useState<{ readonly value: T }>();
+  const newest = useRef(lastJudged);
+  useEffect(() => {
+    newest.current = lastJudged;
+  }, [lastJudged]);
+  useEffect(() => {
+    if (!dragging) return;
+    const timer = setInterval(() => setShown({ value: newest.current }), SLOWED_MS);
+    setShown({ value: newest.current });
+    return () => {
+      clearInterval(timer);
+      setShown(undefined);
+    };
+  }, [dragging]);
+  const deferred = useDeferredValue(shown);
+  return dragging && deferred ? deferred.value : now;
+}
+
+/** A body as it is drawn: where the pointer holds it, else where the rig has it. */
+export const useHeld = <B extends Body>(body: B): B =>
+  useAppSelector(({ planner: { held } }) => (held?.id === body.id ? (held as B) : body));
+
+/** So many times as long as taking it in and drawing it took, the device is left to itself before it is taken in again. */
+const REST = 2;
+
+/** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
+export function HeldFollows({ ready }: { readonly ready: boolean }) {
+  const held = useAppSelector((state) => state.planner.held);
+  const dragging = held !== undefined;
+  const waiting = dragging && ready;
+  const taken = useRef(0);
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    if (!dragging) taken.current = 0;
+  }, [dragging]);
+  useEffect(() => {
+    if (!waiting) return;
+    const tookMs = performance.now() - taken.current;
+    const timer = setTimeout(
+      () => {
+        taken.current = performance.now();
+        dispatch(heldTakenOver());
+      },
+      taken.current === 0 ? 0 : Math.min(REST * tookMs, MOST_REST_MS),
+    );
+    return () => clearTimeout(timer);
+  }, [waiting, dispatch]);
+  return null;
+}
+
+/** Even a slow device shows the rope where it is a few times a second, ms. */
+const MOST_REST_MS = 200;
