@@ -6,7 +6,8 @@ import { redone, undone } from './planner-slice.ts';
 export function usePlannerShortcuts(save: () => void): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
-    const typing = ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== 'checkbox';
+    const typing = ({ target }: KeyboardEvent) =>
+      target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && target.type !== 'checkbox');
     const actions: { readonly [key: string]: (event: KeyboardEvent) => void } = {
       s: save,
       z: (event) => dispatch(event.shiftKey ? redone() : undone()),

@@ -1,0 +1,90 @@
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import type { PlanSummary } from '@wainrope/contract';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { PlanListPage } from './PlanListPage.tsx';
+
+const asked = vi.hoisted(() => ({ plans: [] as unknown[] | undefined, mayWrite: true }));
+vi.mock('../api/wainrope-api.ts', () => ({ useAllPlansQuery: () => ({ data: asked.plans, refetch: () => undefined }) }));
+vi.mock('../access/use-session.ts', () => ({ useMay: () => () => asked.mayWrite }));
+vi.mock('../shell/ProblemNote.tsx', () => ({ ProblemNote: () => null }));
+vi.mock('./documents/BringRig.tsx', () => ({ BringRig: () => <button type="button">Bring a rig file</button> }));
+
+const plan = (name: string, change: Partial<PlanSummary> = {}): PlanSummary => ({
+  planId: name,
+  name,
+  version: 2,
+  state: 'draft',
+  savedAt: '2026-01-15T10:00:00+00:00',
+  savedBy: 'Tomas Aldbrook',
+  verdict: 'watch',
+  outOfDate: [],
+  weakest: 'ST-02 Static strap 3 m',
+  ...change,
+});
+const show = (address = '/plans') =>
+  render(
+    <MemoryRouter initialEntries={[address]}>
+      <PlanListPage />
+    </MemoryRouter>,
+  );
+const names = () => screen.queryAllByRole('listitem').map((row) => within(row).getByRole('link').getAttribute('href'));
+
+beforeEach(() => {
+  asked.mayWrite = true;
+  asked.plans = [
+    plan('Otter at the ford'),
+    plan('Badger on the track', { verdict: 'clear', outOfDate: ['TS-03: was in-use, is quarantined.'], weakest: 'TS-03 Tree strap' }),
+    plan('Last winter', { state: 'archived' }),
+  ];
+});
+afterEach(cleanup);
+
+describe('the list of plans', () => {
+  it('strikes through a verdict that no longer stands, says why, and leaves the others', () => {
+    show();
+    const [otter, badger] = screen.getAllByRole('listitem');
+    if (!otter || !badger) throw new Error('no rows');
+    const struck = (row: HTMLElement, words: string) =>
+      within(row)
+        .getAllByText(words)
+        .some((entry) => entry.closest('.line-through') !== null);
+    expect(struck(otter, 'Watch')).toBe(false);
+    expect(otter.textContent).not.toContain('Out of date');
+    expect(struck(badger, 'Clear')).toBe(true);
+    expect(badger.textContent).toContain('Out of date: TS-03: was in-use, is quarantined. Open it for today’s judgement.');
+  });
+  it('leaves out what was put away until it is asked for, and finds by name and by the weakest piece', () => {
+    show();
+    expect(names()).toEqual(['/plans/Otter at the ford', '/plans/Badger on the track']);
+    fireEvent.change(screen.getByLabelText('In which state'), { target: { value: 'archived' } });
+    expect(names()).toEqual(['/plans/Last winter']);
+    fireEvent.change(screen.getByLabelText('In which state'), { target: { value: '' } });
+    fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'tree STRAP' } });
+    expect(names()).toEqual(['/plans/Badger on the track']);
+    fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'nowhere' } });
+    expect(screen.getByText('No plan fits this choice.')).toBeDefined();
+  });
+  it('opens as a link says', () => {
+    show('/plans?q=badger');
+    expect(names()).toEqual(['/plans/Badger on the track']);
+  });
+  it('offers a new plan and a rig file only to who may write plans', () => {
+    show();
+    expect(screen.getByRole('link', { name: 'New plan' })).toBeDefined();
+    cleanup();
+    asked.mayWrite = false;
+    show();
+    expect(screen.queryByRole('link', { name: 'New plan' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Bring a rig file' })).toBeNull();
+  });
+  it('says what to do where there is none, and nothing while it is not read', () => {
+    asked.plans = [];
+    show();
+    expect(screen.getByText(/No plan yet\. Begin one/)).toBeDefined();
+    cleanup();
+    asked.plans = undefined;
+    show();
+    expect(screen.queryByText(/No plan yet/)).toBeNull();
+  });
+});
