@@ -1,0 +1,142 @@
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import type { PlanView } from '@wainrope/contract';
+import { judge } from '@wainrope/core/judging';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import plantationFile from '../../../demo/plans/plantation-ride-self-recovery.json' with { type: 'json' };
+import { store } from '../store.ts';
+import { caseOfFile } from '../testing/case-of-file.ts';
+import { RecordPanel } from './RecordPanel.tsx';
+
+const server = vi.hoisted(() => ({
+  may: true,
+  comments: { data: { items: [] as object[] }, isLoading: false },
+  versions: { data: { items: [] as object[] }, isLoading: false },
+  asked: [] as (readonly [what: string, told: unknown])[],
+  stateError: undefined as unknown,
+}));
+vi.mock('../access/use-session.ts', () => ({ useMay: () => () => server.may }));
+vi.mock('../shell/ProblemNote.tsx', () => ({ ProblemNote: () => null }));
+vi.mock('../api/wainrope-api.ts', async (original) => {
+  const act = (what: string, error?: unknown) => [
+    (told: unknown) => {
+      server.asked.push([what, told]);
+      return Promise.resolve({ data: { planId: 'the-copy', rig: {} } });
+    },
+    { isLoading: false, error },
+  ];
+  return {
+    ...(await original<typeof import('../api/wainrope-api.ts')>()),
+    problemOf: (error: unknown) => error ?? { status: 0 },
+    useListCommentsQuery: () => server.comments,
+    useListVersionsQuery: () => server.versions,
+    useAddCommentMutation: () => act('comment'),
+    useCreatePlanMutation: () => act('copy'),
+    useKeepLayoutMutation: () => act('keep'),
+    useOverrideFindingMutation: () => act('answer'),
+    useSetPlanStateMutation: () => act('state', server.stateError),
+    useLazyGetVersionQuery: () => act('version'),
+  };
+});
+
+const subject = caseOfFile(plantationFile);
+const report = judge(subject);
+const planIn = (change: Partial<PlanView> = {}): PlanView => ({
+  planId: 'plan',
+  name: 'Plantation',
+  version: 2,
+  rig: subject.rig,
+  state: 'draft',
+  overrides: [],
+  saved: {
+    report: { verdict: report.verdict, coreVersion: report.coreVersion, findings: [] },
+    asOf: '2026-01-15',
+    savedAt: '2026-01-15T10:00:00+00:00',
+    savedBy: 'Tomas Aldbrook',
+    policyHash: '',
+    coreVersion: report.coreVersion,
+  },
+  fresh: { report, asOf: '2026-01-15', outOfDate: [] },
+  ...change,
+});
+const apply = vi.fn();
+const show = (plan = planIn()) =>
+  render(
+    <Provider store={store}>
+      <MemoryRouter>
+        <RecordPanel plan={plan} rig={subject.rig} report={report} apply={apply} />
+      </MemoryRouter>
+    </Provider>,
+  );
+const buttons = () => screen.queryAllByRole('button').map(({ textContent }) => textContent);
+
+beforeEach(() => {
+  Object.assign(server, { may: true, asked: [], stateError: undefined });
+  server.comments = { data: { items: [] }, isLoading: false };
+  server.versions = { data: { items: [] }, isLoading: false };
+});
+afterEach(cleanup);
+
+describe('the record of a plan', () => {
+  it('is drawn once all of it is here', () => {
+    server.comments = { ...server.comments, isLoading: true };
+    show();
+    expect(buttons()).toEqual([]);
+    expect(screen.getByText(/Opening the plan’s record/)).toBeDefined();
+  });
+  it.each([
+    ['draft', ['Declare it ready', 'Put it away']],
+    ['ready', ['Note it as used', 'Back to draft', 'Put it away']],
+    ['used', ['Back to draft', 'Put it away']],
+    ['archived', ['Take it out again']],
+  ] as const)('offers where a plan that is %s may go next', (state, steps) => {
+    show(planIn({ state }));
+    expect(buttons().slice(0, steps.length)).toEqual(steps);
+    fireEvent.click(screen.getByRole('button', { name: steps[0] }));
+    expect(server.asked[0]).toMatchObject(['state', { planId: 'plan', planStateChange: { version: 2 } }]);
+  });
+  it('shows who only reads everything, and offers nothing', () => {
+    server.may = false;
+    server.comments = {
+      data: { items: [{ commentId: 'c', words: 'Deep drain.', by: 'Isla Wrenfell', at: '2026-01-15T10:00:00+00:00', version: 1 }] },
+      isLoading: false,
+    };
+    show();
+    expect(screen.getByText(/Deep drain\./)).toBeDefined();
+    expect(buttons()).toEqual([]);
+  });
+  it('copies the plan under a name of its own, with its rig', async () => {
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'Copy the plan' }));
+    await waitFor(() => expect(server.asked).toHaveLength(1));
+    expect(server.asked[0]).toMatchObject(['copy', { planCreate: { rig: subject.rig } }]);
+  });
+  it('takes a comment only with words in it, and empties the field once it is kept', async () => {
+    show();
+    const say = screen.getByRole('button', { name: 'Say it' });
+    const words = screen.getByLabelText('Say something about this plan');
+    fireEvent.change(words, { target: { value: '   ' } });
+    expect(say.hasAttribute('disabled')).toBe(true);
+    fireEvent.change(words, { target: { value: ' The drain is deep. ' } });
+    fireEvent.click(say);
+    expect(server.asked[0]).toMatchObject(['comment', { commentCreate: { words: 'The drain is deep.' } }]);
+    await waitFor(() => expect((words as HTMLTextAreaElement).value).toBe(''));
+  });
+  it('brings an earlier version back as an edit, and never offers the one that stands', async () => {
+    const version = (no: number) => ({
+      version: no,
+      name: 'P',
+      savedAt: '2026-01-15T10:00:00+00:00',
+      savedBy: 'T',
+      verdict: 'clear',
+      changes: [],
+    });
+    server.versions = { data: { items: [version(2), version(1)] }, isLoading: false };
+    show();
+    expect(screen.getAllByRole('button', { name: 'Bring back' })).toHaveLength(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Bring back' }));
+    await waitFor(() => expect(apply).toHaveBeenCalledWith([{ kind: 'replace-rig', rig: {} }]));
+    expect(server.asked[0]).toEqual(['version', { planId: 'plan', version: 1 }]);
+  });
+});
