@@ -11,11 +11,14 @@ async function judgeInBrowser(page: Page, subject: unknown): Promise<unknown> {
     const entry = performance.getEntriesByType('resource').find(({ name }) => name.includes('solver.worker'));
     if (!entry) throw new Error('the page loaded no solver');
     const worker = new Worker(entry.name, { type: 'module' });
-    return new Promise((done, fail) => {
-      worker.onerror = (event) => fail(new Error(event.message));
-      worker.onmessage = ({ data }) => done(data.value);
-      worker.postMessage({ id: 'agreement', type: 'APPLY', path: ['judge'], argumentList: [{ type: 'RAW', value }] });
-    });
+    const ask = (id: string, told: readonly unknown[]) =>
+      new Promise((done, fail) => {
+        worker.onerror = (event) => fail(new Error(event.message));
+        worker.onmessage = ({ data }) => data.id === id && done(data.value);
+        worker.postMessage({ id, type: 'APPLY', path: [id], argumentList: told.map((entry) => ({ type: 'RAW', value: entry })) });
+      });
+    await ask('know', ['agreement', value]);
+    return ask('judge', ['agreement']);
   }, subject);
 }
 

@@ -121,7 +121,7 @@ test('settings and a kit that somebody else saved meanwhile: nothing typed is lo
     await request.post('/api/v1/policy', { data: { baseHash: contentHash, content: theirs, reason: 'Stretch, for a trial' } })
   ).json();
   const note = page.getByRole('alert').filter({ hasText: 'Somebody saved the settings' });
-  await expect(note).toContainText('Design factors, stretch: 2 → 3');
+  await expect(note).toContainText('Design factors, Stretch rope: 2 → 3');
   await expect(mine).toHaveValue('5');
   await note.getByRole('button', { name: 'Take theirs into the form' }).click();
   await expect(mine).toHaveValue('4');
