@@ -173,7 +173,7 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
         viewBox={`0 0 100 ${HEIGHT + 12}`}
         preserveAspectRatio="xMidYMax meet"
         aria-hidden="true"
-        className="relative z-[6]"
+        className="relative z-[6] overflow-visible"
       >
         <Hatching id={`hatch-${worst.id}`} />
         <Bar share={greatest} fill={`url(#hatch-${worst.id})`} outline />
@@ -204,10 +204,10 @@ function ColumnButton({ column, selected, select }: ColumnProps) {
   );
 }
 
-/** A share beside its bar; one of three digits is set smaller, so that it stays within its column. */
+/** A share beside its bar; one of three digits reaches into the column's own margin. */
 function Share({ words }: { readonly words: string }) {
   return (
-    <text x="68" y={HEIGHT - 8} fontSize={words.length > 4 ? 12 : 15} fontWeight="600" fill="var(--ink)">
+    <text x="68" y={HEIGHT - 8} fontSize={words.length > 4 ? 14 : 15} fontWeight="600" fill="var(--ink)">
       {words}
     </text>
   );
