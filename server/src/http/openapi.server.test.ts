@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
+import { operationWords } from './operation-words.ts';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -24,7 +25,12 @@ it('describes requests from the contract’s own rules', async () => {
 it('says of each operation who may call it and what it answers where it refuses', async () => {
   const { body } = await server.http.get('/api/docs/openapi.json');
   const { put: change } = body.paths['/api/v1/gear/{gearId}'];
-  expect(change).toMatchObject({ 'x-needs': 'gear.write', security: [{ session: [] }] });
+  const operations = Object.values<object>(body.paths).flatMap((methods) =>
+    Object.values<{ operationId: string; summary: string }>(methods),
+  );
+  expect(operations.every(({ summary }) => summary.length > 5)).toBe(true);
+  expect(operations.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(operationWords).sort());
+  expect(change).toMatchObject({ summary: 'Change a piece', 'x-needs': 'gear.write', security: [{ session: [] }] });
   expect(Object.keys(change.responses)).toEqual(['200', '401', '403', '404', '409', '422']);
   expect(change.responses[422].content['application/problem+json'].schema.$ref).toBe('#/components/schemas/Problem');
   const { post: signIn } = body.paths['/api/v1/session'];

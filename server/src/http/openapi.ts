@@ -4,6 +4,7 @@ import { ApiProperty, type ApiPropertyOptions, DocumentBuilder, type OpenAPIObje
 import * as contract from '@wainrope/contract';
 import { getMetadataStorage } from 'class-validator';
 import { SESSION_COOKIE, SESSION_SCHEME } from '../actor/route-access.ts';
+import { operationWords } from './operation-words.ts';
 
 type Constructor = new () => object;
 interface Rule {
@@ -116,7 +117,13 @@ function bodyOf({ requestBody }: Operation): string | undefined {
   return schema && '$ref' in schema ? schema.$ref.split('/').at(-1) : undefined;
 }
 
-/** Every operation with what it answers where it refuses, as the guard, the validation and the services do. */
+function wordsOf({ operationId = '' }: Operation): string {
+  const words = operationWords[operationId];
+  if (words === undefined) throw new Error(`The operation ${operationId} has no words in operation-words.ts.`);
+  return words;
+}
+
+/** Every operation with what it does, and what it answers where it refuses, as the guard, the validation and the services do. */
 function withProblems({ paths, components }: OpenAPIObject): OpenAPIObject['paths'] {
   const namesBase = (body: string) => {
     const schema = components?.schemas?.[body];
@@ -134,7 +141,9 @@ function withProblems({ paths, components }: OpenAPIObject): OpenAPIObject['path
   const told = Object.entries(paths).map(([path, methods]) => {
     const operations = METHODS.flatMap((method) => {
       const operation = methods[method];
-      return operation ? [[method, { ...operation, responses: { ...operation.responses, ...refusals(path, operation) } }]] : [];
+      if (operation === undefined) return [];
+      const responses = { ...operation.responses, ...refusals(path, operation) };
+      return [[method, { ...operation, summary: wordsOf(operation), responses }]];
     });
     return [path, { ...methods, ...Object.fromEntries(operations) }];
   });
