@@ -25,9 +25,8 @@ it('describes requests from the contract’s own rules', async () => {
 it('says of each operation who may call it and what it answers where it refuses', async () => {
   const { body } = await server.http.get('/api/docs/openapi.json');
   const { put: change } = body.paths['/api/v1/gear/{gearId}'];
-  const operations = Object.values<object>(body.paths).flatMap((methods) =>
-    Object.values<{ operationId: string; summary: string }>(methods),
-  );
+  const paths: { readonly [path: string]: { readonly [method: string]: { operationId: string; summary: string } } } = body.paths;
+  const operations = Object.values(paths).flatMap((methods) => Object.values(methods));
   expect(operations.every(({ summary }) => summary.length > 5)).toBe(true);
   expect(operations.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(operationWords).sort());
   expect(change).toMatchObject({ summary: 'Change a piece', 'x-needs': 'gear.write', security: [{ session: [] }] });
