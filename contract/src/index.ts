@@ -30,6 +30,7 @@ export {
 export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, subjectKinds } from './audit/audit.dto.ts';
 export { DocumentField, type DocumentName, documentFieldsOf, documentNames } from './documents/document-field.ts';
 export { documents } from './documents/documents.ts';
+export { filled, nothingLeft, type OptionalOf } from './every-field.ts';
 export { dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
 export {
   GearChange,
@@ -135,7 +136,6 @@ export {
 export { Problem, ProblemFault } from './problem.ts';
 export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
 export { exportColumns, recogniseHeading, registerColumns } from './register/columns.ts';
-export { given, nothingLeft, type OptionalOf } from './register/given.ts';
 export { readRegisterRow } from './register/read-row.ts';
 export type { CellFault, Cells, RegisterRow } from './register/register-row.ts';
 export { writeRegisterRow } from './register/write-row.ts';

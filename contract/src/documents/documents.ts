@@ -7,7 +7,6 @@ import {
   policyCodec,
   type ReadResult,
   read,
-  readCase,
   readPolicy,
   readRigDocument,
   rigCodec,
@@ -26,7 +25,7 @@ interface WireDocument {
 /** What each document is read and described by. */
 export const documents: { readonly [N in DocumentName]: WireDocument } = {
   Rig: { schema: rigCodec.schema, read: readRigDocument, refused: 'This rig is not understood; nothing was saved.' },
-  Case: { schema: caseCodec.schema, read: readCase },
+  Case: { schema: caseCodec.schema, read: 'answered' },
   Policy: { schema: policyCodec.schema, read: readPolicy },
   InspectionSheet: { schema: inspectionSheetCodec.schema, read: (value, path) => read(inspectionSheetCodec, value, path) },
   InspectionAnswers: { schema: inspectionAnswersCodec.schema, read: (value, path) => read(inspectionAnswersCodec, value, path) },

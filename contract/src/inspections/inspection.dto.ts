@@ -54,6 +54,8 @@ export class InspectionCreate {
   @IsOptional() @IsIn(grades) grade?: Grade;
   @IsOptional() @IsDayText() nextDue?: string;
   @IsOptional() @IsString() @MaxLength(2000) note?: string;
+  /** Who confirmed it on their device: it is kept under no other name. Left out: whoever sends it. */
+  @IsOptional() @IsUUID() confirmedBy?: string;
   /** Takes a piece in quarantine back to use. */
   @IsOptional() @IsBoolean() returnsToUse?: boolean;
   /** The earlier inspection that this one corrects. */
@@ -195,6 +197,8 @@ export class PhotoCreate {
   @IsUUID() photoId!: string;
   @IsUUID() subjectId!: string;
   @IsIn(['inspection', 'vehicle', 'hook-up']) subjectKind!: 'inspection' | 'vehicle' | 'hook-up';
+  /** Who confirmed it on their device: it is kept under no other name. Left out: whoever sends it. */
+  @IsOptional() @IsUUID() confirmedBy?: string;
   @IsString() @Length(20, 2_800_000, { message: 'A photo of at most 2 MB is taken.' }) contentBase64!: string;
   @IsString() @Length(20, 90_000, { message: 'The small picture has at most 60 kB.' }) thumbnailBase64!: string;
 }

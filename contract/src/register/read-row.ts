@@ -1,6 +1,6 @@
 import type { GearClass } from '@wainrope/core';
+import { filled } from '../every-field.ts';
 import { partsOfRow } from './columns.ts';
-import { given } from './given.ts';
 import type { CellFault, Cells, ReadRowSettings, RegisterRow, RowReader } from './register-row.ts';
 
 export type ReadRow = { readonly row?: RegisterRow; readonly faults: readonly CellFault[] };
@@ -38,7 +38,7 @@ export function readRegisterRow(cells: Cells, settings: ReadRowSettings): ReadRo
   };
   if (faults.length > 0 || !tag || !kind || !name || !state || !marks || !attributes || overloadsSinceInspection === undefined)
     return { faults };
-  return { faults, row: { tag, kind, name, state, marks, attributes, overloadsSinceInspection, ...given(rest) } };
+  return { faults, row: { tag, kind, name, state, marks, attributes, overloadsSinceInspection, ...filled(rest) } };
 }
 
 type Needed = 'tag' | 'kind' | 'name' | 'state' | 'marks' | 'attributes' | 'overloadsSinceInspection';

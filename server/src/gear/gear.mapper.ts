@@ -1,4 +1,4 @@
-import { given as allGiven, type GearView, type MarkView, type OptionalOf, type PieceAway } from '@wainrope/contract';
+import { filled, type GearView, type MarkView, type OptionalOf, type PieceAway } from '@wainrope/contract';
 import {
   type GearClass,
   type GearState,
@@ -57,7 +57,7 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     marks: marks.map(markView),
     attributes: row.attributes as object,
     overloadsSinceInspection: row.overloads_since_inspection,
-    ...allGiven(optional),
+    ...filled(optional),
     rowVersion: row.row_version,
     factsRevision: row.facts_revision,
   };

@@ -1,8 +1,8 @@
 import {
   type Cells,
+  filled,
   type GearInput,
   type GearView,
-  given,
   type OptionalOf,
   type RegisterRow,
   registerColumns,
@@ -28,7 +28,7 @@ export function registerRowOf(gear: GearView, { kitNames, vehicleNames }: Wherea
     note: gear.note,
   };
   const attributes = gear.attributes as RegisterRow['attributes'];
-  return { tag, kind, name, state, marks, attributes, overloadsSinceInspection, ...given(optional) };
+  return { tag, kind, name, state, marks, attributes, overloadsSinceInspection, ...filled(optional) };
 }
 
 /** A row laid over the piece that has its tag: an empty cell leaves what the register knows, and an older inspection does not replace a newer one. */

@@ -28,6 +28,7 @@ import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts
 import { GearRepository } from '../gear/gear.repository.ts';
 import { gearName } from '../gear/gear.service.ts';
 import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
+import { refuseForOthers } from './confirmed-by.ts';
 import { defectsOf, recoveredPoints } from './defects-of.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { SheetRepository } from './sheet.repository.ts';
@@ -68,6 +69,7 @@ export class InspectionService {
    * Sent twice with one id, it is kept once.
    */
   async add(actor: Actor, input: InspectionCreate): Promise<InspectionView> {
+    refuseForOthers(actor, input.confirmedBy);
     return this.database.inTeam(actor.teamId, async (trx) => {
       const piece = await this.gear.byIdLocked(trx, input.gearId);
       if (!piece) throw notFound('piece', input.gearId);

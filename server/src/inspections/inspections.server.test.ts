@@ -319,6 +319,29 @@ describe('exposure', () => {
   });
 });
 
+describe('what a device kept until there was a signal', () => {
+  it('is taken from the person who confirmed it, and from nobody else, though they be signed in there by now', async () => {
+    const gearId = await strap();
+    const { personId } = (await keeper.get('/api/v1/session').expect(200)).body.person;
+    const sent = inspection(gearId, { confirmedBy: personId });
+    expect((await server.http.post('/api/v1/inspections').send(sent).expect(401)).body.title).toBe('Signed in as somebody else');
+    expect((await gearOf(gearId)).inspection).toBeUndefined();
+    await keeper.post('/api/v1/inspections').send(sent).expect(201);
+    expect((await gearOf(gearId)).inspection.by).toBe('Tomas Aldbrook');
+    // Also where it is there already, nothing is said of it to somebody else.
+    await server.http.post('/api/v1/inspections').send(sent).expect(401);
+    const photo = {
+      photoId: randomUUID(),
+      subjectId: sent.inspectionId,
+      subjectKind: 'inspection',
+      confirmedBy: personId,
+      contentBase64: base64('a photo of the failing eye'),
+      thumbnailBase64: base64('the same one, only smaller'),
+    };
+    await server.http.post('/api/v1/photos').send(photo).expect(401);
+  });
+});
+
 describe('photos', () => {
   const jpeg = Buffer.concat([
     Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0, 16]),

@@ -20,6 +20,7 @@ import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts
 import { GearRepository } from '../gear/gear.repository.ts';
 import { factsChange, gearName } from '../gear/gear.service.ts';
 import { invalid, notFound } from '../http/problem.ts';
+import { refuseForOthers } from './confirmed-by.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { pictureOnly } from './photo-bytes.ts';
 
@@ -151,7 +152,9 @@ export class PieceCareService {
   }
 
   /** Keeps a photo without what the camera wrote beside it. Sent twice with one id, it is kept once. */
-  async addPhoto(actor: Actor, { photoId, subjectId, subjectKind, contentBase64, thumbnailBase64 }: PhotoCreate): Promise<PhotoView> {
+  async addPhoto(actor: Actor, { confirmedBy, ...photo }: PhotoCreate): Promise<PhotoView> {
+    refuseForOthers(actor, confirmedBy);
+    const { photoId, subjectId, subjectKind, contentBase64, thumbnailBase64 } = photo;
     const content = picture(contentBase64, 'contentBase64', PHOTO_MAX_BYTES);
     const thumbnail = picture(thumbnailBase64, 'thumbnailBase64', THUMBNAIL_MAX_BYTES);
     return this.database.inTeam(actor.teamId, async (trx) => {

@@ -171,7 +171,7 @@ function useBenchKeys(pass: () => void): void {
 function Bench({ parts, existing, decimal, next }: BenchProps) {
   const { piece, inForce } = parts;
   const { sheet } = inForce;
-  const { draft, change } = useDraft(parts, existing);
+  const { draft, change, kept } = useDraft(parts, existing);
   const outcome = draftOutcome(draft, sheet, piece, decimal);
   const settled = draft.status === 'sent' || draft.status === 'queued';
   const pass = () => {
@@ -188,7 +188,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   };
   const attributes = piece.attributes as { readonly [key: string]: unknown };
   return (
-    <>
+    <div data-kept={kept}>
       <PieceHead piece={piece} />
       {draft.status === 'refused' && (
         <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
@@ -250,7 +250,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
           )}
         </div>
       </div>
-    </>
+    </div>
   );
 }
 

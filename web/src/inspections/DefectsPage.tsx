@@ -10,7 +10,7 @@ import { InspectTabs } from './InspectTabs.tsx';
 /** What was found and is not yet put right. */
 export function DefectsPage() {
   const { data, error, refetch } = useListDefectsQuery();
-  const items = (data?.items ?? []) as readonly DefectView[];
+  const items = data?.items ?? [];
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
       <InspectTabs title="Open defects" />

@@ -36,7 +36,7 @@ const formOf = (kit: KitDetail): FormValues => ({
   terrain: kit.terrain ?? '',
   vehicleId: kit.vehicleId ?? '',
   note: kit.note ?? '',
-  lines: (kit.wanted as readonly Wanted[]).map(lineOf),
+  lines: kit.wanted.map(lineOf),
 });
 
 type ReadLines = { readonly ok: true; readonly wanted: readonly Wanted[] } | { readonly ok: false; readonly message: string };

@@ -1,4 +1,4 @@
-import { type KitDetail, type KitList, wantsInspecting } from '@wainrope/contract';
+import { type KitDetail, wantsInspecting } from '@wainrope/contract';
 import { type KitPiece, type KitReadiness, kitReadiness } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListKitsQuery } from '../api/wainrope-api.ts';
@@ -27,7 +27,7 @@ export function useKits() {
   const { pieces, team, error: registerError, refetch } = useRegister();
   const { data, error } = useListKitsQuery();
   const kits = useMemo(() => {
-    const list = (data as KitList | undefined)?.items;
+    const list = data?.items;
     if (!list || !pieces || !team) return undefined;
     const all = pieces.filter(({ gear }) => gear.state !== 'retired').map((piece) => ({ piece, kitPiece: kitPiece(piece, team.today) }));
     return list.map((kit): KitState => {

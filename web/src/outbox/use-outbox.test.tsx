@@ -10,6 +10,8 @@ const device = vi.hoisted(() => ({
   drafts: [] as Row[],
   photos: [] as Row[],
   sent: [] as string[],
+  /** Who confirmed it, as the server was told. */
+  told: [] as unknown[],
   /** What the server answers, by the id that it is sent; nothing is a yes. */
   answers: {} as { [id: string]: unknown },
 }));
@@ -32,14 +34,17 @@ vi.mock('./bench-store.ts', () => {
 });
 vi.mock('./use-live.ts', () => ({ useLive: () => device.drafts.length + device.photos.length }));
 vi.mock('../api/wainrope-api.ts', () => {
-  const post = (id: string) => {
+  const post = (id: string, { confirmedBy }: Row) => {
     device.sent.push(id);
+    device.told.push(confirmedBy);
     return Promise.resolve(device.answers[id] === undefined ? { data: {} } : { error: device.answers[id] });
   };
   return {
     problemOf: (error: unknown) => error,
-    useAddInspectionMutation: () => [({ inspectionCreate }: { inspectionCreate: Row }) => post(String(inspectionCreate.inspectionId))],
-    useAddPhotoMutation: () => [({ photoCreate }: { photoCreate: Row }) => post(String(photoCreate.photoId))],
+    useAddInspectionMutation: () => [
+      ({ inspectionCreate }: { inspectionCreate: Row }) => post(String(inspectionCreate.inspectionId), inspectionCreate),
+    ],
+    useAddPhotoMutation: () => [({ photoCreate }: { photoCreate: Row }) => post(String(photoCreate.photoId), photoCreate)],
   };
 });
 
@@ -68,6 +73,7 @@ beforeEach(() => {
     drafts: [],
     photos: [],
     sent: [],
+    told: [],
     answers: {},
   });
 });
@@ -135,6 +141,7 @@ describe('what waits on the device', () => {
     device.answers = { 'with-first': { status: 503, detail: 'later' } };
     await open('tomas');
     expect(device.sent).toEqual(['first', 'with-first']);
+    expect(device.told).toEqual(['tomas', 'tomas']);
     expect(statusOf('with-first')).toBe('kept');
     device.answers = {};
     await settle(8000);

@@ -1,4 +1,4 @@
-import type { InspectionCreate } from '@wainrope/contract';
+import type { InspectionCreate, PhotoCreate } from '@wainrope/contract';
 import { useEffect, useRef } from 'react';
 import { problemOf, useAddInspectionMutation, useAddPhotoMutation } from '../api/wainrope-api.ts';
 import { type BenchDraft, type BenchPhoto, benchStore } from './bench-store.ts';
@@ -8,7 +8,8 @@ const RETRY_MS = 8000;
 
 /**
  * Sends what this person confirmed on this device, in order, for as long as it takes. Sending twice keeps it once. What somebody
- * else confirmed waits until they sign in: an inspection is never kept under another's name.
+ * else confirmed waits until they sign in: an inspection is never kept under another's name. The page may be wrong about who is
+ * signed in, so that each carries who confirmed it, and the server takes it from nobody else.
  */
 function useOutbox(personId: string | undefined): void {
   const [addInspection] = useAddInspectionMutation();
@@ -66,7 +67,7 @@ async function photosBy(personId: string | undefined): Promise<readonly BenchPho
 async function sendDrafts(personId: string, post: (request: InspectionCreate) => Promise<Sent>): Promise<void> {
   for (const draft of await queuedBy(personId)) {
     if (!draft.request) continue;
-    const { error } = await post(draft.request);
+    const { error } = await post({ ...draft.request, confirmedBy: personId });
     if (!(await settleDraft(draft, error))) return;
   }
 }
@@ -83,19 +84,18 @@ async function settleDraft({ inspectionId }: BenchDraft, error: unknown): Promis
   return true;
 }
 
-async function sendPhotos(
-  personId: string,
-  post: (photo: {
-    photoId: string;
-    subjectId: string;
-    subjectKind: 'inspection';
-    contentBase64: string;
-    thumbnailBase64: string;
-  }) => Promise<Sent>,
-): Promise<void> {
+async function sendPhotos(personId: string, post: (photo: PhotoCreate) => Promise<Sent>): Promise<void> {
   for (const photo of await photosBy(personId)) {
     const { photoId, inspectionId, contentBase64, thumbnailBase64 } = photo;
-    const { error } = await post({ photoId, subjectId: inspectionId, subjectKind: 'inspection', contentBase64, thumbnailBase64 });
+    const told = {
+      photoId,
+      subjectId: inspectionId,
+      subjectKind: 'inspection',
+      confirmedBy: personId,
+      contentBase64,
+      thumbnailBase64,
+    } as const;
+    const { error } = await post(told);
     if (error !== undefined && mayPass(problemOf(error).status)) return;
     const status: BenchPhoto['status'] = error === undefined ? 'sent' : 'refused';
     await benchStore.photos.update(photoId, { status });

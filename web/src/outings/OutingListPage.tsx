@@ -1,4 +1,4 @@
-import { type HolderKind, holderKinds, type OutingList, type OutingView } from '@wainrope/contract';
+import { type HolderKind, holderKinds, type OutingView } from '@wainrope/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -18,7 +18,7 @@ export function OutingListPage() {
   const { data, error, refetch } = useListOutingsQuery();
   const { team } = useRegister();
   const may = useMay();
-  const items = (data as OutingList | undefined)?.items ?? [];
+  const items = data?.items ?? [];
   const open = items.filter(({ closedAt }) => closedAt === undefined);
   const closed = items.filter(({ closedAt }) => closedAt !== undefined);
   return (

@@ -16,8 +16,7 @@ import { Tag } from '../shell/Tag.tsx';
 /** One outing: who has what, counting back by tag, and what is missing. */
 export function OutingPage() {
   const { outingId = '' } = useParams();
-  const { data, error, refetch } = useGetOutingQuery({ outingId });
-  const outing = data as OutingView | undefined;
+  const { data: outing, error, refetch } = useGetOutingQuery({ outingId });
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
       <p className="no-print">

@@ -1,4 +1,4 @@
-import type { SheetList, SheetView } from '@wainrope/contract';
+import type { SheetView } from '@wainrope/contract';
 import {
   type GearClass,
   gearClasses,
@@ -29,7 +29,7 @@ export function SheetsPage() {
   const { data, error, refetch } = useListSheetsQuery();
   const [params, setParams] = useSearchParams();
   const kind = gearClassNames.find((name) => name === params.get('class')) ?? 'steel-shackle';
-  const view = ((data as SheetList | undefined)?.items as readonly SheetView[] | undefined)?.find((entry) => entry.kind === kind);
+  const view = data?.items.find((entry) => entry.kind === kind);
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <TeamTabs title="Inspection sheets">
@@ -80,7 +80,7 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
       gearClass: kind,
       sheetSave: { baseVersion: view.version, sheet: read.sheet, reason: typed.reason },
     });
-    if (answer.data) takeNewest(answer.data as SheetView);
+    if (answer.data) takeNewest(answer.data);
   });
   return (
     <form onSubmit={submit} noValidate>

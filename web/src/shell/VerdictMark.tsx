@@ -48,6 +48,7 @@ export function VerdictLabel({ verdict, struck = false }: { readonly verdict: Ve
     >
       <VerdictShape verdict={verdict} size={16} />
       {verdictWords[verdict]}
+      {struck && <span className="sr-only">, which no longer stands</span>}
     </span>
   );
 }

@@ -18,6 +18,6 @@ export const loadSecuringStrap = rigRule({
   title: ({ name }) => rich`${name} is a load-securing strap`,
   detail: ({ unlimited }) =>
     unlimited
-      ? rich`This team takes one by its marked working limit alone, and none is on record of it. Take another piece.`
+      ? rich`This team takes one by its marked working limit alone, and it has none on record. Take another piece.`
       : rich`It is refused in any rig.`,
 });

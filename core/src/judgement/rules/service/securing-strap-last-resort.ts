@@ -6,7 +6,7 @@ export const securingStrapLastResort = rigRule({
   code: 'securing-strap-last-resort',
   severity: 'fix',
   softenable: true,
-  why: 'It was made to lie still on a deck: a steady short pull only, and only when nothing better is at hand.',
+  why: 'It was made to hold a load still on a deck: a steady short pull only, and only when nothing better is at hand.',
   needs: ['use.piece', 'gear.class', 'policy'],
   subjects: (rig) => usesOfClass(rig, 'load-securing-strap'),
   about: aboutUse,

@@ -8,7 +8,7 @@ export function nothingLeft(_rest: { readonly [field: string]: never }): void {}
 type Given<T> = { readonly [K in keyof T]?: Exclude<T[K], undefined> };
 
 /** Fields that hold something; every field has to be named, so that none is forgotten. */
-export function given<T extends object>(all: T): Given<T>;
-export function given(all: object): object {
+export function filled<T extends object>(all: T): Given<T>;
+export function filled(all: object): object {
   return Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined));
 }
