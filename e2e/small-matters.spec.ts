@@ -119,3 +119,10 @@ test('in pounds the load path and the labels say a load with all its thousands',
     /4\u202f9\d0 of 33\u202f\d{3} lbf judged/,
   );
 });
+
+test('a piece the team never uses says so before any figure of it', async ({ page }) => {
+  await page.goto('/gear?q=LS-01');
+  await page.getByRole('link', { name: /LS-01/ }).click();
+  const sheet = page.locator('section', { has: page.getByRole('heading', { name: 'Working load limit' }) }).last();
+  await expect(sheet).toContainText(/Never in a rig: made to hold loads down, not to pull\..*\d kN/s);
+});

@@ -192,6 +192,7 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
   return (
     <section>
       <h2 className="stitched pb-1.5 text-xl">Working load limit</h2>
+      {refused && <p className="pt-2 text-rust">Never in a rig: {refused}.</p>}
       {limit.kind === 'rated' && use && (
         <>
           <p className="flex flex-wrap items-baseline gap-x-3 pt-2">
@@ -202,7 +203,6 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
           {term && <Explained term={term} />}
         </>
       )}
-      {refused && <p className="pt-2 text-rust">Never in a rig: {refused}.</p>}
       {limit.kind === 'unrated' && (
         <p className="pt-2 text-rust">Not rated: nothing marked on it is on record, so it never passes a check.</p>
       )}
