@@ -48,7 +48,7 @@ test('a closed tab and a lost connection lose not a tap; what was confirmed is s
   await page.locator('[data-point="no-nicks"]').getByRole('button', { name: 'Worn' }).click();
   await page.getByLabel('What was found: No nicks').fill('two, filed smooth');
   // The last letter is on its way to the device's store for some milliseconds; from then on the tab may go.
-  await expect(page.locator('[data-kept="true"]')).toBeVisible();
+  await expect(page.locator('[data-kept-here="true"]')).toBeVisible();
   await page.close();
   const again = await context.newPage();
   await again.goto(address);

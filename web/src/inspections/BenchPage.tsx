@@ -188,7 +188,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   };
   const attributes = piece.attributes as { readonly [key: string]: unknown };
   return (
-    <div data-kept={kept}>
+    <div data-kept-here={kept}>
       <PieceHead piece={piece} />
       {draft.status === 'refused' && (
         <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
