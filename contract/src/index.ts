@@ -139,6 +139,7 @@ export { exportColumns, recogniseHeading, registerColumns } from './register/col
 export { readRegisterRow } from './register/read-row.ts';
 export type { CellFault, Cells, RegisterRow } from './register/register-row.ts';
 export { writeRegisterRow } from './register/write-row.ts';
+export { TaskQuery, TaskView } from './tasks/task.dto.ts';
 export { CalendarLink, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
 export {

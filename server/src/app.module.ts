@@ -36,6 +36,9 @@ import { PieceCareService } from './inspections/piece-care.service.ts';
 import { SheetController } from './inspections/sheet.controller.ts';
 import { SheetRepository } from './inspections/sheet.repository.ts';
 import { SheetService } from './inspections/sheet.service.ts';
+import { Judging } from './judging/judging.ts';
+import { StandingRepository } from './judging/standing.repository.ts';
+import { Standings } from './judging/standings.ts';
 import { KitController } from './kits/kit.controller.ts';
 import { KitRepository } from './kits/kit.repository.ts';
 import { KitService } from './kits/kit.service.ts';
@@ -52,11 +55,15 @@ import { PlanController } from './plans/plan.controller.ts';
 import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
 import { PlanLifeService } from './plans/plan-life.service.ts';
+import { PlansUnder } from './plans/plans-under.ts';
 import { PolicyController } from './policy/policy.controller.ts';
 import { PolicyService } from './policy/policy.service.ts';
 import { TeamController } from './team/team.controller.ts';
 import { TeamRepository } from './team/team.repository.ts';
 import { TeamService } from './team/team.service.ts';
+import { TaskController } from './threads/task.controller.ts';
+import { Tasks } from './threads/tasks.ts';
+import { WorkerPool } from './threads/worker-pool.ts';
 import { VehicleController } from './vehicles/vehicle.controller.ts';
 import { VehicleRepository } from './vehicles/vehicle.repository.ts';
 import { VehicleService } from './vehicles/vehicle.service.ts';
@@ -84,6 +91,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     LayoutController,
     PolicyController,
     VehicleController,
+    TaskController,
   ],
   providers: [
     Clock,
@@ -115,9 +123,15 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     BundleService,
     CalendarRepository,
     CalendarService,
+    WorkerPool,
+    Tasks,
+    Judging,
+    StandingRepository,
+    Standings,
     PlanRepository,
     PlanService,
     PlanLifeService,
+    PlansUnder,
     LayoutRepository,
     LayoutService,
     PolicyService,

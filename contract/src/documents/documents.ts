@@ -38,4 +38,12 @@ export const documents: { readonly [N in DocumentName]: WireDocument } = {
     read: 'answered',
   },
   KeptReport: { schema: keptReportCodec.schema, read: 'answered' },
+  Finding: {
+    schema: {
+      type: 'object',
+      additionalProperties: true,
+      description: 'What a rule of this version of core found; its words are made when it is shown.',
+    },
+    read: 'answered',
+  },
 };

@@ -1,4 +1,4 @@
-import type { Case, KeptReport, Report, Rig } from '@wainrope/core';
+import type { Case, Finding, KeptReport, Report, Rig } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import { IsArray, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Min, ValidateNested } from 'class-validator';
 
@@ -78,6 +78,8 @@ export class PlanSummary {
   @IsIn(verdicts) verdict!: (typeof verdicts)[number];
   @IsArray() @IsString({ each: true }) outOfDate!: readonly string[];
   @IsOptional() @IsString() weakest?: string;
+  /** The gravest finding, from which the verdict follows; missing where there is none, or where an earlier version of core found it. */
+  @IsOptional() @DocumentField('Finding') reason?: Finding;
 }
 
 export class PlanList {

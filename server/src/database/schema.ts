@@ -1,4 +1,5 @@
 import type { PlanState } from '@wainrope/contract';
+import type { Verdict } from '@wainrope/core';
 import type { ColumnType, GeneratedAlways } from 'kysely';
 import type {
   AccountTable,
@@ -334,6 +335,20 @@ export interface PlanVersionTable {
   saved_at: GeneratedAlways<Date>;
 }
 
+/** What is known of a plan's newest verdict; missing where it has to be made out again. */
+export interface PlanStandingTable {
+  team_id: string;
+  plan_id: string;
+  version_no: number;
+  /** The pieces it was judged with: whatever changes one of them takes this row away. */
+  gear_ids: string[];
+  verdict: Verdict;
+  weakest: string | null;
+  reason: ColumnType<unknown, string | null, string | null>;
+  good_until: Day;
+  pieces_changed: Json;
+}
+
 export interface Database {
   team: TeamTable;
   person: PersonTable;
@@ -364,6 +379,7 @@ export interface Database {
   photo: PhotoTable;
   plan: PlanTable;
   plan_version: PlanVersionTable;
+  plan_standing: PlanStandingTable;
   plan_comment: PlanCommentTable;
   plan_override: PlanOverrideTable;
   team_layout: TeamLayoutTable;

@@ -10,9 +10,11 @@ import {
   ImportPreview,
   ImportRequest,
   ImportResult,
+  TaskQuery,
 } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
+import { Gone } from '../threads/gone.ts';
 import { GearService } from './gear.service.ts';
 import { RegisterImportService } from './register-import.service.ts';
 
@@ -64,15 +66,20 @@ export class GearController {
   @Needs('gear.write')
   @HttpCode(200)
   @ApiOkResponse({ type: ImportPreview })
-  previewImport(@CurrentActor() actor: Actor, @Body() input: ImportRequest): Promise<ImportPreview> {
-    return this.files.preview(actor, input);
+  previewImport(
+    @CurrentActor() actor: Actor,
+    @Body() input: ImportRequest,
+    @Query() { task }: TaskQuery,
+    @Gone() gone: AbortSignal,
+  ): Promise<ImportPreview> {
+    return this.files.preview(actor, input, { task, gone });
   }
 
   @Post('import')
   @Needs('gear.write')
   @HttpCode(200)
   @ApiOkResponse({ type: ImportResult })
-  importGear(@CurrentActor() actor: Actor, @Body() input: ImportCommit): Promise<ImportResult> {
-    return this.files.commit(actor, input);
+  importGear(@CurrentActor() actor: Actor, @Body() input: ImportCommit, @Query() asked: TaskQuery): Promise<ImportResult> {
+    return this.files.commit(actor, input, asked);
   }
 }

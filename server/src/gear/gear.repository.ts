@@ -51,6 +51,12 @@ export class GearRepository {
     );
   }
 
+  /** Pieces by their tags in lower case. */
+  async byTags(trx: TeamTransaction, tags: readonly string[]): Promise<readonly GearView[]> {
+    const rows = await trx.selectFrom('gear').selectAll().where(sql<boolean>`lower(tag) collate "C" = any(${tags}::text[])`).execute();
+    return this.withDetails(trx, rows);
+  }
+
   async all(trx: TeamTransaction): Promise<readonly GearView[]> {
     return this.withDetails(trx, await trx.selectFrom('gear').selectAll().orderBy(sql`lower(tag) collate "C"`).execute());
   }
@@ -211,6 +217,27 @@ export class GearRepository {
       .orderBy('gear_id')
       .forUpdate()
       .execute();
+  }
+
+  /** Pieces that nobody may change until this transaction ends; others may read them and hold them likewise. */
+  async hold(trx: TeamTransaction, gearIds: readonly string[]): Promise<void> {
+    await trx
+      .selectFrom('gear')
+      .select('gear_id')
+      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
+      .orderBy('gear_id')
+      .forShare()
+      .execute();
+  }
+
+  /** Tags by id. */
+  async tags(trx: TeamTransaction, gearIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+    const rows = await trx
+      .selectFrom('gear')
+      .select(['gear_id', 'tag'])
+      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
+      .execute();
+    return new Map(rows.map(({ gear_id, tag }) => [gear_id, tag]));
   }
 
   /** A new state and what an inspection settles. The row's version rises only where the row itself differs, the facts' where the judged does. */

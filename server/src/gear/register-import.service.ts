@@ -1,46 +1,41 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  type Cells,
-  type ColumnChoice,
   exportColumns,
   type GearView,
   type ImportCommit,
-  type ImportFault,
   type ImportPreview,
   type ImportRequest,
   type ImportResult,
-  type ImportRowView,
-  type RegisterRow,
-  readRegisterRow,
-  registerColumns,
   writeRegisterRow,
 } from '@wainrope/contract';
-import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
+import { canonicalJson } from '@wainrope/core';
 import { stringify } from 'csv-stringify/sync';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
-import { invalid } from '../http/problem.ts';
-import { TeamRepository, type Whereabouts } from '../team/team.repository.ts';
+import { conflict, invalid } from '../http/problem.ts';
+import { TeamRepository } from '../team/team.repository.ts';
+import { type Asked, Tasks } from '../threads/tasks.ts';
+import { type Run, threadFile, WorkerPool } from '../threads/worker-pool.ts';
+import type { CompareInput, PlannedRow } from './compare-register.ts';
 import { GearRepository } from './gear.repository.ts';
 import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
-import { gearInputOf, mergeRegisterRow, registerRowOf, rowChanges } from './merge-register-row.ts';
-import { type RegisterFile, readRegisterFile, recogniseColumns } from './register-file.ts';
+import { gearInputOf, registerRowOf } from './merge-register-row.ts';
+import type { ReadInput, ReadLine, ReadOutcome, ReadRegister } from './read-register.ts';
 
-interface PlannedRow {
-  readonly view: ImportRowView;
-  readonly row?: RegisterRow;
-  readonly before?: GearView;
-  readonly inspectionIsNew?: boolean;
-}
+const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
+const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
 
-interface Reading {
-  readonly file: RegisterFile;
-  readonly columns: readonly ColumnChoice[];
+/** So often rows are held against the register again because it changed meanwhile. */
+const ATTEMPTS = 4;
+
+interface Compared {
+  readonly against: Omit<CompareInput, 'lines'>;
   readonly planned: readonly PlannedRow[];
 }
 
+/** Register files: read and held against the register on threads, so that whoever else asks something does not wait. */
 @Injectable()
 export class RegisterImportService {
   constructor(
@@ -48,28 +43,39 @@ export class RegisterImportService {
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
     private readonly audit: AuditTrail,
+    private readonly pool: WorkerPool,
+    private readonly tasks: Tasks,
   ) {}
 
   /** Reads a file and says, row by row, what bringing it in would do. Writes nothing. */
-  async preview(actor: Actor, request: ImportRequest): Promise<ImportPreview> {
-    const { file, columns, planned } = await this.database.inTeam(actor.teamId, (trx) => this.read(trx, request));
-    return { encoding: file.encoding, separator: file.separator, columns, rows: planned.map(({ view }) => view) };
+  async preview(actor: Actor, request: ImportRequest, asked: Asked = {}): Promise<ImportPreview> {
+    return this.tasks.follow(actor, `Reading ${request.fileName}`, asked, async (run) => {
+      const { encoding, separator, columns, lines } = await this.read(actor, request, half(run, 0));
+      const { planned } = await this.compared(actor, lines, half(run, 1));
+      return { encoding, separator, columns, rows: planned.map(({ view }) => view) };
+    });
   }
 
   /** Brings the chosen rows in, all in one transaction or none. A chosen row with faults refuses the whole. */
-  async commit(actor: Actor, request: ImportCommit): Promise<ImportResult> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const { planned } = await this.read(trx, request);
-      const wanted = new Set(request.rows);
-      const chosen = planned.filter(({ view }) => wanted.has(view.row));
-      const faulty = chosen.filter(({ row }) => row === undefined);
-      if (faulty.length > 0)
-        throw invalid(
-          faulty.flatMap(({ view }) => view.faults.map(({ column, message }) => ({ path: `rows[${view.row}].${column}`, message }))),
-          'Some chosen rows have faults; nothing was brought in.',
-        );
-      if (chosen.length !== wanted.size) throw invalid([{ path: 'rows', message: 'A chosen row is not in this file.' }]);
-      return this.store(trx, actor, chosen);
+  async commit(actor: Actor, request: ImportCommit, asked: Asked = {}): Promise<ImportResult> {
+    return this.tasks.follow(actor, `Bringing in ${request.fileName}`, asked, async (run) => {
+      const { lines } = await this.read(actor, request, half(run, 0));
+      let compared = await this.compared(actor, lines, half(run, 1));
+      for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+        const { against, planned } = compared;
+        const chosen = chosenRows(planned, request.rows);
+        const result = await this.database.inTeam(actor.teamId, async (trx) => {
+          await this.repository.lock(
+            trx,
+            against.existing.map(({ gearId }) => gearId),
+          );
+          const now = await this.against(trx, lines);
+          return canonicalJson(rowVersions(now)) === canonicalJson(rowVersions(against)) ? this.store(trx, actor, chosen) : undefined;
+        });
+        if (result) return result;
+        compared = await this.compared(actor, lines, half(run, 1));
+      }
+      throw conflict('The register changes faster than this file can be brought in. Nothing was saved; try again in a moment.', undefined);
     });
   }
 
@@ -87,45 +93,25 @@ export class RegisterImportService {
     });
   }
 
-  private async read(trx: TeamTransaction, { contentBase64, columns: chosen }: ImportRequest): Promise<Reading> {
-    const outcome = readRegisterFile(Buffer.from(contentBase64, 'base64'));
-    if (!outcome.ok) throw invalid([{ path: 'contentBase64', message: outcome.message }], outcome.message);
-    const { file } = outcome;
-    const columns = chosen ?? recogniseColumns(file.headings);
-    this.checkColumns(file, columns);
-    const team = await this.teams.team(trx);
-    const whereabouts = await this.teams.whereabouts(trx);
-    const existing = new Map((await this.repository.all(trx)).map((gear) => [gear.tag.toLowerCase(), gear]));
-    const units = Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : [])));
-    const seen = new Map<string, number>();
-    const tonOfMaker = await this.repository.tonOfMaker(trx);
-    const planned = file.rows.map(({ line, cells }) => {
-      const named = Object.fromEntries(columns.flatMap(({ column }, index) => (column ? [[column, cells[index] ?? '']] : [])));
-      if (cells.every((cell) => cell.trim() === '')) return { view: emptyRow(line) };
-      return planRow({
-        line,
-        cells: named,
-        surplus: cells.length - file.headings.length,
-        settings: { decimal: team.decimal_mark, units, tonOfMaker },
-        existing,
-        whereabouts,
-        seen,
-      });
-    });
-    return { file, columns, planned };
+  private async read(actor: Actor, { contentBase64, columns }: ImportRequest, run: Run): Promise<ReadRegister> {
+    const settings = await this.database.inTeam(actor.teamId, async (trx) => ({
+      decimal: (await this.teams.team(trx)).decimal_mark,
+      tonOfMaker: await this.repository.tonOfMaker(trx),
+    }));
+    const outcome = await this.pool.run(READ, { contentBase64, columns, ...settings }, run);
+    if (!outcome.ok) throw invalid(outcome.faults, outcome.message);
+    return outcome.register;
   }
 
-  private checkColumns(file: RegisterFile, columns: readonly ColumnChoice[]): void {
-    const known = new Set(registerColumns.map(({ key }) => key));
-    if (columns.length !== file.headings.length)
-      throw invalid([{ path: 'columns', message: `The file has ${file.headings.length} columns, ${columns.length} were described.` }]);
-    const faults = columns.flatMap(({ column }, index) => {
-      if (column === undefined) return [];
-      if (!known.has(column)) return [{ path: `columns[${index}].column`, message: `“${column}” is not a column of the register.` }];
-      const twice = columns.findIndex((other) => other.column === column) < index;
-      return twice ? [{ path: `columns[${index}].column`, message: `Two columns are taken for “${column}”; leave one out.` }] : [];
-    });
-    if (faults.length > 0) throw invalid(faults);
+  private async compared(actor: Actor, lines: readonly ReadLine[], run: Run): Promise<Compared> {
+    const against = await this.database.inTeam(actor.teamId, (trx) => this.against(trx, lines));
+    return { against, planned: await this.pool.run(COMPARE, { lines, ...against }, run) };
+  }
+
+  /** What rows of a file are held against: the pieces that have their tags, and where pieces may be. */
+  private async against(trx: TeamTransaction, lines: readonly ReadLine[]): Promise<Omit<CompareInput, 'lines'>> {
+    const tags = new Set(lines.flatMap(({ cells }) => cells.tag?.trim().toLowerCase() || []));
+    return { existing: await this.repository.byTags(trx, [...tags]), whereabouts: await this.teams.whereabouts(trx) };
   }
 
   private async store(trx: TeamTransaction, actor: Actor, chosen: readonly PlannedRow[]): Promise<ImportResult> {
@@ -203,67 +189,28 @@ export class RegisterImportService {
   }
 }
 
-function emptyRow(row: number): ImportRowView {
-  return { row, outcome: 'empty', changes: [], faults: [], understood: [] };
+/** The first or the second half of what is to be done. */
+const half = ({ signal, tell }: Required<Run>, second: 0 | 1): Run => ({
+  signal,
+  tell: (done, of) => tell?.(done + second * of, 2 * of),
+});
+
+/** The rows that a person chose, if all of them can be brought in. */
+function chosenRows(planned: readonly PlannedRow[], rows: readonly number[]): readonly PlannedRow[] {
+  const wanted = new Set(rows);
+  const chosen = planned.filter(({ view }) => wanted.has(view.row));
+  const faulty = chosen.filter(({ row }) => row === undefined);
+  if (faulty.length > 0)
+    throw invalid(
+      faulty.flatMap(({ view }) => view.faults.map(({ column, message }) => ({ path: `rows[${view.row}].${column}`, message }))),
+      'Some chosen rows have faults; nothing was brought in.',
+    );
+  if (chosen.length !== wanted.size) throw invalid([{ path: 'rows', message: 'A chosen row is not in this file.' }]);
+  return chosen;
 }
 
-interface RowInput {
-  readonly line: number;
-  readonly cells: Cells;
-  readonly surplus: number;
-  readonly settings: Parameters<typeof readRegisterRow>[1];
-  readonly existing: ReadonlyMap<string, GearView>;
-  readonly whereabouts: Whereabouts;
-  readonly seen: Map<string, number>;
-}
-
-function planRow(input: RowInput): PlannedRow {
-  const { line, cells, settings, existing, whereabouts } = input;
-  const { row, faults: found } = readRegisterRow(cells, settings);
-  const faults = [...found, ...fileFaults(input, row)];
-  const tag = cells.tag?.trim();
-  const name = row?.name ?? cells.name;
-  const head = { row: line, ...(tag && { tag }), ...(name && { name }), ...(row && { kind: row.kind }) };
-  if (!row || faults.length > 0) return { view: { ...head, outcome: 'faulty', changes: [], faults, understood: [] } };
-  const before = existing.get(row.tag.toLowerCase());
-  const understood = row.marks.map(markWords);
-  if (!before)
-    return { row, inspectionIsNew: row.inspection !== undefined, view: { ...head, outcome: 'new', changes: [], faults: [], understood } };
-  const old = registerRowOf(before, whereabouts);
-  const merged = mergeRegisterRow(old, row, cells);
-  if (merged.state !== old.state) {
-    const message = `${merged.tag} is ${old.state} in the register. Its state changes by an inspection, by quarantine or by retiring it; empty this cell to leave it.`;
-    return { view: { ...head, outcome: 'faulty', changes: [], faults: [{ column: 'state', message }], understood: [] } };
-  }
-  const changes = [...rowChanges(old, merged)];
-  const inspectionIsNew = merged.inspection !== undefined && canonicalJson(old.inspection) !== canonicalJson(merged.inspection);
-  return {
-    row: merged,
-    before,
-    inspectionIsNew,
-    view: { ...head, outcome: changes.length > 0 ? 'changed' : 'unchanged', changes, faults: [], understood },
-  };
-}
-
-/** What is wrong with a row in this file and this register, beyond its own cells. */
-function fileFaults({ line, cells, surplus, whereabouts, seen }: RowInput, row: RegisterRow | undefined): readonly ImportFault[] {
-  const faults: ImportFault[] = [];
-  const key = (cells.tag ?? '').trim().toLowerCase();
-  const earlier = seen.get(key);
-  if (key !== '' && earlier !== undefined)
-    faults.push({ column: 'tag', message: `The tag stands already on line ${earlier}; one of the two must go.` });
-  if (key !== '' && earlier === undefined) seen.set(key, line);
-  if (surplus > 0) faults.push({ column: 'tag', message: `The row has ${surplus} more cells than there are headings.` });
-  const known = [...whereabouts.vehicleNames.values()];
-  const vehicle = row?.vehicle?.toLowerCase();
-  if (vehicle !== undefined && !known.some((name) => name.toLowerCase() === vehicle))
-    faults.push({ column: 'vehicle', message: `No vehicle is called “${row?.vehicle}”; known are ${known.join(', ') || 'none'}.` });
-  return faults;
-}
-
-/** A mark as understood, and what is unclear about it. */
-function markWords({ asWritten, basis, readings, settingDecided }: Mark): string {
-  const values = readings.map(({ forceN }) => formatFigure(force(forceN)));
-  const size = values.length === 1 ? values[0] : `${values[0]} to ${values.at(-1)}, the ton is not stated`;
-  return `“${asWritten}”: ${size}, ${basisWords[basis]}${settingDecided ? ', thousands or decimals by the team’s setting' : ''}`;
-}
+/** By what one sees that the register has changed. */
+const rowVersions = ({ existing, whereabouts }: Omit<CompareInput, 'lines'>) => ({
+  pieces: Object.fromEntries(existing.map(({ gearId, rowVersion, factsRevision }) => [gearId, [rowVersion, factsRevision]])),
+  vehicles: Object.fromEntries(whereabouts.vehicleNames),
+});

@@ -75,6 +75,8 @@ export const operationWords: { readonly [operationId: string]: string } = {
   getPolicy: 'The settings in force, every version before them, and the rules',
   savePolicy: 'Put settings in force',
   previewPolicy: 'What settings would change, plan by plan',
+  getTask: 'How far something is that takes long, while it runs',
+  stopTask: 'Stop something that takes long; nothing of it is kept',
   listVehicles: 'The team’s vehicles',
   addVehicle: 'Add a vehicle',
   changeVehicle: 'Change a vehicle',

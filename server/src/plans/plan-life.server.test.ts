@@ -117,6 +117,7 @@ async function asBefore(migration: string, deed: (run: (command: string, values?
   await deed((command, values) => owner.query(command, values));
   await owner.query('alter table plan_override enable trigger user');
   // What came after it goes too.
+  await owner.query('drop trigger plans_using_it on gear; drop function pieces_have_changed(); drop table plan_standing');
   await owner.query('alter table hook_up drop column radius_m');
   await owner.query('delete from kysely_migration where name >= $1', [migration]);
   expect(await migrate(urls.ownerUrl)).toEqual(Object.keys(migrations).filter((name) => name >= migration));

@@ -12,6 +12,7 @@ import type {
 import {
   type AnsweredFor,
   type Finding,
+  gearIdsOf,
   isAnsweredBy,
   type Report,
   type Rig,
@@ -25,9 +26,10 @@ import { AuditTrail } from '../audit/audit-trail.ts';
 import { readStored } from '../database/read-stored.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
-import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { type Asked, Tasks } from '../threads/tasks.ts';
 import { keptReport, PlanRepository, type StoredPlan } from './plan.repository.ts';
-import { PlanService } from './plan.service.ts';
+import { Overtaken, PlanService } from './plan.service.ts';
 
 /** Where a plan may go from where it is. */
 const NEXT: { readonly [S in PlanState]: readonly PlanState[] } = {
@@ -52,59 +54,66 @@ export class PlanLifeService {
     private readonly plans: PlanService,
     private readonly gear: GearRepository,
     private readonly audit: AuditTrail,
+    private readonly tasks: Tasks,
   ) {}
 
-  async setState(actor: Actor, planId: string, { state, version }: PlanStateChange): Promise<PlanView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const plan = await this.standing(trx, planId, version);
-      if (plan.state === state) return this.plans.view(trx, plan);
-      if (!NEXT[plan.state].includes(state))
-        throw invalid([{ path: 'state', message: `A plan that is ${plan.state} does not become ${state}; first take it back to draft.` }]);
-      if (state === 'ready') await this.refuseUnready(trx, plan);
-      await this.repository.setState(trx, actor, planId, state);
-      await this.audit.note(trx, actor, {
-        action: WORDS[state],
-        kind: 'plan',
-        id: planId,
-        name: plan.name,
-        before: { state: plan.state },
-        after: { state, version },
-      });
-      return this.plans.view(trx, await this.plans.stored(trx, planId));
+  async setState(actor: Actor, planId: string, { state, version }: PlanStateChange, asked: Asked = {}): Promise<PlanView> {
+    return this.plans.againstCurrent(actor, planId, async () => {
+      const turn = async (trx: TeamTransaction, check?: (plan: StoredPlan) => Promise<void>) => {
+        const plan = await this.standing(trx, planId, version);
+        if (plan.state === state) return;
+        refuseTurn(plan, state);
+        await check?.(plan);
+        await this.repository.setState(trx, actor, planId, state);
+        await this.audit.note(trx, actor, {
+          action: WORDS[state],
+          kind: 'plan',
+          id: planId,
+          name: plan.name,
+          before: { state: plan.state },
+          after: { state, version },
+        });
+      };
+      if (state !== 'ready') return this.database.inTeam(actor.teamId, (trx) => turn(trx));
+      await this.tasks.follow(actor, 'Judging the plan', asked, (run) =>
+        this.plans.judgedThenKept(
+          actor,
+          (trx) => this.meant(trx, planId, version),
+          (trx, { report, reasons }) => turn(trx, () => this.refuseUnready(trx, { planId, version, report, reasons })),
+          run,
+        ),
+      );
     });
   }
 
   /** No stop, no open question on a stop rule, and every fix done or answered for by name; judged anew, as things stand today. */
-  private async refuseUnready(trx: TeamTransaction, plan: StoredPlan): Promise<void> {
-    const { fresh, reasons } = await this.plans.fresh(trx, plan);
-    const overrides = await this.repository.overrides(trx, plan.planId, plan.version);
+  private async refuseUnready(trx: TeamTransaction, { planId, version, report, reasons }: Readied): Promise<void> {
+    const overrides = await this.repository.overrides(trx, planId, version);
     const outOfDate = reasons.map((reason): FieldFault => ({ path: 'version', message: `Out of date: ${reason} Save it anew first.` }));
-    const faults = [...outOfDate, ...unreadyFaults(fresh.report, overrides)];
+    const faults = [...outOfDate, ...unreadyFaults(report, overrides)];
     if (faults.length > 0) throw invalid(faults, 'This plan is not ready yet.');
   }
 
   async override(actor: Actor, planId: string, { overrideId, version, findingId, reason }: OverrideCreate): Promise<PlanView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const plan = await this.standing(trx, planId, version);
-      const { fresh } = await this.plans.fresh(trx, plan);
-      const finding = fresh.report.findings.find(({ id }) => id === findingId);
-      if (!finding) throw invalid([{ path: 'findingId', message: 'This plan has no such finding any more.' }]);
-      if (finding.severity !== 'fix')
-        throw invalid([
-          { path: 'findingId', message: `“${write(wordsOf(finding).title)}” is a ${finding.severity}; only a fix can be answered for.` },
-        ]);
-      const words = write(wordsOf(finding).title);
-      await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
-      await this.audit.note(trx, actor, {
-        action: 'answers for leaving a fix',
-        kind: 'plan',
-        id: planId,
-        name: plan.name,
-        after: { finding: words, version },
-        note: reason,
-      });
-      return this.plans.view(trx, plan);
-    });
+    return this.plans.againstCurrent(actor, planId, () =>
+      this.plans.judgedThenKept(
+        actor,
+        (trx) => this.meant(trx, planId, version),
+        async (trx, { report }) => {
+          const { name } = await this.standing(trx, planId, version);
+          const words = overridable(report, findingId);
+          await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
+          await this.audit.note(trx, actor, {
+            action: 'answers for leaving a fix',
+            kind: 'plan',
+            id: planId,
+            name,
+            after: { finding: words, version },
+            note: reason,
+          });
+        },
+      ),
+    );
   }
 
   async comments(actor: Actor, planId: string): Promise<CommentList> {
@@ -128,7 +137,8 @@ export class PlanLifeService {
     return this.database.inTeam(actor.teamId, async (trx) => {
       const rows = await this.repository.versions(trx, planId);
       if (rows.length === 0) throw notFound('plan', planId);
-      const tags = new Map((await this.gear.all(trx)).map(({ gearId, tag }) => [gearId, tag]));
+      const rigs = rows.map(({ judged_case }) => rigOf(judged_case));
+      const tags = await this.gear.tags(trx, [...new Set(rigs.flatMap(gearIdsOf))]);
       return {
         items: rows.map((row, index) => {
           const earlier = rows[index + 1];
@@ -141,7 +151,7 @@ export class PlanLifeService {
             changes: earlier
               ? [
                   ...(earlier.name === row.name ? [] : [`Called ${row.name}`]),
-                  ...rigDifferences(rigOf(earlier.judged_case), rigOf(row.judged_case), (id) => tags.get(id) ?? 'a piece').map((text) =>
+                  ...rigDifferences(rigs[index + 1] as Rig, rigs[index] as Rig, (id) => tags.get(id) ?? 'a piece').map((text) =>
                     write(text),
                   ),
                 ]
@@ -160,14 +170,40 @@ export class PlanLifeService {
     });
   }
 
+  /** The plan to be judged, if it still is the version that was meant. */
+  private async meant(trx: TeamTransaction, planId: string, version: number) {
+    return this.plans.gathered(trx, await this.standing(trx, planId, version));
+  }
+
   private async standing(trx: TeamTransaction, planId: string, version: number): Promise<StoredPlan> {
     const stands = await this.repository.lockVersion(trx, planId);
     if (stands === undefined) throw notFound('plan', planId);
     const plan = await this.plans.stored(trx, planId);
-    if (stands !== version)
-      throw conflict(`Version ${stands} stands by now, saved by ${plan.savedBy}; look at it first.`, await this.plans.view(trx, plan));
+    if (stands !== version) throw new Overtaken(`Version ${stands} stands by now, saved by ${plan.savedBy}; look at it first.`);
     return plan;
   }
+}
+
+interface Readied {
+  readonly planId: string;
+  readonly version: number;
+  readonly report: Report;
+  readonly reasons: readonly string[];
+}
+
+function refuseTurn(plan: StoredPlan, state: PlanState): void {
+  if (!NEXT[plan.state].includes(state))
+    throw invalid([{ path: 'state', message: `A plan that is ${plan.state} does not become ${state}; first take it back to draft.` }]);
+}
+
+/** A finding in words, where somebody may answer for it. */
+function overridable({ findings }: Report, findingId: string): string {
+  const finding = findings.find(({ id }) => id === findingId);
+  if (!finding) throw invalid([{ path: 'findingId', message: 'This plan has no such finding any more.' }]);
+  const words = write(wordsOf(finding).title);
+  if (finding.severity !== 'fix')
+    throw invalid([{ path: 'findingId', message: `“${words}” is a ${finding.severity}; only a fix can be answered for.` }]);
+  return words;
 }
 
 const rigOf = (judgedCase: unknown): Rig => readStored('A kept case', readCase(judgedCase)).rig;

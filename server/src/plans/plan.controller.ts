@@ -12,6 +12,7 @@ import {
   PlanVersionRig,
   PlanView,
   RigFileView,
+  TaskQuery,
 } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
@@ -51,15 +52,20 @@ export class PlanController {
   @Post()
   @Needs('plan.write')
   @ApiCreatedResponse({ type: PlanView })
-  createPlan(@CurrentActor() actor: Actor, @Body() input: PlanCreate): Promise<PlanView> {
-    return this.service.create(actor, input);
+  createPlan(@CurrentActor() actor: Actor, @Body() input: PlanCreate, @Query() asked: TaskQuery): Promise<PlanView> {
+    return this.service.create(actor, input, asked);
   }
 
   @Put(':planId')
   @Needs('plan.write')
   @ApiOkResponse({ type: PlanView })
-  savePlan(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string, @Body() input: PlanSave): Promise<PlanView> {
-    return this.service.save(actor, planId, input);
+  savePlan(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Body() input: PlanSave,
+    @Query() asked: TaskQuery,
+  ): Promise<PlanView> {
+    return this.service.save(actor, planId, input, asked);
   }
 
   @Post(':planId/state')
@@ -70,8 +76,9 @@ export class PlanController {
     @CurrentActor() actor: Actor,
     @Param('planId', ParseUUIDPipe) planId: string,
     @Body() input: PlanStateChange,
+    @Query() asked: TaskQuery,
   ): Promise<PlanView> {
-    return this.life.setState(actor, planId, input);
+    return this.life.setState(actor, planId, input, asked);
   }
 
   /** Answers by name for leaving a fix as it is. */

@@ -1,10 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
 import { type Case, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
-import { sql } from 'kysely';
+import { type SelectQueryBuilder, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
 import { given } from '../database/rows.ts';
+import type { Database } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 /** A plan's newest version with the case it judged. */
@@ -33,6 +34,20 @@ export interface NewVersion {
   readonly policyHash: string;
 }
 
+export interface PageAsked {
+  readonly after?: string;
+  readonly limit: number;
+}
+
+type InNames = SelectQueryBuilder<Database, 'plan', object>;
+
+/** Names alone are not unique: their ids decide. */
+const inNameOrder = <Q extends InNames>(query: Q, { after, limit }: PageAsked): Q => {
+  const [name, id] = after?.split('\u001f') ?? [];
+  const from = after === undefined ? query : query.where(sql<boolean>`(lower(plan.name), plan.plan_id::text) > (${name}, ${id ?? ''})`);
+  return from.orderBy(sql`lower(plan.name)`).orderBy(sql`plan.plan_id::text`).limit(limit) as Q;
+};
+
 @Injectable()
 export class PlanRepository {
   private newest(trx: TeamTransaction) {
@@ -56,15 +71,29 @@ export class PlanRepository {
       ]);
   }
 
-  /** One page of plans in name order, after a name. */
-  async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly StoredPlan[]> {
-    let query = this.newest(trx);
-    if (after !== undefined)
-      query = query.where(
-        sql<boolean>`(lower(plan.name), plan.plan_id::text) > (split_part(${after}, ${'\u001f'}, 1), split_part(${after}, ${'\u001f'}, 2))`,
-      );
-    const rows = await query.orderBy(sql`lower(plan.name)`).orderBy(sql`plan.plan_id::text`).limit(limit).execute();
-    return rows.map(stored);
+  /** One page of plans in name order, after a name, each with the case it was judged with. */
+  async page(trx: TeamTransaction, page: PageAsked): Promise<readonly StoredPlan[]> {
+    return (await inNameOrder(this.newest(trx), page).execute()).map(stored);
+  }
+
+  /** The same for a list: what is known of each without its case and report. */
+  async listed(trx: TeamTransaction, page: PageAsked) {
+    const query = trx
+      .selectFrom('plan')
+      .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
+      .innerJoin('person', 'person.person_id', 'v.saved_by')
+      .leftJoin('plan_standing as s', (join) => join.onRef('s.plan_id', '=', 'plan.plan_id').onRef('s.version_no', '=', 'plan.version_no'))
+      .select(['plan.plan_id', 'plan.name', 'plan.version_no', 'plan.state', 'v.policy_hash', 'v.core_version', 'v.saved_at'])
+      .select(['person.name as saved_by_name', 's.verdict', 's.weakest', 's.reason', 's.good_until', 's.pieces_changed']);
+    return inNameOrder(query, page).execute();
+  }
+
+  async count(trx: TeamTransaction): Promise<number> {
+    const { count } = await trx
+      .selectFrom('plan')
+      .select((eb) => eb.fn.countAll<string>().as('count'))
+      .executeTakeFirstOrThrow();
+    return Number(count);
   }
 
   async byId(trx: TeamTransaction, planId: string): Promise<StoredPlan | undefined> {
@@ -78,12 +107,16 @@ export class PlanRepository {
     return row?.version_no;
   }
 
-  async addPlan(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {
-    await trx
+  /** Whether it was added: sent twice at once, the second finds it there. */
+  async addPlan(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<boolean> {
+    const added = await trx
       .insertInto('plan')
       .values({ team_id: actor.teamId, plan_id: version.planId, name: version.name, version_no: version.version })
-      .execute();
-    await this.addVersionRow(trx, actor, version);
+      .onConflict((conflict) => conflict.doNothing())
+      .returning('plan_id')
+      .executeTakeFirst();
+    if (added) await this.addVersionRow(trx, actor, version);
+    return added !== undefined;
   }
 
   async addVersion(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {

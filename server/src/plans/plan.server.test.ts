@@ -2,20 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { type Report, readRigFile } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { Judging } from '../judging/judging.ts';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
-
-/** How often the server has solved a case. */
-const solved = vi.hoisted(() => ({ count: 0 }));
-vi.mock('@wainrope/core/judging', async (original) => {
-  const core = await original<typeof import('@wainrope/core/judging')>();
-  return {
-    ...core,
-    judge: (subject: Parameters<typeof core.judge>[0]) => {
-      solved.count += 1;
-      return core.judge(subject);
-    },
-  };
-});
 
 let server: TestServer;
 beforeAll(async () => {
@@ -121,7 +109,7 @@ describe('plans', () => {
     const strapId = plan.rig.chains[0].pieces[0].gearId;
     const listed = async () =>
       (await server.http.get('/api/v1/plans').expect(200)).body.items.find(({ planId }: { planId: string }) => planId === plan.planId);
-    solved.count = 0;
+    const asked = vi.spyOn(server.app.get(Judging), 'report');
     expect(await listed()).toMatchObject({ verdict: 'clear', outOfDate: [], weakest: expect.stringMatching(/\S/) });
     const { inspection, factsRevision, gearId, ...strap } = (await server.http.get(`/api/v1/gear/${strapId}`)).body;
     const marks = strap.marks.map(({ asWritten, basis, source }: { asWritten: string; basis: string; source: string }) => ({
@@ -136,9 +124,10 @@ describe('plans', () => {
         .expect(200);
     const cut = await change({ ...strap.attributes, lengthM: 0.4 }, strap.rowVersion);
     expect(await listed()).toMatchObject({ verdict: 'clear', outOfDate: [`${strap.tag}: its sizes or make-up have changed.`] });
-    expect(solved.count).toBe(0);
+    expect(asked).not.toHaveBeenCalled();
     expect((await server.http.get(`/api/v1/plans/${plan.planId}`)).body.fresh.report.verdict).toBe('stop');
-    expect(solved.count).toBe(1);
+    expect(asked).toHaveBeenCalledOnce();
+    asked.mockRestore();
     await change(strap.attributes, cut.body.rowVersion);
   });
 

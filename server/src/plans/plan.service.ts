@@ -1,18 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import {
-  gearFactsOf,
-  type PlanCreate,
-  type PlanList,
-  type PlanSave,
-  type PlanSummary,
-  type PlanView,
-  type RigFileView,
-} from '@wainrope/contract';
+import { gearFactsOf, type PlanCreate, type PlanList, type PlanSave, type PlanView, type RigFileView } from '@wainrope/contract';
 import {
   type Case,
-  type GearFacts,
+  canonicalJson,
   gearIdsOf,
-  type Policy,
   type Report,
   RIG_FILE_FORMAT,
   RIG_FILE_VERSION,
@@ -20,7 +11,6 @@ import {
   readCase,
   referenceFaults,
 } from '@wainrope/core';
-import { judge } from '@wainrope/core/judging';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
@@ -29,29 +19,41 @@ import { given } from '../database/rows.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, invalid, notFound } from '../http/problem.ts';
+import { Judging } from '../judging/judging.ts';
+import { changesOfPieces, outOfDateReasons } from '../judging/out-of-date.ts';
+import { Standings } from '../judging/standings.ts';
 import { TeamRepository } from '../team/team.repository.ts';
-import { outOfDateReasons } from './out-of-date.ts';
+import { type Asked, Tasks } from '../threads/tasks.ts';
+import type { Run } from '../threads/worker-pool.ts';
 import { PlanRepository, type StoredPlan } from './plan.repository.ts';
+import { summary } from './plan-summary.ts';
 
 const PAGE = 100;
 
+/** So often what was judged is judged again because a piece changed meanwhile. */
+const ATTEMPTS = 4;
+
 const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-/** A preview judges at most so many plans. */
-const PLANS_PREVIEWED = 500;
-
-export interface PlanUnder {
-  readonly planId: string;
-  readonly name: string;
-  readonly before: Report['verdict'];
-  readonly after: Report['verdict'];
-}
-
-export interface Judged {
+/** A rig with the facts, the policy and the day by which it is judged. */
+export interface ToJudge {
   readonly judgedCase: Case;
-  readonly report: Report;
   readonly policyHash: string;
 }
+
+export interface Judged extends ToJudge {
+  readonly report: Report;
+}
+
+/** A plan as it stands in the database, with what it would be judged by today. */
+interface Gathered extends ToJudge {
+  readonly plan: StoredPlan;
+  readonly saved: Case;
+  readonly reasons: readonly string[];
+}
+
+/** What a change was made from no longer stands; the caller is shown what does. */
+export class Overtaken extends Error {}
 
 const verdictOf = (version: number, { report }: Judged) => ({ version, verdict: report.verdict });
 
@@ -64,123 +66,31 @@ export class PlanService {
     private readonly teams: TeamRepository,
     private readonly clock: Clock,
     private readonly audit: AuditTrail,
+    private readonly judging: Judging,
+    private readonly standings: Standings,
+    private readonly tasks: Tasks,
   ) {}
 
+  /** A list solves nothing: it tells what was kept with each plan, and why it no longer stands. */
   async list(actor: Actor, after?: string): Promise<PlanList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const plans = await this.repository.page(trx, { limit: PAGE + 1, ...(after !== undefined && { after }) });
-      const shown = plans.slice(0, PAGE).map((plan) => ({ plan, saved: this.savedCase(plan) }));
-      const { contentHash: policyHash } = await this.teams.policyInForce(trx);
-      const ids = new Set(shown.flatMap(({ saved }) => saved.gear.map(({ id }) => id)));
-      const facts = new Map((await this.gear.byIds(trx, [...ids])).map((piece) => [piece.gearId, gearFactsOf(piece)]));
-      const items = shown.map(({ plan, saved }) => summary(plan, this.reasons(plan, saved, { facts, policyHash })));
+      const plans = await this.repository.listed(trx, { limit: PAGE + 1, ...(after !== undefined && { after }) });
+      const shown = plans.slice(0, PAGE);
+      const unknown = shown.filter(({ verdict }) => verdict === null).map(({ plan_id }) => plan_id);
+      const renewed = new Map((await this.standings.renew(trx, actor, unknown)).map((standing) => [standing.planId, standing]));
+      const now = { policyHash: await this.teams.policyHashInForce(trx), today: this.clock.today() };
+      const items = shown.map((plan) => summary(plan, renewed.get(plan.plan_id), now));
       const last = plans.length > PAGE ? plans[PAGE - 1] : undefined;
-      return { items, ...(last && { next: `${last.name.toLowerCase()}\u001f${last.planId}` }) };
+      return { items, ...(last && { next: `${last.name.toLowerCase()}\u001f${last.plan_id}` }) };
     });
   }
 
   async get(actor: Actor, planId: string): Promise<PlanView> {
-    return this.database.inTeam(actor.teamId, async (trx) => this.view(trx, await this.stored(trx, planId)));
-  }
-
-  /** Sent twice with one id, it makes one plan. */
-  async create(actor: Actor, { planId, name, rig }: PlanCreate): Promise<PlanView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const existing = await this.repository.byId(trx, planId);
-      if (existing) return this.view(trx, existing);
-      const judged = await this.judged(trx, name, rig);
-      await this.repository.addPlan(trx, actor, { planId, version: 1, name, ...judged });
-      await this.audit.note(trx, actor, { action: 'made a plan', kind: 'plan', id: planId, name, after: verdictOf(1, judged) });
-      return this.view(trx, await this.stored(trx, planId));
+    const { gathered, overrides } = await this.database.inTeam(actor.teamId, async (trx) => {
+      const plan = await this.stored(trx, planId);
+      return { gathered: await this.gathered(trx, plan), overrides: await this.repository.overrides(trx, planId, plan.version) };
     });
-  }
-
-  /** The server solves again: a verdict is never taken from a browser. */
-  async save(actor: Actor, planId: string, { name, rig, baseVersion }: PlanSave): Promise<PlanView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const version = await this.repository.lockVersion(trx, planId);
-      if (version === undefined) throw notFound('plan', planId);
-      if (version !== baseVersion) {
-        const current = await this.view(trx, await this.stored(trx, planId));
-        throw conflict(`Version ${version} was saved by ${current.saved.savedBy} while you worked on version ${baseVersion}.`, current);
-      }
-      const judged = await this.judged(trx, name, rig);
-      await this.repository.addVersion(trx, actor, { planId, version: version + 1, name, ...judged });
-      await this.audit.note(trx, actor, { action: 'saved a plan', kind: 'plan', id: planId, name, after: verdictOf(version + 1, judged) });
-      return this.view(trx, await this.stored(trx, planId));
-    });
-  }
-
-  /** The plan as a self-contained rig file, with the facts as they stand today. */
-  async rigFile(actor: Actor, planId: string): Promise<RigFileView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const { fresh } = await this.fresh(trx, await this.stored(trx, planId));
-      return { format: RIG_FILE_FORMAT, version: RIG_FILE_VERSION, case: fresh.judgedCase };
-    });
-  }
-
-  /** How every plan is judged now and would be under another policy. */
-  async under(trx: TeamTransaction, policy: Policy): Promise<readonly PlanUnder[]> {
-    const plans = await this.repository.page(trx, { limit: PLANS_PREVIEWED });
-    const outcomes: PlanUnder[] = [];
-    for (const plan of plans) {
-      const { judgedCase, report } = await this.judgeToday(trx, plan.name, this.savedCase(plan).rig);
-      const after = judge({ ...judgedCase, policy }).verdict;
-      outcomes.push({ planId: plan.planId, name: plan.name, before: report.verdict, after });
-    }
-    return outcomes;
-  }
-
-  async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
-    const plan = await this.repository.byId(trx, planId);
-    if (!plan) throw notFound('plan', planId);
-    return plan;
-  }
-
-  private async judged(trx: TeamTransaction, name: string, rig: Rig): Promise<Judged> {
-    const faults = referenceFaults(rig, await this.knownIds(trx, rig), '');
-    if (faults.length > 0) throw invalid(faults, 'This rig is not understood; nothing was saved.');
-    return this.judgeToday(trx, name, rig);
-  }
-
-  private async judgeToday(trx: TeamTransaction, name: string, rig: Rig): Promise<Judged> {
-    const pieces = await this.gear.byIds(trx, gearIdsOf(rig));
-    const { policy, contentHash } = await this.teams.policyInForce(trx);
-    const order = new Map(gearIdsOf(rig).map((id, index) => [id, index]));
-    const gear = pieces.map(gearFactsOf).sort((a, b) => (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0));
-    const judgedCase: Case = { kind: 'rig', name, asOf: this.clock.today(), rig, gear, policy };
-    return { judgedCase, report: judge(judgedCase), policyHash: contentHash };
-  }
-
-  /** Pieces that the rig names and the register has. */
-  private async knownIds(trx: TeamTransaction, rig: Rig): Promise<ReadonlySet<string>> {
-    const named = gearIdsOf(rig).filter((id) => UUID.test(id));
-    return new Set((await this.gear.byIds(trx, named)).map(({ gearId }) => gearId));
-  }
-
-  private savedCase(plan: StoredPlan): Case {
-    return readStored(`Plan ${plan.planId} version ${plan.version}`, readCase(plan.judgedCase));
-  }
-
-  async fresh(
-    trx: TeamTransaction,
-    plan: StoredPlan,
-  ): Promise<{ readonly saved: Case; readonly fresh: Judged; readonly reasons: readonly string[] }> {
-    const saved = this.savedCase(plan);
-    const fresh = await this.judgeToday(trx, plan.name, saved.rig);
-    const facts = new Map(fresh.judgedCase.gear.map((piece) => [piece.id, piece]));
-    return { saved, fresh, reasons: this.reasons(plan, saved, { facts, policyHash: fresh.policyHash }) };
-  }
-
-  /** Why what a plan was saved with no longer stands. */
-  private reasons(plan: StoredPlan, saved: Case, now: StandingNow): readonly string[] {
-    const { policyHash, coreVersion, report } = plan;
-    const today = this.clock.today();
-    return outOfDateReasons({ saved: { judgedCase: saved, policyHash, coreVersion, goodUntil: report.goodUntil }, ...now, today });
-  }
-
-  async view(trx: TeamTransaction, plan: StoredPlan): Promise<PlanView> {
-    const { saved, fresh, reasons } = await this.fresh(trx, plan);
+    const { plan, saved, reasons, judgedCase } = gathered;
     return {
       planId: plan.planId,
       name: plan.name,
@@ -189,7 +99,7 @@ export class PlanService {
       state: plan.state,
       ...given('stateBy', plan.stateBy),
       ...given('stateAt', plan.stateAt),
-      overrides: await this.repository.overrides(trx, plan.planId, plan.version),
+      overrides,
       saved: {
         report: plan.report,
         asOf: plan.asOf,
@@ -198,26 +108,143 @@ export class PlanService {
         policyHash: plan.policyHash,
         coreVersion: plan.coreVersion,
       },
-      fresh: { report: fresh.report, asOf: fresh.judgedCase.asOf, outOfDate: [...reasons] },
+      fresh: { report: await this.judging.report(judgedCase), asOf: judgedCase.asOf, outOfDate: [...reasons] },
     };
+  }
+
+  /** Sent twice with one id, it makes one plan. */
+  async create(actor: Actor, { planId, name, rig }: PlanCreate, asked: Asked = {}): Promise<PlanView> {
+    const existing = await this.database.inTeam(actor.teamId, (trx) => this.repository.byId(trx, planId));
+    if (!existing)
+      await this.tasks.follow(actor, JUDGES, asked, (run) =>
+        this.judgedThenKept(
+          actor,
+          (trx) => this.toJudge(trx, name, rig),
+          async (trx, judged) => {
+            const added = await this.repository.addPlan(trx, actor, { planId, version: 1, name, ...judged });
+            if (!added) return;
+            await this.standings.renew(trx, actor, [planId]);
+            await this.audit.note(trx, actor, { action: 'made a plan', kind: 'plan', id: planId, name, after: verdictOf(1, judged) });
+          },
+          run,
+        ),
+      );
+    return this.get(actor, planId);
+  }
+
+  /** The server solves again: a verdict is never taken from a browser. */
+  async save(actor: Actor, planId: string, { name, rig, baseVersion }: PlanSave, asked: Asked = {}): Promise<PlanView> {
+    return this.againstCurrent(actor, planId, async () => {
+      await this.database.inTeam(actor.teamId, (trx) => this.refuseOvertaken(trx, planId, baseVersion));
+      await this.tasks.follow(actor, JUDGES, asked, (run) =>
+        this.judgedThenKept(
+          actor,
+          (trx) => this.toJudge(trx, name, rig),
+          async (trx, judged) => {
+            const version = (await this.refuseOvertaken(trx, planId, baseVersion)) + 1;
+            await this.repository.addVersion(trx, actor, { planId, version, name, ...judged });
+            await this.standings.renew(trx, actor, [planId]);
+            await this.audit.note(trx, actor, {
+              action: 'saved a plan',
+              kind: 'plan',
+              id: planId,
+              name,
+              after: verdictOf(version, judged),
+            });
+          },
+          run,
+        ),
+      );
+    });
+  }
+
+  /** The version that stands, held until the transaction ends, if it is the one that was meant. */
+  private async refuseOvertaken(trx: TeamTransaction, planId: string, meant: number): Promise<number> {
+    const version = await this.repository.lockVersion(trx, planId);
+    if (version === undefined) throw notFound('plan', planId);
+    if (version === meant) return version;
+    const { savedBy } = await this.stored(trx, planId);
+    throw new Overtaken(`Version ${version} was saved by ${savedBy} while you worked on version ${meant}.`);
+  }
+
+  /** Does something to a plan and shows it; what was overtaken is refused with what stands instead. */
+  async againstCurrent(actor: Actor, planId: string, work: () => Promise<void>): Promise<PlanView> {
+    try {
+      await work();
+    } catch (error) {
+      if (error instanceof Overtaken) throw conflict(error.message, await this.get(actor, planId));
+      throw error;
+    }
+    return this.get(actor, planId);
+  }
+
+  /** The plan as a self-contained rig file, with the facts as they stand today. */
+  async rigFile(actor: Actor, planId: string): Promise<RigFileView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const { judgedCase } = await this.gathered(trx, await this.stored(trx, planId));
+      return { format: RIG_FILE_FORMAT, version: RIG_FILE_VERSION, case: judgedCase };
+    });
+  }
+
+  async stored(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
+    const plan = await this.repository.byId(trx, planId);
+    if (!plan) throw notFound('plan', planId);
+    return plan;
+  }
+
+  /**
+   * Judges between two transactions, so that neither waits for it, and keeps in the second, which holds the pieces: where one of them
+   * or the policy has moved meanwhile, it is judged again.
+   */
+  async judgedThenKept<S extends ToJudge, T>(
+    actor: Actor,
+    gather: (trx: TeamTransaction) => Promise<S>,
+    keep: (trx: TeamTransaction, judged: S & Judged) => Promise<T>,
+    run: Run = {},
+  ): Promise<T> {
+    let subject = await this.database.inTeam(actor.teamId, gather);
+    for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+      const { judgedCase } = subject;
+      const report = await this.judging.report(judgedCase, run);
+      const outcome = await this.database.inTeam(actor.teamId, async (trx): Promise<{ readonly kept: T } | { readonly moved: S }> => {
+        await this.gear.hold(trx, registered(judgedCase.rig));
+        const now = await gather(trx);
+        if (canonicalJson(now.judgedCase) !== canonicalJson(judgedCase)) return { moved: now };
+        return { kept: await keep(trx, { ...now, report }) };
+      });
+      if ('kept' in outcome) return outcome.kept;
+      subject = outcome.moved;
+    }
+    throw conflict('Its pieces or the settings change faster than it can be judged. Nothing was saved; try again in a moment.', undefined);
+  }
+
+  /** A rig that a person sent, refused where it names what the register does not have. */
+  private async toJudge(trx: TeamTransaction, name: string, rig: Rig): Promise<ToJudge> {
+    const known = await this.gear.tags(trx, registered(rig));
+    const faults = referenceFaults(rig, new Set(known.keys()), '');
+    if (faults.length > 0) throw invalid(faults, 'This rig is not understood; nothing was saved.');
+    return this.today(trx, name, rig);
+  }
+
+  private async today(trx: TeamTransaction, name: string, rig: Rig): Promise<ToJudge> {
+    const pieces = await this.gear.byIds(trx, gearIdsOf(rig));
+    const { policy, contentHash } = await this.teams.policyInForce(trx);
+    const order = new Map(gearIdsOf(rig).map((id, index) => [id, index]));
+    const gear = pieces.map(gearFactsOf).sort((a, b) => (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0));
+    return { judgedCase: { kind: 'rig', name, asOf: this.clock.today(), rig, gear, policy }, policyHash: contentHash };
+  }
+
+  /** A plan with what it would be judged by today, and why what it was saved with no longer stands. */
+  async gathered(trx: TeamTransaction, plan: StoredPlan): Promise<Gathered> {
+    const saved = readStored(`Plan ${plan.planId} version ${plan.version}`, readCase(plan.judgedCase));
+    const { judgedCase, policyHash } = await this.today(trx, plan.name, saved.rig);
+    const facts = new Map(judgedCase.gear.map((piece) => [piece.id, piece]));
+    const kept = { ...plan, goodUntil: plan.report.goodUntil, piecesChanged: changesOfPieces(saved.gear, facts) };
+    return { plan, saved, judgedCase, policyHash, reasons: outOfDateReasons(kept, { policyHash, today: judgedCase.asOf }) };
   }
 }
 
-/** What plans are held against: the facts of pieces as they stand, by id, and the policy in force. */
-interface StandingNow {
-  readonly facts: ReadonlyMap<string, GearFacts>;
-  readonly policyHash: string;
-}
+const JUDGES = 'Judging the plan';
 
-/** A plan as a list shows it: the verdict that was kept with it, and why it no longer stands; a list solves nothing. */
-const summary = (plan: StoredPlan, reasons: readonly string[]): PlanSummary => ({
-  planId: plan.planId,
-  name: plan.name,
-  version: plan.version,
-  state: plan.state,
-  savedAt: plan.savedAt,
-  savedBy: plan.savedBy,
-  verdict: plan.report.verdict,
-  outOfDate: reasons,
-  ...given('weakest', plan.report.weakest),
-});
+/** The pieces that a rig names by ids that the register could have. */
+const registered = (rig: Rig) => gearIdsOf(rig).filter((id) => UUID.test(id));

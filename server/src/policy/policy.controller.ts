@@ -1,8 +1,9 @@
-import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse } from '@nestjs/swagger';
-import { PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave } from '@wainrope/contract';
+import { PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, TaskQuery } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
+import { Gone } from '../threads/gone.ts';
 import { PolicyService } from './policy.service.ts';
 
 @Controller('policy')
@@ -20,8 +21,13 @@ export class PolicyController {
   @Needs('policy.write')
   @HttpCode(200)
   @ApiOkResponse({ type: PolicyPreview })
-  previewPolicy(@CurrentActor() actor: Actor, @Body() { content }: PolicyPreviewRequest): Promise<PolicyPreview> {
-    return this.service.preview(actor, content);
+  previewPolicy(
+    @CurrentActor() actor: Actor,
+    @Body() { content }: PolicyPreviewRequest,
+    @Query() { task }: TaskQuery,
+    @Gone() gone: AbortSignal,
+  ): Promise<PolicyPreview> {
+    return this.service.preview(actor, content, { task, gone });
   }
 
   @Post()

@@ -6,9 +6,10 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, invalid } from '../http/problem.ts';
-import { PlanService } from '../plans/plan.service.ts';
+import { PlansUnder } from '../plans/plans-under.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { policyHash } from '../team/team.service.ts';
+import { type Asked, Tasks } from '../threads/tasks.ts';
 
 /** A team's tables and schools: versions that are added, never changed. */
 @Injectable()
@@ -16,7 +17,8 @@ export class PolicyService {
   constructor(
     private readonly database: TeamDatabase,
     private readonly repository: TeamRepository,
-    private readonly plans: PlanService,
+    private readonly plans: PlansUnder,
+    private readonly tasks: Tasks,
     private readonly audit: AuditTrail,
   ) {}
 
@@ -25,16 +27,13 @@ export class PolicyService {
   }
 
   /** What would change, and how each plan would be judged; nothing is saved. */
-  async preview(actor: Actor, policy: Policy): Promise<PolicyPreview> {
+  async preview(actor: Actor, policy: Policy, asked: Asked = {}): Promise<PolicyPreview> {
     refuseFaulty(policy);
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const { policy: before } = await this.repository.policyInForce(trx);
-      const plans = await this.plans.under(trx, policy);
-      return {
-        changes: policyDifferences(before, policy).map(({ path, from, to }) => ({ path, from, to })),
-        plans: plans.map(({ planId, name, before: was, after }) => ({ planId, name, before: was, after })),
-      };
-    });
+    const { policy: before } = await this.database.inTeam(actor.teamId, (trx) => this.repository.policyInForce(trx));
+    const plans = await this.tasks.follow(actor, 'Judging the plans under these settings', asked, (run) =>
+      this.plans.under(actor, policy, run),
+    );
+    return { changes: policyDifferences(before, policy).map(({ path, from, to }) => ({ path, from, to })), plans };
   }
 
   async save(actor: Actor, { baseHash, content: policy, reason }: PolicySave): Promise<PolicyHistory> {

@@ -40,15 +40,18 @@ export class TeamRepository {
     return trx.selectFrom('vehicle').selectAll().orderBy('name').execute();
   }
 
+  private newestPolicy(trx: TeamTransaction) {
+    return trx.selectFrom('policy_version').orderBy('created_at', 'desc').orderBy('policy_version_id').limit(1);
+  }
+
+  /** By which hash the policy in force is known. */
+  async policyHashInForce(trx: TeamTransaction): Promise<string> {
+    return (await this.newestPolicy(trx).select('content_hash').executeTakeFirstOrThrow()).content_hash;
+  }
+
   /** The policy in force: the newest version, read. */
   async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
-    const row = await trx
-      .selectFrom('policy_version')
-      .selectAll()
-      .orderBy('created_at', 'desc')
-      .orderBy('policy_version_id')
-      .limit(1)
-      .executeTakeFirstOrThrow();
+    const row = await this.newestPolicy(trx).selectAll().executeTakeFirstOrThrow();
     const policy = readStored(`Policy ${row.policy_version_id}`, readPolicy(row.content));
     return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy };
   }

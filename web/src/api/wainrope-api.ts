@@ -192,6 +192,8 @@ export const {
   useGetGearQuery,
   useCreateGearMutation,
   useChangeGearMutation,
+  useGetTaskQuery,
+  useStopTaskMutation,
   usePreviewImportMutation,
   useImportGearMutation,
   useAllPlansQuery,

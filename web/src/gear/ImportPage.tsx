@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useImportGearMutation, usePreviewImportMutation } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
+import { TaskNote } from '../tasks/TaskNote.tsx';
 
 /** Largest file, bytes; the server takes as much. */
 const MOST_BYTES = 6_000_000;
@@ -24,7 +25,7 @@ async function base64Of(file: File): Promise<string> {
 export function ImportPage() {
   const [file, setFile] = useState<Chosen>();
   const [tooLarge, setTooLarge] = useState<string>();
-  const [preview, { data, error, isLoading, reset }] = usePreviewImportMutation();
+  const [preview, { data, error, isLoading, reset, originalArgs }] = usePreviewImportMutation();
   const [commit, committing] = useImportGearMutation();
   const take = async (picked: File | undefined) => {
     if (!picked) return;
@@ -35,12 +36,17 @@ export function ImportPage() {
     setTooLarge(undefined);
     const chosen = { name: picked.name, contentBase64: await base64Of(picked) };
     setFile(chosen);
-    await preview({ importRequest: { fileName: chosen.name, contentBase64: chosen.contentBase64 } });
+    await preview({ task: crypto.randomUUID(), importRequest: { fileName: chosen.name, contentBase64: chosen.contentBase64 } });
   };
   const correct = (columns: ImportPreview['columns']) =>
-    file && preview({ importRequest: { fileName: file.name, contentBase64: file.contentBase64, columns } });
+    file && preview({ task: crypto.randomUUID(), importRequest: { fileName: file.name, contentBase64: file.contentBase64, columns } });
   const bringIn = (rows: number[]) =>
-    file && data && commit({ importCommit: { fileName: file.name, contentBase64: file.contentBase64, columns: data.columns, rows } });
+    file &&
+    data &&
+    commit({
+      task: crypto.randomUUID(),
+      importCommit: { fileName: file.name, contentBase64: file.contentBase64, columns: data.columns, rows },
+    });
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <p>
@@ -66,11 +72,10 @@ export function ImportPage() {
               {tooLarge}
             </p>
           )}
-          {isLoading && (
-            <p className="py-3" role="status">
-              Reading {file?.name}…
-            </p>
-          )}
+          <div className="mt-3">
+            <TaskNote task={originalArgs?.task} isRunning={isLoading} what={`Reading ${file?.name}`} />
+            <TaskNote task={committing.originalArgs?.task} isRunning={committing.isLoading} what={`Bringing in ${file?.name}`} />
+          </div>
           <div className="mt-3">
             <ProblemNote error={error ?? committing.error} />
           </div>

@@ -6,6 +6,7 @@ import { Choice } from '../fields/fields.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { TaskNote } from '../tasks/TaskNote.tsx';
 import { LayoutGallery, type OfferedLayout } from './layouts/LayoutGallery.tsx';
 import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './layouts/rig-of-layout.ts';
 import { useOwnLayouts } from './layouts/use-own-layouts.ts';
@@ -109,7 +110,7 @@ function NewPlanForm(props: NewPlanFormProps) {
     event.preventDefault();
     const laid = lay();
     const rig = laid && { ...laid, load: going(laid.load, answers.travelM) };
-    const answer = rig && (await create({ planCreate: { planId, name: name.trim() || usual, rig } }));
+    const answer = rig && (await create({ task: crypto.randomUUID(), planCreate: { planId, name: name.trim() || usual, rig } }));
     if (answer?.data) navigate(`/plans/${answer.data.planId}${layout === 'empty' ? '?show=outline' : ''}`);
   };
   return (
@@ -211,6 +212,7 @@ function NewPlanForm(props: NewPlanFormProps) {
           with its vehicle and its rated pull.
         </p>
       )}
+      <TaskNote task={creating.originalArgs?.task} isRunning={creating.isLoading} what="Judging the plan" />
       <ProblemNote error={creating.error} />
       <div className="mb-4 flex gap-2">
         <button type="submit" className="action-main" disabled={creating.isLoading}>

@@ -1,7 +1,14 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import type { PlanSummary } from '@wainrope/contract';
+import { wordsOf, write } from '@wainrope/core';
+import { judge } from '@wainrope/core/judging';
+import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type: 'json' };
+import { unitsChosen } from '../settings/settings-slice.ts';
+import { store } from '../store.ts';
+import { caseOfFile } from '../testing/case-of-file.ts';
 import { PlanListPage } from './PlanListPage.tsx';
 
 const asked = vi.hoisted(() => ({ plans: [] as unknown[] | undefined, mayWrite: true }));
@@ -24,9 +31,11 @@ const plan = (name: string, change: Partial<PlanSummary> = {}): PlanSummary => (
 });
 const show = (address = '/plans') =>
   render(
-    <MemoryRouter initialEntries={[address]}>
-      <PlanListPage />
-    </MemoryRouter>,
+    <Provider store={store}>
+      <MemoryRouter initialEntries={[address]}>
+        <PlanListPage />
+      </MemoryRouter>
+    </Provider>,
   );
 const names = () => screen.queryAllByRole('listitem').map((row) => within(row).getByRole('link').getAttribute('href'));
 
@@ -54,6 +63,21 @@ describe('the list of plans', () => {
     expect(struck(badger, 'Clear')).toBe(true);
     expect(badger.textContent).toContain('Out of date: TS-03: was in-use, is quarantined. Open it for today’s judgement.');
   });
+  it('says why the verdict is what it is, in the reader’s units, where the rules that found it are today’s', () => {
+    const reason = judge(caseOfFile(bogFile)).findings.find(
+      (finding) => write(wordsOf(finding).title) !== write(wordsOf(finding).title, 'lbf'),
+    );
+    if (!reason) throw new Error('no finding of the bog has a figure in its title');
+    asked.plans = [plan('Bog', { verdict: 'stop', reason }), plan('Kept by an earlier core', { verdict: 'stop' })];
+    const { unmount } = show();
+    expect(screen.getByText(write(wordsOf(reason).title))).toBeTruthy();
+    unmount();
+    store.dispatch(unitsChosen('lbf'));
+    show();
+    expect(screen.getByText(write(wordsOf(reason).title, 'lbf'))).toBeTruthy();
+    store.dispatch(unitsChosen('kN'));
+  });
+
   it('leaves out what was put away until it is asked for, and finds by name and by the weakest piece', () => {
     show();
     expect(names()).toEqual(['/plans/Otter at the ford', '/plans/Badger on the track']);

@@ -1,9 +1,11 @@
 import { type PlanSummary, planStates } from '@wainrope/contract';
+import { wordsOf } from '@wainrope/core';
 import { Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useFigures } from '../shell/use-figures.ts';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { BringRig } from './documents/BringRig.tsx';
 import { planStateWords } from './plan-words.ts';
@@ -13,6 +15,7 @@ const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'med
 export function PlanListPage() {
   const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
   const may = useMay();
+  const { text } = useFigures();
   const [params, setParams] = useSearchParams();
   const search = params.get('q') ?? '';
   const state = params.get('state') ?? '';
@@ -59,7 +62,7 @@ export function PlanListPage() {
       )}
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
-        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, verdict, outOfDate, weakest }) => (
+        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, verdict, outOfDate, weakest, reason }) => (
           <li key={planId} className="border-b border-rule">
             <Link
               to={`/plans/${planId}`}
@@ -70,6 +73,7 @@ export function PlanListPage() {
               </span>
               <span>
                 <span className="block font-head text-xl font-semibold">{name}</span>
+                {reason && <span className="block">{text(wordsOf(reason).title)}</span>}
                 <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
                 {outOfDate.length > 0 && (
                   <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')} Open it for today’s judgement.</span>

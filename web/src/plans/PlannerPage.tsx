@@ -17,6 +17,7 @@ import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
+import { TaskNote } from '../tasks/TaskNote.tsx';
 import { edited, routeEnded } from './draft/planner-slice.ts';
 import { draftEdits } from './draft/route-words.ts';
 import { HeldFollows, SheetPlanContext, useShownPlans } from './draft/shown-plans.ts';
@@ -104,6 +105,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
       )}
       {outOfDate && <OutOfDateNote plan={plan} accept={saver.save} />}
       {saver.conflict && <PlanConflict theirs={saver.conflict} settle={saver.settle} />}
+      <TaskNote task={saver.task} isRunning={saver.saving} what="Judging and saving" />
       <ProblemNote error={saver.failure} />
       {failure && (
         <p role="alert" className="border-l-4 border-rust bg-rust-wash px-4 py-2">

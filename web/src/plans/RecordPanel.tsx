@@ -18,6 +18,7 @@ import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppSelector } from '../store.ts';
+import { TaskNote } from '../tasks/TaskNote.tsx';
 import { planStateWords } from './plan-words.ts';
 
 interface RecordPanelProps {
@@ -92,13 +93,16 @@ function StateSection({ plan, report }: RecordPanelProps) {
               type="button"
               className={index === 0 ? 'action-main' : 'action'}
               disabled={dirty || setting.isLoading}
-              onClick={() => setState({ planId: plan.planId, planStateChange: { state: to, version: plan.version } })}
+              onClick={() =>
+                setState({ planId: plan.planId, task: crypto.randomUUID(), planStateChange: { state: to, version: plan.version } })
+              }
             >
               {words}
             </button>
           ))}
         </div>
       )}
+      <TaskNote task={setting.originalArgs?.task} isRunning={setting.isLoading} what="Judging the plan" />
       <ProblemNote error={setting.error} />
       {problemOf(setting.error).status === 422 &&
         fixes.map((finding) => <Answer key={finding.id} plan={plan} findingId={finding.id} words={text(wordsOf(finding).title)} />)}
@@ -232,7 +236,10 @@ function Copies({ plan, rig }: RecordPanelProps) {
   const [keep, keeping] = useKeepLayoutMutation();
   const [layoutName, setLayoutName] = useState('');
   const copy = async () => {
-    const answer = await create({ planCreate: { planId: crypto.randomUUID(), name: `${name.slice(0, 110)}, copy`, rig } });
+    const answer = await create({
+      task: crypto.randomUUID(),
+      planCreate: { planId: crypto.randomUUID(), name: `${name.slice(0, 110)}, copy`, rig },
+    });
     if (answer.data) navigate(`/plans/${answer.data.planId}`);
   };
   if (!may('plan.write')) return null;
@@ -247,6 +254,7 @@ function Copies({ plan, rig }: RecordPanelProps) {
           Rig file
         </a>
       </div>
+      <TaskNote task={creating.originalArgs?.task} isRunning={creating.isLoading} what="Judging the copy" />
       <form
         onSubmit={(event) => {
           event.preventDefault();

@@ -10,6 +10,7 @@ import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
+import { TaskNote } from '../tasks/TaskNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { PolicyRow } from './PolicyRow.tsx';
 import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
@@ -171,6 +172,7 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
       className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[760px]:bottom-14"
     >
       <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
+        <TaskNote task={previewed.originalArgs?.task} isRunning={previewed.isLoading} what="Judging the plans under these settings" />
         <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />
         {fresh && (
           <div className="py-1" data-policy-preview>
@@ -223,8 +225,8 @@ function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarPr
               className="action-main"
               disabled={previewed.isLoading || unread > 0 || changes === 0}
               onClick={async () => {
-                await preview({ policyPreviewRequest: { content: draft } });
-                setShownFor(draft);
+                const answer = await preview({ task: crypto.randomUUID(), policyPreviewRequest: { content: draft } });
+                if (answer.data) setShownFor(draft);
               }}
             >
               What would it change?

@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -163,6 +163,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/gear/import/preview`,
         method: "POST",
         body: queryArg.importRequest,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     importGear: build.mutation<ImportGearApiResponse, ImportGearApiArg>({
@@ -170,6 +173,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/gear/import`,
         method: "POST",
         body: queryArg.importCommit,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     getCare: build.query<GetCareApiResponse, GetCareApiArg>({
@@ -367,6 +373,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/plans`,
         method: "POST",
         body: queryArg.planCreate,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     getPlan: build.query<GetPlanApiResponse, GetPlanApiArg>({
@@ -377,6 +386,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/plans/${queryArg.planId}`,
         method: "PUT",
         body: queryArg.planSave,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     getRigFile: build.query<GetRigFileApiResponse, GetRigFileApiArg>({
@@ -389,6 +401,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/plans/${queryArg.planId}/state`,
         method: "POST",
         body: queryArg.planStateChange,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     overrideFinding: build.mutation<
@@ -460,6 +475,9 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/policy/preview`,
         method: "POST",
         body: queryArg.policyPreviewRequest,
+        params: {
+          task: queryArg.task,
+        },
       }),
     }),
     listVehicles: build.query<ListVehiclesApiResponse, ListVehiclesApiArg>({
@@ -490,6 +508,15 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/hook-ups`,
         method: "POST",
         body: queryArg.hookUpCreate,
+      }),
+    }),
+    getTask: build.query<GetTaskApiResponse, GetTaskApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/tasks/${queryArg.taskId}` }),
+    }),
+    stopTask: build.mutation<StopTaskApiResponse, StopTaskApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/tasks/${queryArg.taskId}`,
+        method: "DELETE",
       }),
     }),
   }),
@@ -615,10 +642,12 @@ export type ChangeGearApiArg = {
 };
 export type PreviewImportApiResponse = /** status 200  */ ImportPreview;
 export type PreviewImportApiArg = {
+  task?: string;
   importRequest: ImportRequest;
 };
 export type ImportGearApiResponse = /** status 200  */ ImportResult;
 export type ImportGearApiArg = {
+  task?: string;
   importCommit: ImportCommit;
 };
 export type GetCareApiResponse = /** status 200  */ PieceCare;
@@ -781,6 +810,7 @@ export type ListPlansApiArg = {
 };
 export type CreatePlanApiResponse = /** status 201  */ PlanView;
 export type CreatePlanApiArg = {
+  task?: string;
   planCreate: PlanCreate;
 };
 export type GetPlanApiResponse = /** status 200  */ PlanView;
@@ -790,6 +820,7 @@ export type GetPlanApiArg = {
 export type SavePlanApiResponse = /** status 200  */ PlanView;
 export type SavePlanApiArg = {
   planId: string;
+  task?: string;
   planSave: PlanSave;
 };
 export type GetRigFileApiResponse = /** status 200  */ RigFileView;
@@ -799,6 +830,7 @@ export type GetRigFileApiArg = {
 export type SetPlanStateApiResponse = /** status 200  */ PlanView;
 export type SetPlanStateApiArg = {
   planId: string;
+  task?: string;
   planStateChange: PlanStateChange;
 };
 export type OverrideFindingApiResponse = /** status 201  */ PlanView;
@@ -842,6 +874,7 @@ export type SavePolicyApiArg = {
 };
 export type PreviewPolicyApiResponse = /** status 200  */ PolicyPreview;
 export type PreviewPolicyApiArg = {
+  task?: string;
   policyPreviewRequest: PolicyPreviewRequest;
 };
 export type ListVehiclesApiResponse = /** status 200  */ VehicleList;
@@ -860,6 +893,14 @@ export type GetHookUpBookApiArg = void;
 export type WriteHookUpApiResponse = /** status 201  */ HookUpBook;
 export type WriteHookUpApiArg = {
   hookUpCreate: HookUpCreate;
+};
+export type GetTaskApiResponse = /** status 200  */ TaskView;
+export type GetTaskApiArg = {
+  taskId: string;
+};
+export type StopTaskApiResponse = unknown;
+export type StopTaskApiArg = {
+  taskId: string;
 };
 export const {
   useGetSessionQuery,
@@ -942,4 +983,6 @@ export const {
   useChangeVehicleMutation,
   useGetHookUpBookQuery,
   useWriteHookUpMutation,
+  useGetTaskQuery,
+  useStopTaskMutation,
 } = injectedRtkApi;

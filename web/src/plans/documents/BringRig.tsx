@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../../api/wainrope-api.ts';
 import { useRegister } from '../../gear/use-register.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
+import { TaskNote } from '../../tasks/TaskNote.tsx';
 import { type Brought, bringRigFile, openPlaces } from './bring-rig-file.ts';
 
 /** A rig file from elsewhere becomes a plan; what it names that is not here is said first. */
@@ -22,6 +23,7 @@ export function BringRig() {
   const make = async () => {
     if (!brought?.ok) return;
     const answer = await create({
+      task: crypto.randomUUID(),
       planCreate: { planId: crypto.randomUUID(), name: brought.name.slice(0, 120), rig: brought.rig },
     });
     if (answer.data) navigate(`/plans/${answer.data.planId}`);
@@ -50,6 +52,7 @@ export function BringRig() {
           ) : (
             <p className="text-rust">{brought.message}</p>
           )}
+          <TaskNote task={creating.originalArgs?.task} isRunning={creating.isLoading} what="Judging the rig" />
           <ProblemNote error={creating.error} />
         </div>
       )}

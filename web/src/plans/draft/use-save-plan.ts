@@ -26,7 +26,7 @@ export function useSavePlan(planId: string) {
   const save = useCallback(async () => {
     const { rig, name, version } = store.getState().planner;
     if (!rig) return;
-    const answer = await savePlan({ planId, planSave: { name: name.trim(), rig, baseVersion: version } });
+    const answer = await savePlan({ planId, task: crypto.randomUUID(), planSave: { name: name.trim(), rig, baseVersion: version } });
     if (answer.data) {
       dropDraft(planId, version);
       dispatch(saved({ version: answer.data.version }));
@@ -35,7 +35,7 @@ export function useSavePlan(planId: string) {
       return setConflict(undefined);
     }
     const problem = problemOf(answer.error);
-    if (problem.status === 409) setConflict(problem.current as PlanView);
+    if (problem.current !== undefined) setConflict(problem.current as PlanView);
   }, [store, planId, savePlan, dispatch]);
   const settle = (choice: 'theirs' | 'mine') => {
     if (!conflict) return;
@@ -44,6 +44,6 @@ export function useSavePlan(planId: string) {
     else dispatch(rebased({ version: conflict.version }));
     setConflict(undefined);
   };
-  const failure = saving.error && problemOf(saving.error).status !== 409 ? saving.error : undefined;
-  return { save, saving: saving.isLoading, conflict, settle, failure };
+  const failure = saving.error && problemOf(saving.error).current === undefined ? saving.error : undefined;
+  return { save, saving: saving.isLoading, task: saving.originalArgs?.task, conflict, settle, failure };
 }

@@ -4,18 +4,21 @@ import { HttpException, NotFoundException } from '@nestjs/common';
 import { type Case, CORE_VERSION, type GearFacts, readRigFile } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { conflict, invalid, notFound, ProblemException, problemOf } from '../http/problem.ts';
-import { outOfDateReasons } from './out-of-date.ts';
+import { changesOfPieces, outOfDateReasons } from './out-of-date.ts';
 
 const file = readRigFile(JSON.parse(readFileSync(resolve(import.meta.dirname, '../../../demo/plans/otter-at-the-ford.json'), 'utf8')));
 if (!file.ok) throw new Error(JSON.stringify(file.faults));
 const saved: Case = file.value.case;
 const reasons = (fresh: Case, extra: { policyHash?: string; coreVersion?: string; goodUntil?: string } = {}) =>
-  outOfDateReasons({
-    saved: { judgedCase: saved, policyHash: 'p1', coreVersion: extra.coreVersion ?? CORE_VERSION, goodUntil: extra.goodUntil },
-    facts: new Map(fresh.gear.map((piece) => [piece.id, piece])),
-    today: fresh.asOf,
-    policyHash: extra.policyHash ?? 'p1',
-  });
+  outOfDateReasons(
+    {
+      policyHash: 'p1',
+      coreVersion: extra.coreVersion ?? CORE_VERSION,
+      goodUntil: extra.goodUntil,
+      piecesChanged: changesOfPieces(saved.gear, new Map(fresh.gear.map((piece) => [piece.id, piece]))),
+    },
+    { policyHash: extra.policyHash ?? 'p1', today: fresh.asOf },
+  );
 const withPiece = (tag: string, change: object): Case => ({
   ...saved,
   gear: saved.gear.map((piece) => (piece.tag === tag ? ({ ...piece, ...change } as GearFacts) : piece)),

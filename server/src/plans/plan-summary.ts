@@ -1,0 +1,41 @@
+import type { PlanSummary } from '@wainrope/contract';
+import type { Finding } from '@wainrope/core';
+import { given } from '../database/rows.ts';
+import { outOfDateReasons } from '../judging/out-of-date.ts';
+import type { Standing } from '../judging/standing.repository.ts';
+import type { PlanRepository } from './plan.repository.ts';
+
+type ListedPlan = Awaited<ReturnType<PlanRepository['listed']>>[number];
+
+/** A plan as a list shows it: the verdict that was kept with it, and why it no longer stands. */
+export function summary(
+  plan: ListedPlan,
+  renewed: Standing | undefined,
+  now: { readonly policyHash: string; readonly today: string },
+): PlanSummary {
+  const known = renewed ?? standingOf(plan);
+  return {
+    planId: plan.plan_id,
+    name: plan.name,
+    version: plan.version_no,
+    state: plan.state,
+    savedAt: plan.saved_at.toISOString(),
+    savedBy: plan.saved_by_name,
+    verdict: known.verdict,
+    outOfDate: outOfDateReasons({ ...known, policyHash: plan.policy_hash, coreVersion: plan.core_version }, now),
+    ...given('weakest', known.weakest),
+    ...given('reason', known.reason),
+  };
+}
+
+/** What was written of it; the service renews whatever has nothing written. */
+function standingOf({ plan_id, verdict, weakest, reason, good_until, pieces_changed }: ListedPlan) {
+  if (verdict === null) throw new Error(`Broken invariant: nothing is known of plan ${plan_id}`);
+  return {
+    verdict,
+    weakest,
+    reason: (reason ?? undefined) as Finding | undefined,
+    goodUntil: good_until ?? undefined,
+    piecesChanged: pieces_changed as readonly string[],
+  };
+}

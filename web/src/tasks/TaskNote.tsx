@@ -1,0 +1,46 @@
+import { useEffect, useState } from 'react';
+import { useGetTaskQuery, useStopTaskMutation } from '../api/wainrope-api.ts';
+
+/** What takes less is not worth a word. */
+const SHOWN_AFTER_MS = 1000;
+const ASKED_EVERY_MS = 500;
+
+interface TaskNoteProps {
+  /** By which the server knows it. */
+  readonly task: string | undefined;
+  readonly isRunning: boolean;
+  /** What it does, in words: “Reading gear.csv”. */
+  readonly what: string;
+}
+
+/** How far something is that takes longer than a second, and a way to stop it. */
+export function TaskNote({ task, isRunning, what }: TaskNoteProps) {
+  const isLong = useLong(isRunning);
+  const follows = isRunning && isLong && task !== undefined;
+  const { currentData: far } = useGetTaskQuery({ taskId: task ?? '' }, { skip: !follows, pollingInterval: ASKED_EVERY_MS });
+  const [stop, stopping] = useStopTaskMutation();
+  if (!follows) return null;
+  const share = far && far.of > 0 ? far.done / far.of : undefined;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-ink bg-sheet px-4 py-2" role="status">
+      <span>{stopping.isLoading || stopping.isSuccess ? 'Stopping …' : `${what} …`}</span>
+      <progress className="h-3 min-w-40 flex-1 accent-moss" aria-label={what} {...(share !== undefined && { value: share })} />
+      {share !== undefined && <span className="w-12 text-right">{Math.floor(share * 100)} %</span>}
+      <button type="button" className="action" disabled={stopping.isLoading || stopping.isSuccess} onClick={() => stop({ taskId: task })}>
+        Stop
+      </button>
+    </div>
+  );
+}
+
+/** Whether something has been going on for longer than a second. */
+function useLong(isRunning: boolean): boolean {
+  const [isLong, setIsLong] = useState(false);
+  useEffect(() => {
+    setIsLong(false);
+    if (!isRunning) return undefined;
+    const timer = setTimeout(() => setIsLong(true), SHOWN_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [isRunning]);
+  return isLong;
+}
