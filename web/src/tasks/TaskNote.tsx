@@ -22,10 +22,14 @@ export function TaskNote({ task, isRunning, what }: TaskNoteProps) {
   if (!follows) return null;
   const share = far && far.of > 0 ? far.done / far.of : undefined;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-ink bg-sheet px-4 py-2" role="status">
-      <span>{stopping.isLoading || stopping.isSuccess ? 'Stopping …' : `${what} …`}</span>
-      <progress className="h-3 min-w-40 flex-1 accent-moss" aria-label={what} {...(share !== undefined && { value: share })} />
-      {share !== undefined && <span className="w-12 text-right">{Math.floor(share * 100)} %</span>}
+    <div className="flex items-center gap-4 border-l-4 border-ink bg-sheet px-4 py-2" role="status">
+      <div className="min-w-0 flex-1">
+        <p className="flex justify-between gap-3 pb-1">
+          <span className="min-w-0 truncate">{stopping.isLoading || stopping.isSuccess ? 'Stopping …' : `${what} …`}</span>
+          {share !== undefined && <span className="shrink-0">{Math.floor(share * 100)} %</span>}
+        </p>
+        <progress className="how-far" aria-label={what} {...(share !== undefined && { value: share })} />
+      </div>
       <button type="button" className="action" disabled={stopping.isLoading || stopping.isSuccess} onClick={() => stop({ taskId: task })}>
         Stop
       </button>
