@@ -4,7 +4,7 @@ import { ApiProperty, type ApiPropertyOptions, DocumentBuilder, type OpenAPIObje
 import * as contract from '@wainrope/contract';
 import { getMetadataStorage } from 'class-validator';
 import { SESSION_COOKIE, SESSION_SCHEME } from '../actor/route-access.ts';
-import { operationWords } from './operation-words.ts';
+import { toldOperations } from './openapi-operations.ts';
 
 type Constructor = new () => object;
 interface Rule {
@@ -32,7 +32,10 @@ function ruleOptions(rules: readonly Rule[]): ApiPropertyOptions {
     | undefined
   )[];
   return {
-    ...scalar(named),
+    ...scalar(
+      named,
+      rules.some(({ type }) => type !== 'conditionalValidation'),
+    ),
     ...(options !== undefined && { type: 'string', enum: options as string[] }),
     ...(pattern instanceof RegExp && { pattern: pattern.source }),
     ...(typeof minimum === 'number' && { minimum }),
@@ -42,12 +45,22 @@ function ruleOptions(rules: readonly Rule[]): ApiPropertyOptions {
   } as ApiPropertyOptions;
 }
 
-function scalar(named: (name: string) => Rule | undefined): ApiPropertyOptions {
+/** A field that no rule says anything of may hold any value. */
+const ANYTHING = [
+  { type: 'string' },
+  { type: 'number' },
+  { type: 'boolean' },
+  { type: 'object', additionalProperties: true },
+  { type: 'array', items: {} },
+];
+
+function scalar(named: (name: string) => Rule | undefined, isChecked: boolean): ApiPropertyOptions {
   if (named('isInt')) return { type: 'integer' };
   if (named('isNumber')) return { type: 'number' };
   if (named('isBoolean')) return { type: 'boolean' };
   if (named('isObject')) return { type: 'object', additionalProperties: true };
-  return named('isUuid') ? { type: 'string', format: 'uuid' } : { type: 'string' };
+  if (named('isUuid')) return { type: 'string', format: 'uuid' };
+  return isChecked ? { type: 'string' } : ({ anyOf: ANYTHING } as ApiPropertyOptions);
 }
 
 function describeProperty(target: Constructor, property: string, rules: readonly Rule[]): void {
@@ -97,57 +110,9 @@ export function openApiDocument(app: INestApplication): OpenAPIObject {
   });
   return {
     ...document,
-    paths: withProblems(document),
+    paths: toldOperations(document),
     components: { ...document.components, schemas: { ...document.components?.schemas, ...documentSchemas() } },
   };
-}
-
-/** Fields by which a change names what it was made from; a stale one is a conflict. */
-const BASES = ['rowVersion', 'baseVersion', 'baseHash', 'version'];
-
-const PROBLEM = { $ref: '#/components/schemas/Problem' };
-const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: PROBLEM } } });
-
-type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
-const METHODS = ['get', 'post', 'put', 'patch', 'delete'] as const;
-
-/** The contract class of an operation's body; undefined where it takes none. */
-function bodyOf({ requestBody }: Operation): string | undefined {
-  const schema = requestBody && 'content' in requestBody ? requestBody.content['application/json']?.schema : undefined;
-  return schema && '$ref' in schema ? schema.$ref.split('/').at(-1) : undefined;
-}
-
-function wordsOf({ operationId = '' }: Operation): string {
-  const words = operationWords[operationId];
-  if (words === undefined) throw new Error(`The operation ${operationId} has no words in operation-words.ts.`);
-  return words;
-}
-
-/** Every operation with what it does, and what it answers where it refuses, as the guard, the validation and the services do. */
-function withProblems({ paths, components }: OpenAPIObject): OpenAPIObject['paths'] {
-  const namesBase = (body: string) => {
-    const schema = components?.schemas?.[body];
-    return schema !== undefined && 'properties' in schema && Object.keys(schema.properties ?? {}).some((field) => BASES.includes(field));
-  };
-  const refusals = (path: string, operation: Operation) => {
-    const body = bodyOf(operation);
-    return {
-      ...(operation.security !== undefined && { 401: problem('Not signed in.'), 403: problem('Signed in, and not allowed.') }),
-      ...(path.includes('{') && { 404: problem('Nothing has that id.') }),
-      ...(body !== undefined && namesBase(body) && { 409: problem('Changed by somebody else; `current` is what stands.') }),
-      ...(operation.requestBody && { 422: problem('Not accepted: each fault with the path of its field.') }),
-    };
-  };
-  const told = Object.entries(paths).map(([path, methods]) => {
-    const operations = METHODS.flatMap((method) => {
-      const operation = methods[method];
-      if (operation === undefined) return [];
-      const responses = { ...operation.responses, ...refusals(path, operation) };
-      return [[method, { ...operation, summary: wordsOf(operation), responses }]];
-    });
-    return [path, { ...methods, ...Object.fromEntries(operations) }];
-  });
-  return Object.fromEntries(told);
 }
 
 /** Core's documents under their names, as their codecs declare them; one inside another is told by its name. */

@@ -1,0 +1,211 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { OpenAPIObject } from '@nestjs/swagger';
+import { Ajv } from 'ajv';
+import supertest from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { AccessService } from '../access/access.service.ts';
+import { createApplication } from '../application.ts';
+import { ownDatabase, startTestServer, type TestServer } from '../testing/test-server.ts';
+import { type Example, examples, TOLD } from './examples.ts';
+
+type Method = 'get' | 'post' | 'put' | 'delete';
+interface Written {
+  readonly method: Method;
+  readonly path: string;
+  readonly operationId: string;
+  readonly responses: {
+    readonly [status: string]: { readonly content?: { readonly [type: string]: { readonly schema: { $ref?: string } } } };
+  };
+  readonly parameters?: readonly { readonly name: string; readonly in: string }[];
+  readonly security?: readonly object[];
+  readonly requestBody?: { readonly content: { readonly 'application/json': { readonly example: object } } };
+}
+
+let server: TestServer;
+/** A server that has no team yet. */
+let empty: NestExpressApplication;
+let document: OpenAPIObject;
+let operations: ReadonlyMap<string, Written>;
+beforeAll(async () => {
+  server = await startTestServer();
+  process.env.WAINROPE_DATABASE_URL = (await ownDatabase('empty')).appUrl;
+  empty = await createApplication('');
+  process.env.WAINROPE_DATABASE_URL = server.urls.appUrl;
+  await empty.listen(0, '127.0.0.1');
+  document = (await server.http.get('/api/docs/openapi.json').expect(200)).body;
+  operations = new Map(
+    Object.entries(document.paths).flatMap(([path, methods]) =>
+      Object.entries(methods).map(([method, operation]) => [operation.operationId, { ...operation, method, path } as Written]),
+    ),
+  );
+});
+afterAll(async () => {
+  await empty.close();
+  await server.stop();
+});
+
+const written = (id: string): Written => {
+  const found = operations.get(id);
+  if (!found) throw new Error(`the document has no operation ${id}`);
+  return found;
+};
+
+/** A check against the document’s own schemas, in which no field may stand that is not written. */
+function schemasOf({ components }: OpenAPIObject) {
+  const closed = Object.entries(components?.schemas ?? {}).map(([name, schema]) => {
+    const told = 'type' in schema && schema.type === 'object' && schema.properties && !('additionalProperties' in schema);
+    return [name, told ? { ...schema, additionalProperties: false } : schema];
+  });
+  const ajv = new Ajv({ strict: false, validateFormats: false, allErrors: true });
+  ajv.addSchema({ $id: 'document', components: { schemas: Object.fromEntries(closed) } });
+  return (reference: string, value: unknown): readonly string[] => {
+    const valid = ajv.validate({ $ref: `document${reference}` }, value);
+    return valid
+      ? []
+      : (ajv.errors ?? []).map(({ instancePath, message, params }) => `${instancePath} ${message} ${JSON.stringify(params)}`);
+  };
+}
+
+const addressOf = ({ path, parameters = [] }: Written, given: { readonly [name: string]: string } = {}) => {
+  const query = parameters.filter((entry) => entry.in === 'query' && given[entry.name] !== undefined);
+  const search = new URLSearchParams(query.map(({ name }) => [name, given[name] ?? '']));
+  return `${path.replace(/\{(\w+)\}/g, (_all, name: string) => given[name] ?? 'missing')}${query.length > 0 ? `?${search}` : ''}`;
+};
+
+/** Puts what earlier answers told into an example. */
+function filledIn<T>(value: T, told: ReadonlyMap<string, unknown>): T {
+  if (typeof value === 'string') return (told.has(value) ? told.get(value) : value) as T;
+  if (Array.isArray(value)) return value.map((entry) => filledIn(entry, told)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, entry]) => [key, filledIn(entry, told)])) as T;
+}
+
+const tokenOf = (path: string) => path.split(/[#/]/).at(-1);
+
+/** What an answer tells that a later example needs. */
+const TELLS: { readonly [operation: string]: (body: never) => readonly (readonly [string, unknown])[] } = {
+  getSession: ({ demoPeople }: { demoPeople: { personId: string; role: string }[] }) => [
+    [TOLD.person, demoPeople.find(({ role }) => role === 'coordinator')?.personId],
+  ],
+  listDefects: ({ items }: { items: { defectId: string }[] }) => [[TOLD.defect, items[0]?.defectId]],
+  savePlan: ({ fresh }: { fresh: { report: { findings: { id: string; severity: string; undecided: boolean }[] } } }) => [
+    [TOLD.finding, fresh.report.findings.find(({ severity, undecided }) => severity === 'fix' && !undecided)?.id],
+  ],
+  getPolicy: ({ contentHash }: { contentHash: string }) => [[TOLD.baseHash, contentHash]],
+  makeCalendarLink: ({ path }: { path: string }) => [[TOLD.token, tokenOf(path)]],
+  invitePerson: ({ path }: { path: string }) => [[TOLD.token, tokenOf(path)]],
+  getBundle: (bundle: object) => [['bundle', bundle]],
+};
+
+/** The first status of an operation that is no refusal. */
+const success = ({ responses }: Written) => Number(Object.keys(responses).find((status) => status.startsWith('2')));
+
+/** A stream never ends: its status is read as soon as it begins. */
+function streamStatus(request: supertest.Test): Promise<number> {
+  return new Promise((done) => {
+    request.buffer(false).parse((response, callback) => {
+      done((response as unknown as { statusCode: number }).statusCode);
+      callback(null, undefined);
+      (response as unknown as { destroy: () => void }).destroy();
+    });
+    request.end(() => undefined);
+  });
+}
+
+/** What runs only while something takes long. */
+const WHILE_IT_RUNS = ['getTask', 'stopTask'];
+
+describe('the examples of the API document', () => {
+  it('stand at every operation, and in its body', () => {
+    const told = new Set(examples.map(({ operation }) => operation));
+    expect([...operations.keys()].filter((id) => !told.has(id))).toEqual([]);
+    expect([...told].filter((id) => !operations.has(id))).toEqual([]);
+    for (const { operationId, requestBody } of operations.values())
+      if (requestBody) expect([operationId, requestBody.content['application/json'].example]).not.toEqual([operationId, undefined]);
+  });
+
+  it('sent one after another get the answers that are written', async () => {
+    const faultsOf = schemasOf(document);
+    const told = new Map<string, unknown>();
+    const agent = await server.as();
+    const founding = supertest.agent(empty.getHttpServer());
+    const send = async ({ operation, parameters, body }: Example) => {
+      const asked = written(operation);
+      const founds = operation === 'acceptBundle';
+      if (founds) told.set(TOLD.token, tokenOf((await empty.get(AccessService).setUpLink()).path));
+      const request = (founds ? founding : agent)[asked.method](addressOf(asked, filledIn(parameters, told)));
+      if (operation === 'streamEvents') return { asked, answer: { status: await streamStatus(request), body: undefined } };
+      const answer = await (body ? request.send({ ...filledIn(body, told), ...(founds && { bundle: told.get('bundle') }) }) : request);
+      return { asked, answer };
+    };
+    for (const example of examples.filter(({ operation }) => !WHILE_IT_RUNS.includes(operation))) {
+      const { operation } = example;
+      const { asked, answer } = await send(example);
+      expect([operation, answer.status, answer.status < 300 ? '' : answer.body]).toEqual([operation, success(asked), '']);
+      const schema = asked.responses[String(answer.status)]?.content?.['application/json']?.schema.$ref;
+      if (schema) expect([operation, faultsOf(schema, answer.body)]).toEqual([operation, []]);
+      for (const [name, value] of TELLS[operation]?.(answer.body as never) ?? []) {
+        expect([operation, name, value]).not.toEqual([operation, name, undefined]);
+        told.set(name, value);
+      }
+    }
+  });
+});
+
+describe('the refusals of the API document', () => {
+  const cases = (status: string) => [...operations.values()].filter(({ responses }) => responses[status] !== undefined);
+  const random = '5f0c6c8e-0000-4000-8000-00000000dead';
+  const nowhere = {
+    ...Object.fromEntries(['token', 'gearClass', 'version'].map((name) => [name, 'nothing'])),
+    version: '9',
+    gearClass: 'ring',
+  };
+  const unknownIds = (operation: Written) =>
+    addressOf(
+      operation,
+      new Proxy(nowhere, { get: (given, name) => Reflect.get(given, name) ?? (/Id$/.test(String(name)) ? random : undefined) }),
+    );
+  const knownIds = ({ operationId }: Written) => examples.find(({ operation }) => operation === operationId)?.parameters;
+  const bodyOf = (id: string) => examples.find(({ operation }) => operation === id)?.body;
+
+  it.each([
+    ['400', 'coordinator', (operation: Written) => addressOf(operation, { version: '1', gearClass: 'ring' }), bodyOf],
+    ['401', undefined, unknownIds, bodyOf],
+    ['403', 'reader', unknownIds, bodyOf],
+    ['404', 'coordinator', unknownIds, bodyOf],
+    ['422', 'coordinator', (operation: Written) => addressOf(operation, knownIds(operation)), () => ({ nonsense: true })],
+  ] as const)(
+    '%s is answered as written, in words and with the same number, by each operation that says so',
+    async (status, role, at, body) => {
+      const faultsOf = schemasOf(document);
+      const found = cases(status);
+      expect(found.length).toBeGreaterThan(4);
+      for (const operation of found) {
+        const agent = await server.as(role);
+        const { operationId, method } = operation;
+        const sent = body(operationId);
+        const request = agent[method](at(operation));
+        const answer = await (sent ? request.send(sent) : request);
+        expect([operationId, answer.status]).toEqual([operationId, Number(status)]);
+        expect([operationId, faultsOf('#/components/schemas/Problem', answer.body)]).toEqual([operationId, []]);
+        expect(answer.headers['content-type']).toContain('application/problem+json');
+      }
+    },
+  );
+
+  it('409 is answered, with what stands, where a change was made from what no longer does', async () => {
+    const agent = await server.as('coordinator');
+    const found = cases('409').filter(({ operationId }) => /Version|"version"|baseHash/.test(JSON.stringify(bodyOf(operationId) ?? {})));
+    expect(found.length).toBeGreaterThan(6);
+    for (const operation of found) {
+      const { operationId, method } = operation;
+      // The story has gone on since: what its examples were made from is old by now.
+      const sent = { ...bodyOf(operationId) };
+      if ('version' in sent) sent.version = 1;
+      if ('baseHash' in sent) sent.baseHash = 'of long ago';
+      const answer = await agent[method](addressOf(operation, knownIds(operation))).send(sent);
+      expect([operationId, answer.status]).toEqual([operationId, 409]);
+      expect([operationId, answer.body.current]).not.toEqual([operationId, undefined]);
+    }
+  });
+});

@@ -1,0 +1,300 @@
+import type { InspectionSheet } from '@wainrope/core';
+import { standardSheets, teamStandard } from '@wainrope/core';
+
+/** A request as somebody would send it. In this order they tell one story: what one makes, a later one names. */
+export interface Example {
+  readonly operation: string;
+  /** In the path and behind the question mark. */
+  readonly parameters?: { readonly [name: string]: string };
+  readonly body?: object;
+}
+
+const PERSON = '3b0f2a6e-5c7d-4f57-9a52-0c1f6b7a9e01';
+const ANOTHER = '3b0f2a6e-5c7d-4f57-9a52-0c1f6b7a9e02';
+const VEHICLE = '6a1d9c04-2f0b-4d43-8c1e-7e5a4b3c2d01';
+const KIT = '7c2e0d15-3a1c-4e54-9d2f-8f6b5c4d3e01';
+const STRAP = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f01';
+const OTHER_STRAP = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f02';
+const OUTING = '9e402f37-5c3e-4076-9f41-a18d7e6f5a01';
+const INSPECTION = 'af513048-6d4f-4187-8052-b29e8f7a6b01';
+const PHOTO = 'b0624159-7e50-4298-9163-c3af908b7c01';
+const PLAN = 'c173526a-8f61-43a9-a274-d4b0a19c8d01';
+const LAYOUT = 'd284637b-9072-44ba-b385-e5c1b2ad9e01';
+
+/** What only an earlier answer tells, as it stands in the document. */
+export const TOLD = {
+  token: 'the-part-of-the-link-behind-the-hash-sign',
+  person: '00000000-0000-4000-8000-000000000001',
+  defect: '00000000-0000-4000-8000-000000000002',
+  finding: 'the id of a finding of the plan',
+  baseHash: 'contentHash of the settings in force',
+} as const;
+
+const RIG = {
+  ground: { slopeRad: 0, uphillRad: 0 },
+  bodies: [
+    {
+      id: 'vehicle',
+      kind: 'vehicle',
+      label: 'Dunlin',
+      xM: 0,
+      yM: 0,
+      headingRad: 0,
+      massKg: 2400,
+      lengthM: 4.4,
+      widthM: 1.8,
+    },
+    {
+      id: 'oak',
+      kind: 'tree',
+      label: 'Oak',
+      state: 'live',
+      leanRad: 0,
+      xM: 14,
+      yM: 1,
+      trunkDiameterM: 0.5,
+      wood: 'hardwood',
+      footing: 'firm',
+    },
+  ],
+  points: [],
+  chains: [],
+  lines: [],
+  load: { bodyId: 'vehicle', travel: 'ahead', travelM: 5 },
+  situation: {
+    surface: 'shallow-mud',
+    depth: 'hubs',
+    soil: 'loam',
+    wet: true,
+    lockedShare: 0,
+    drivelineLocked: false,
+    wheelsTurned: false,
+  },
+  dampers: [],
+  answers: {},
+};
+/** The same with a rope between the two and nothing chosen for it: the strap, the shackle, the drum are open questions. */
+const HELD_RIG = {
+  ...RIG,
+  points: [
+    { id: 'fairlead', bodyId: 'vehicle', label: 'Fairlead', place: { kind: 'on-vehicle', forwardM: 2.1, leftM: 0, heightM: 0.7 } },
+    { id: 'trunk', bodyId: 'oak', label: 'Low on the trunk', place: { kind: 'on-trunk', heightM: 0.4 } },
+  ],
+  chains: [{ id: 'anchor', from: { kind: 'point', pointId: 'trunk' }, pieces: [{ id: 'strap', role: 'tree-strap' }] }],
+  lines: [
+    {
+      id: 'line',
+      drive: { kind: 'winch', pointId: 'fairlead', use: { id: 'winch', role: 'winch' } },
+      ropes: [{ id: 'rope', role: 'winch-line' }],
+      via: [],
+      to: { kind: 'chain', chainId: 'anchor' },
+    },
+  ],
+};
+
+const MARKS = [{ asWritten: 'MBS 9 t', source: 'label' }];
+const STRAP_BODY = {
+  tag: 'TS-90',
+  kind: 'tree-strap',
+  name: 'Tree strap 2.4 m',
+  state: 'in-use',
+  marks: MARKS,
+  attributes: { lengthM: 2.4, widthM: 0.06 },
+  overloadsSinceInspection: 0,
+};
+const FILE = {
+  fileName: 'straps.csv',
+  contentBase64: Buffer.from('tag,class,name,length m,marks\nTS-91,tree-strap,Tree strap 3 m,3,WLL 2 t\n').toString('base64'),
+};
+const SHEET: InspectionSheet = standardSheets['tree-strap'];
+const [failing = ''] = SHEET.points.map(({ id }) => id);
+const ANSWERS = { points: Object.fromEntries(SHEET.points.map(({ id }) => [id, 'ok'])), measures: {}, notes: {} };
+/** The smallest picture there is. */
+const PICTURE =
+  '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=';
+const POLICY = {
+  ...teamStandard,
+  winch: { ...teamStandard.winch, reserveWrapsSynthetic: { value: 12, source: 'What the team has decided' } },
+};
+const PASSWORD = 'peat and heather';
+
+export const examples: readonly Example[] = [
+  { operation: 'getSession' },
+  { operation: 'signInToDemo', body: { personId: TOLD.person } },
+  { operation: 'getTeam' },
+  { operation: 'streamEvents' },
+  { operation: 'listPeople' },
+  { operation: 'addPerson', body: { personId: PERSON, name: 'Wren Holloway', role: 'gear-keeper' } },
+  { operation: 'addPerson', body: { personId: ANOTHER, name: 'Corin Thackeray', role: 'member' } },
+  { operation: 'getPerson', parameters: { personId: PERSON } },
+  { operation: 'changePerson', parameters: { personId: PERSON }, body: { name: 'Wren Holloway', role: 'coordinator', left: false } },
+  {
+    operation: 'addPractice',
+    parameters: { personId: PERSON },
+    body: {
+      practiceId: 'e395748c-a183-45cb-8496-f6d2c3beaf01',
+      layout: 'straight',
+      on: '2026-01-10',
+      seenBy: ANOTHER,
+      note: 'In the quarry, in rain.',
+    },
+  },
+  {
+    operation: 'addVehicle',
+    body: { vehicleId: VEHICLE, name: 'Dunlin', model: 'Long-bed 4 × 4', massKg: 2400, lengthM: 4.4, widthM: 1.8 },
+  },
+  { operation: 'listVehicles' },
+  {
+    operation: 'changeVehicle',
+    parameters: { vehicleId: VEHICLE },
+    body: { name: 'Dunlin', model: 'Long-bed 4 × 4', massKg: 2450, lengthM: 4.4, widthM: 1.8, rowVersion: 1 },
+  },
+  {
+    operation: 'writeHookUp',
+    body: {
+      entryId: 'f4a6859d-b294-46dc-95a7-07e3d4cfb001',
+      model: 'Long-bed 4 × 4',
+      kind: 'used',
+      place: 'Rear cross-member, left eye',
+      forwardM: -2.1,
+      leftM: 0.4,
+      heightM: 0.6,
+      loadN: 22_000,
+    },
+  },
+  { operation: 'getHookUpBook' },
+  {
+    operation: 'addKit',
+    body: { kitId: KIT, name: 'Forest kit', terrain: 'woods', wanted: [{ kind: 'tree-strap', count: 2, leastWllN: 19_600 }] },
+  },
+  { operation: 'listKits' },
+  {
+    operation: 'changeKit',
+    parameters: { kitId: KIT },
+    body: { name: 'Forest kit', terrain: 'woods', vehicleId: VEHICLE, wanted: [{ kind: 'tree-strap', count: 1 }], rowVersion: 1 },
+  },
+  { operation: 'createGear', body: { gearId: STRAP, ...STRAP_BODY } },
+  { operation: 'createGear', body: { gearId: OTHER_STRAP, ...STRAP_BODY, tag: 'TS-92' } },
+  { operation: 'listGear', parameters: { limit: '50' } },
+  { operation: 'getGear', parameters: { gearId: STRAP } },
+  { operation: 'changeGear', parameters: { gearId: STRAP }, body: { ...STRAP_BODY, note: 'A gift.', rowVersion: 1 } },
+  { operation: 'moveContents', parameters: { kitId: KIT }, body: { add: [STRAP], remove: [] } },
+  { operation: 'previewImport', parameters: { task: '05b796ae-c3a5-47ed-a6b8-18f4e5d0c101' }, body: FILE },
+  { operation: 'importGear', body: { ...FILE, rows: [2] } },
+  { operation: 'exportGear' },
+  {
+    operation: 'checkOut',
+    body: {
+      outingId: OUTING,
+      name: 'Training in the quarry',
+      holderKind: 'person',
+      holderId: PERSON,
+      dueBackOn: '2026-01-20',
+      gearIds: [OTHER_STRAP],
+    },
+  },
+  { operation: 'addToOuting', parameters: { outingId: OUTING }, body: { gearIds: [STRAP] } },
+  { operation: 'listOutings' },
+  { operation: 'getOuting', parameters: { outingId: OUTING } },
+  { operation: 'countBack', parameters: { outingId: OUTING }, body: { gearIds: [STRAP, OTHER_STRAP] } },
+  { operation: 'closeOuting', parameters: { outingId: OUTING }, body: {} },
+  { operation: 'listSheets' },
+  {
+    operation: 'saveSheet',
+    parameters: { gearClass: 'tree-strap' },
+    body: { baseVersion: 0, sheet: SHEET, reason: 'As the standard has it, and ours from now on.' },
+  },
+  {
+    operation: 'addInspection',
+    body: {
+      inspectionId: INSPECTION,
+      gearId: STRAP,
+      kind: 'on-receipt',
+      on: '2026-01-15',
+      sheetVersion: 1,
+      answers: { ...ANSWERS, points: { ...ANSWERS.points, [failing]: 'worn' }, notes: { [failing]: 'Fuzzy along one edge.' } },
+      grade: 'C',
+      nextDue: '2026-04-15',
+    },
+  },
+  { operation: 'listInspections', parameters: { gearId: STRAP, limit: '20' } },
+  { operation: 'getInspection', parameters: { inspectionId: INSPECTION } },
+  {
+    operation: 'addPhoto',
+    body: { photoId: PHOTO, subjectId: INSPECTION, subjectKind: 'inspection', contentBase64: PICTURE, thumbnailBase64: PICTURE },
+  },
+  { operation: 'getPhoto', parameters: { photoId: PHOTO } },
+  { operation: 'getThumbnail', parameters: { photoId: PHOTO } },
+  {
+    operation: 'addExposure',
+    parameters: { gearId: STRAP },
+    body: { exposureId: '16c8a7bf-d4b6-48fe-b7c9-2905f6e1d201', kind: 'mud', on: '2026-01-15', note: 'Trodden in at the ford.' },
+  },
+  { operation: 'listDefects' },
+  { operation: 'closeDefect', parameters: { defectId: TOLD.defect }, body: { how: 'Trimmed and looked at again.' } },
+  { operation: 'getCare', parameters: { gearId: STRAP } },
+  { operation: 'quarantine', parameters: { gearId: STRAP }, body: { reason: 'Left on the battery overnight.' } },
+  { operation: 'retire', parameters: { gearId: STRAP }, body: { reason: 'Acid in the fibres.', destroyed: 'Cut into short lengths.' } },
+  { operation: 'createPlan', body: { planId: PLAN, name: 'Dunlin in the rushes', rig: RIG } },
+  { operation: 'listPlans' },
+  { operation: 'getPlan', parameters: { planId: PLAN } },
+  { operation: 'savePlan', parameters: { planId: PLAN }, body: { name: 'Dunlin in the rushes', rig: HELD_RIG, baseVersion: 1 } },
+  { operation: 'getRigFile', parameters: { planId: PLAN } },
+  { operation: 'listVersions', parameters: { planId: PLAN } },
+  { operation: 'getVersion', parameters: { planId: PLAN, version: '1' } },
+  {
+    operation: 'addComment',
+    parameters: { planId: PLAN },
+    body: { commentId: '27d9b8c0-e5c7-490f-88da-3a16a7f2e301', words: 'The oak leans less than it looks.' },
+  },
+  { operation: 'listComments', parameters: { planId: PLAN } },
+  {
+    operation: 'overrideFinding',
+    parameters: { planId: PLAN },
+    body: {
+      overrideId: '38eac9d1-f6d8-4a10-99eb-4b27b803f401',
+      version: 2,
+      findingId: TOLD.finding,
+      reason: 'Padded with two floor mats.',
+    },
+  },
+  { operation: 'setPlanState', parameters: { planId: PLAN }, body: { state: 'archived', version: 2 } },
+  { operation: 'keepLayout', body: { layoutId: LAYOUT, name: 'Straight to a low strap', rig: HELD_RIG } },
+  { operation: 'listLayouts' },
+  { operation: 'putLayoutAway', parameters: { layoutId: LAYOUT } },
+  { operation: 'getPolicy' },
+  { operation: 'previewPolicy', body: { content: POLICY } },
+  {
+    operation: 'savePolicy',
+    body: { baseHash: TOLD.baseHash, content: POLICY, reason: 'Two more wraps, since the first layer is worn smooth.' },
+  },
+  { operation: 'getSinceVisit' },
+  { operation: 'markSeen', body: { upTo: 100 } },
+  { operation: 'getReminders' },
+  { operation: 'listAudit', parameters: { limit: '20', kind: 'gear' } },
+  { operation: 'listAuditOf', parameters: { subjectId: STRAP } },
+  { operation: 'makeCalendarLink' },
+  { operation: 'getCalendarLink' },
+  { operation: 'getCalendar', parameters: { token: TOLD.token } },
+  { operation: 'revokeCalendarLink' },
+  { operation: 'getTask', parameters: { taskId: '05b796ae-c3a5-47ed-a6b8-18f4e5d0c101' } },
+  { operation: 'stopTask', parameters: { taskId: '05b796ae-c3a5-47ed-a6b8-18f4e5d0c101' } },
+  { operation: 'getBundle' },
+  { operation: 'invitePerson', parameters: { personId: PERSON } },
+  { operation: 'lookAtInvitation', body: { token: TOLD.token } },
+  { operation: 'acceptInvitation', body: { token: TOLD.token, login: 'wren', password: PASSWORD } },
+  { operation: 'signOut' },
+  { operation: 'signIn', body: { login: 'wren', password: PASSWORD } },
+  { operation: 'changePassword', body: { current: PASSWORD, next: 'rushes and a long line' } },
+  { operation: 'signOutEverywhere' },
+  {
+    operation: 'acceptBundle',
+    body: {
+      token: TOLD.token,
+      login: 'isla',
+      password: PASSWORD,
+      personId: TOLD.person,
+      bundle: { format: 'the file as getBundle gave it' },
+    },
+  },
+];
