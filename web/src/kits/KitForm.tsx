@@ -2,7 +2,7 @@ import type { KitDetail } from '@wainrope/contract';
 import { gearClasses, gearClassNames, parseQuantity, type Terrain, terrainLists, terrains, type Wanted } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { useFieldArray, useForm } from 'react-hook-form';
+import { type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
 import { useTeam } from '../gear/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
@@ -64,17 +64,15 @@ export function readLines(lines: readonly FormLine[], decimal: '.' | ','): ReadL
   return { ok: true, wanted };
 }
 
-/** Name, ground, vehicle and packing list of a kit. */
-export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done: () => void }) {
+/** A kit as typed: what it stands on, what somebody else saved meanwhile, and saving it. */
+function useKitForm(kit: KitDetail, done: () => void) {
   const { team } = useTeam();
   const [base, setBase] = useState(kit);
   const [conflict, setConflict] = useState<KitDetail>();
   const [fault, setFault] = useState<string>();
   const [change, { error, isLoading }] = useChangeKitMutation();
-  const { register, control, handleSubmit, setValue, reset, getValues } = useForm<FormValues>({ defaultValues: formOf(kit) });
-  const { fields, append, remove, replace } = useFieldArray({ control, name: 'lines' });
-  const problem = error && problemOf(error);
-  const faults = faultsByPath(problem);
+  const form = useForm<FormValues>({ defaultValues: formOf(kit) });
+  const { handleSubmit, reset } = form;
   /** From here on the form stands on what somebody else saved. */
   const settle = () => {
     if (conflict) setBase(conflict);
@@ -90,50 +88,88 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
     const refused = problemOf(answer.error);
     if (refused.status === 409) setConflict(refused.current as KitDetail);
   });
+  const takeTheirs = () => {
+    if (conflict) reset(formOf(conflict));
+    settle();
+  };
+  return { form, conflict, takeTheirs, settle, fault, error, isLoading, submit };
+}
+
+/** Name, ground, vehicle and packing list of a kit. */
+export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done: () => void }) {
+  const { form, conflict, takeTheirs, settle, fault, error, isLoading, submit } = useKitForm(kit, done);
+  const { getValues } = form;
+  const problem = error && problemOf(error);
+  const faults = faultsByPath(problem);
   return (
     <form className="border-b-2 border-ink py-4" onSubmit={submit} noValidate>
       {conflict && (
-        <ConflictNote
-          what={conflict.name}
-          takeTheirs={() => {
-            reset(formOf(conflict));
-            settle();
-          }}
-          keepMine={settle}
-        >
+        <ConflictNote what={conflict.name} takeTheirs={takeTheirs} keepMine={settle}>
           <p>
             Theirs: {conflict.name}, {conflict.wanted.length} lines. Yours: {getValues('name')}, {getValues('lines').length} lines.
           </p>
         </ConflictNote>
       )}
-      <div className="grid gap-3 sm:grid-cols-4">
-        <Labelled label="Name" fault={faults.name}>
-          <input {...register('name')} />
-        </Labelled>
-        <Labelled label="Ground">
-          <select {...register('terrain')}>
-            <option value="">any</option>
-            {terrains.map((entry) => (
-              <option key={entry} value={entry}>
-                {terrainWords[entry]}
-              </option>
-            ))}
-          </select>
-        </Labelled>
-        <Labelled label="Travels on">
-          <select {...register('vehicleId')}>
-            <option value="">no vehicle</option>
-            {team?.vehicles.map(({ vehicleId, name }) => (
-              <option key={vehicleId} value={vehicleId}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </Labelled>
-        <Labelled label="Note">
-          <input {...register('note')} />
-        </Labelled>
+      <KitFields form={form} fault={faults.name} />
+      <PackingList form={form} />
+      {fault && (
+        <p role="alert" className="text-rust">
+          {fault}
+        </p>
+      )}
+      {problem?.status !== 409 && <FormProblem error={error} shown={['name']} />}
+      <div className="flex gap-2 pt-3">
+        <button type="submit" className="action-main" disabled={isLoading}>
+          Save
+        </button>
       </div>
+    </form>
+  );
+}
+
+interface PartProps {
+  readonly form: UseFormReturn<FormValues>;
+}
+
+function KitFields({ form: { register }, fault }: PartProps & { readonly fault: string | undefined }) {
+  const { team } = useTeam();
+  return (
+    <div className="grid gap-3 sm:grid-cols-4">
+      <Labelled label="Name" fault={fault}>
+        <input {...register('name')} />
+      </Labelled>
+      <Labelled label="Ground">
+        <select {...register('terrain')}>
+          <option value="">any</option>
+          {terrains.map((entry) => (
+            <option key={entry} value={entry}>
+              {terrainWords[entry]}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="Travels on">
+        <select {...register('vehicleId')}>
+          <option value="">no vehicle</option>
+          {team?.vehicles.map(({ vehicleId, name }) => (
+            <option key={vehicleId} value={vehicleId}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="Note">
+        <input {...register('note')} />
+      </Labelled>
+    </div>
+  );
+}
+
+/** What the kit should hold, line by line, or as a ground asks for it. */
+function PackingList({ form: { register, control, setValue } }: PartProps) {
+  const { fields, append, remove, replace } = useFieldArray({ control, name: 'lines' });
+  return (
+    <>
       <h3 className="pt-4 text-lg">Should hold</h3>
       <div className="flex flex-wrap gap-2 pt-1">
         {terrains.map((entry) => (
@@ -168,20 +204,9 @@ export function KitForm({ kit, done }: { readonly kit: KitDetail; readonly done:
           </li>
         ))}
       </ul>
-      {fault && (
-        <p role="alert" className="text-rust">
-          {fault}
-        </p>
-      )}
-      {problem?.status !== 409 && <FormProblem error={error} shown={['name']} />}
-      <div className="flex gap-2 pt-3">
-        <button type="button" className="action" onClick={() => append({ kind: 'soft-shackle', count: '1', least: '' })}>
-          <Plus size={16} aria-hidden="true" /> Add a line
-        </button>
-        <button type="submit" className="action-main" disabled={isLoading}>
-          Save
-        </button>
-      </div>
-    </form>
+      <button type="button" className="action mt-2" onClick={() => append({ kind: 'soft-shackle', count: '1', least: '' })}>
+        <Plus size={16} aria-hidden="true" /> Add a line
+      </button>
+    </>
   );
 }

@@ -71,13 +71,9 @@ function suggested(places: readonly VehiclePlace[], chosen: Chosen, { vehicles, 
 
 type Chosen = { readonly [bodyId: string]: PlanVehicle | undefined };
 
-function NewPlanForm(props: NewPlanFormProps) {
+/** The few questions, what is suggested to each, and the rig that the answers make. */
+function useFirstQuestions(props: NewPlanFormProps) {
   const { pieces, vehicles, first, today } = props;
-  const navigate = useNavigate();
-  const [create, creating] = useCreatePlanMutation();
-  const planId = useMemo(() => crypto.randomUUID(), []);
-  const own = useOwnLayouts();
-  const [name, setName] = useState('');
   const [layout, setLayout] = useState<OfferedLayout | 'empty'>(() => layouts.find(({ id }) => id === FIRST_LAYOUT) as OfferedLayout);
   const [picked, setPicked] = useState<Chosen>({});
   const [answers, setAnswers] = useState<Answers>({
@@ -106,6 +102,18 @@ function NewPlanForm(props: NewPlanFormProps) {
     const asked = simple && firstRig({ ...answers, vehicle: lead, layout: simple, pieces, today });
     return asked || rigOfLayout(layout, { ...answers, vehicles: vehiclesOf }, { pieces, today });
   };
+  const pick = (bodyId: string, vehicle: PlanVehicle) => setPicked({ ...picked, [bodyId]: vehicle });
+  return { layout, setLayout, answers, change, places, chosen, pick, anyWinch, strange, simple, usual, lay };
+}
+
+function NewPlanForm(props: NewPlanFormProps) {
+  const navigate = useNavigate();
+  const [create, creating] = useCreatePlanMutation();
+  const planId = useMemo(() => crypto.randomUUID(), []);
+  const own = useOwnLayouts();
+  const [name, setName] = useState('');
+  const asked = useFirstQuestions(props);
+  const { layout, setLayout, answers, lay, usual } = asked;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const laid = lay();
@@ -126,84 +134,13 @@ function NewPlanForm(props: NewPlanFormProps) {
           Name of the plan
           <input value={name} maxLength={120} placeholder={usual} onChange={(event) => setName(event.target.value)} />
         </label>
-        {places.map((place) => (
-          <Choice
-            key={place.bodyId}
-            label={place.label}
-            value={chosen[place.bodyId]?.vehicleId ?? ''}
-            options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
-            words={(id) => vehicleWords(vehicles, pieces, id)}
-            disabled={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
-            onChange={(id) => {
-              const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
-              setPicked({ ...picked, [place.bodyId]: vehicle });
-            }}
-          />
-        ))}
-        {strange && (
-          <NumberField
-            label="Its mass with load"
-            unit="kg"
-            value={answers.massKg}
-            min={100}
-            max={40_000}
-            step={50}
-            onChange={(massKg) => change({ massKg })}
-          />
-        )}
-        <Choice
-          label="How badly is it stuck?"
-          value={answers.depth}
-          options={depths}
-          words={(depth) => depthWords[depth]}
-          onChange={(depth) => change({ depth })}
-        />
-        <Choice
-          label="What does it stand on?"
-          value={answers.surface}
-          options={surfaces}
-          words={(surface) => surfaceWords[surface]}
-          onChange={(surface) => change({ surface })}
-        />
-        <NumberField
-          label="To travel until free"
-          unit="m"
-          value={answers.travelM}
-          empty="not known yet"
-          min={0}
-          max={200}
-          step={0.5}
-          onChange={(travelM) => change({ travelM })}
-          onClear={() => change({ travelM: undefined })}
-        />
-        {simple && (
-          <>
-            <NumberField
-              label="Tree, from the vehicle’s middle"
-              unit="m"
-              value={answers.distanceM}
-              min={1}
-              max={200}
-              step={0.5}
-              onChange={(distanceM) => change({ distanceM })}
-            />
-            <NumberField
-              label="Trunk diameter"
-              unit="m"
-              value={answers.trunkM}
-              min={0.05}
-              max={3}
-              step={0.01}
-              onChange={(trunkM) => change({ trunkM })}
-            />
-          </>
-        )}
+        <Questions {...props} asked={asked} />
       </div>
       <p className="py-3 text-quiet">
         Every place of the rig gets the strongest usable piece of the register; move and change everything on the plan. Try the cheap things
         first: dig, boards, straight wheels, less tyre pressure.
       </p>
-      {!anyWinch && (
+      {!asked.anyWinch && (
         <p className="mb-3 border-l-4 border-signal bg-amber-wash px-3 py-1.5">
           No vehicle of this team has a winch in the register yet, so a layout that winches begins without one.{' '}
           <Link className="underline" to="/gear/new">
@@ -228,6 +165,91 @@ function NewPlanForm(props: NewPlanFormProps) {
       </button>
       <LayoutGallery chosen={layout === 'empty' ? undefined : layout.id} own={own} choose={setLayout} />
     </form>
+  );
+}
+
+interface QuestionsProps extends NewPlanFormProps {
+  readonly asked: ReturnType<typeof useFirstQuestions>;
+}
+
+/** Who stands where, what it stands on, and how far it has to go. */
+function Questions({ pieces, vehicles, asked }: QuestionsProps) {
+  const { places, chosen, pick, anyWinch, strange, simple, answers, change } = asked;
+  return (
+    <>
+      {places.map((place) => (
+        <Choice
+          key={place.bodyId}
+          label={place.label}
+          value={chosen[place.bodyId]?.vehicleId ?? ''}
+          options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
+          words={(id) => vehicleWords(vehicles, pieces, id)}
+          disabled={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
+          onChange={(id) => {
+            const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
+            pick(place.bodyId, vehicle);
+          }}
+        />
+      ))}
+      {strange && (
+        <NumberField
+          label="Its mass with load"
+          unit="kg"
+          value={answers.massKg}
+          min={100}
+          max={40_000}
+          step={50}
+          onChange={(massKg) => change({ massKg })}
+        />
+      )}
+      <Choice
+        label="How badly is it stuck?"
+        value={answers.depth}
+        options={depths}
+        words={(depth) => depthWords[depth]}
+        onChange={(depth) => change({ depth })}
+      />
+      <Choice
+        label="What does it stand on?"
+        value={answers.surface}
+        options={surfaces}
+        words={(surface) => surfaceWords[surface]}
+        onChange={(surface) => change({ surface })}
+      />
+      <NumberField
+        label="To travel until free"
+        unit="m"
+        value={answers.travelM}
+        empty="not known yet"
+        min={0}
+        max={200}
+        step={0.5}
+        onChange={(travelM) => change({ travelM })}
+        onClear={() => change({ travelM: undefined })}
+      />
+      {simple && (
+        <>
+          <NumberField
+            label="Tree, from the vehicle’s middle"
+            unit="m"
+            value={answers.distanceM}
+            min={1}
+            max={200}
+            step={0.5}
+            onChange={(distanceM) => change({ distanceM })}
+          />
+          <NumberField
+            label="Trunk diameter"
+            unit="m"
+            value={answers.trunkM}
+            min={0.05}
+            max={3}
+            step={0.01}
+            onChange={(trunkM) => change({ trunkM })}
+          />
+        </>
+      )}
+    </>
   );
 }
 

@@ -15,7 +15,6 @@ const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'med
 export function PlanListPage() {
   const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
   const may = useMay();
-  const { text } = useFigures();
   const [params, setParams] = useSearchParams();
   const search = params.get('q') ?? '';
   const state = params.get('state') ?? '';
@@ -62,34 +61,39 @@ export function PlanListPage() {
       )}
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
-        {shown.map(({ planId, name, version, state: own, savedAt, savedBy, verdict, outOfDate, weakest, reason }) => (
-          <li key={planId} className="border-b border-rule">
-            <Link
-              to={`/plans/${planId}`}
-              className="grid items-center gap-x-5 gap-y-1 px-1 py-3 hover:bg-sheet sm:grid-cols-[11rem_1fr_auto]"
-            >
-              <span className="flex gap-2">
-                <VerdictLabel verdict={verdict} struck={outOfDate.length > 0} />
-              </span>
-              <span>
-                <span className="block font-head text-xl font-semibold">{name}</span>
-                {reason && <span className="block">{text(wordsOf(reason).title)}</span>}
-                <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
-                {outOfDate.length > 0 && (
-                  <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')} Open it for today’s judgement.</span>
-                )}
-              </span>
-              <span className="text-[15px] text-quiet sm:text-right">
-                {planStateWords[own].toLowerCase()}, version {version}, {savedBy}
-                <span className="block">{when(savedAt)}</span>
-              </span>
-            </Link>
-          </li>
+        {shown.map((plan) => (
+          <PlanRow key={plan.planId} plan={plan} />
         ))}
       </ul>
       <p className="pt-4 text-[15px] text-quiet">
         Figures are estimates. The lowest marked limit and the maker’s instructions win. Keep everyone clear of a tensioned line.
       </p>
     </div>
+  );
+}
+
+function PlanRow({ plan }: { readonly plan: PlanSummary }) {
+  const { planId, name, version, state, savedAt, savedBy, verdict, outOfDate, weakest, reason } = plan;
+  const { text } = useFigures();
+  return (
+    <li className="border-b border-rule">
+      <Link to={`/plans/${planId}`} className="grid items-center gap-x-5 gap-y-1 px-1 py-3 hover:bg-sheet sm:grid-cols-[11rem_1fr_auto]">
+        <span className="flex gap-2">
+          <VerdictLabel verdict={verdict} struck={outOfDate.length > 0} />
+        </span>
+        <span>
+          <span className="block font-head text-xl font-semibold">{name}</span>
+          {reason && <span className="block">{text(wordsOf(reason).title)}</span>}
+          <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
+          {outOfDate.length > 0 && (
+            <span className="block text-amber-ink">Out of date: {outOfDate.join(' ')} Open it for today’s judgement.</span>
+          )}
+        </span>
+        <span className="text-[15px] text-quiet sm:text-right">
+          {planStateWords[state].toLowerCase()}, version {version}, {savedBy}
+          <span className="block">{when(savedAt)}</span>
+        </span>
+      </Link>
+    </li>
   );
 }

@@ -145,13 +145,10 @@ function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefi
   return pieces.find(({ gear }) => gearClasses[gear.kind].damps && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
 }
 
-/** All but the head of the page: the sheet live, what stands round it from the calmer copy. */
-const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, register: { pieces, team, policy } }: WorkplaceProps) {
+/** What can be done to the rig from round the sheet, each as edits. */
+function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 'team'>) {
   const dispatch = useAppDispatch();
-  const selectedPlaceId = useAppSelector((state) => state.planner.selectedPlaceId);
   const route = useAppSelector((state) => state.planner.route);
-  const locked = useAppSelector((state) => state.planner.locked);
-  const [laying, setLaying] = useState(false);
   const [choosing, setChoosing] = useState<string>();
   const [notice, setNotice] = useState<string>();
   const apply = useCallback(
@@ -174,12 +171,21 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
     apply(use && consent ? [...edits, ...consentEdits(use, piece.facts.id, consent, said)] : edits);
     setChoosing(undefined);
   };
-  const shared = { rig, pieces, apply };
   const lay = (edits: readonly Edit[]) => apply(withPieces(rig, edits, { pieces, today: team.today }));
   const endRoute = () => {
     if (route) lay(draftEdits(rig, route));
     dispatch(routeEnded());
   };
+  return { notice, setNotice, apply, addDamper, use, choose, setChoosing, lay, endRoute };
+}
+
+/** All but the head of the page: the sheet live, what stands round it from the calmer copy. */
+const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, register: { pieces, team, policy } }: WorkplaceProps) {
+  const selectedPlaceId = useAppSelector((state) => state.planner.selectedPlaceId);
+  const locked = useAppSelector((state) => state.planner.locked);
+  const [laying, setLaying] = useState(false);
+  const { notice, setNotice, apply, addDamper, use, choose, setChoosing, lay, endRoute } = useWorkplaceActs(rig, { pieces, team });
+  const shared = { rig, pieces, apply };
   const layLayout = () => setLaying(true);
   return (
     <>
@@ -193,27 +199,29 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
         addDamper={addDamper}
         locked={locked !== undefined}
         selectedPlaceId={selectedPlaceId}
-        site={
-          <SitePanel
-            {...shared}
-            subject={subject}
-            report={report}
-            policy={policy}
-            vehicles={team.vehicles}
-            today={team.today}
-            decimal={team.decimalMark}
-            actor={team.actor.name}
-          />
-        }
-        parts={<PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />}
-        outline={<OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />}
-        record={
-          <>
-            <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
-            <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
-          </>
-        }
-        compare={<AnchorCompare {...shared} subject={subject} today={team.today} />}
+        panels={{
+          site: (
+            <SitePanel
+              {...shared}
+              subject={subject}
+              report={report}
+              policy={policy}
+              vehicles={team.vehicles}
+              today={team.today}
+              decimal={team.decimalMark}
+              actor={team.actor.name}
+            />
+          ),
+          parts: <PiecesPanel {...shared} choosePiece={setChoosing} addDamper={addDamper} />,
+          outline: <OutlinePanel {...shared} lay={lay} choosePiece={setChoosing} layLayout={layLayout} />,
+          record: (
+            <>
+              <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
+              <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
+            </>
+          ),
+          compare: <AnchorCompare {...shared} subject={subject} today={team.today} />,
+        }}
         tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}
       />
       {laying && (

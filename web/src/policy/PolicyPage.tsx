@@ -1,20 +1,17 @@
 import type { PolicyHistory } from '@wainrope/contract';
 import { type Policy, policyDifferences, policyPresets, teamStandard } from '@wainrope/core';
 import { useEffect, useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
-import { problemOf, useGetPolicyQuery, usePreviewPolicyMutation, useSavePolicyMutation } from '../api/wainrope-api.ts';
+import { useGetPolicyQuery } from '../api/wainrope-api.ts';
 import { policyOf } from '../gear/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
-import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { VerdictLabel } from '../shell/VerdictMark.tsx';
-import { TaskNote } from '../tasks/TaskNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { PolicyRow } from './PolicyRow.tsx';
 import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
 import { changeWords, groupWords, leafWords } from './policy-words.ts';
+import { SaveBar } from './SaveBar.tsx';
 import { SeverityRows } from './SeverityRows.tsx';
 
 /** The team's tables and schools: what is in force, how it differs from the careful reading, and what a change would do. */
@@ -30,7 +27,8 @@ export function PolicyPage() {
   );
 }
 
-function Editor({ history }: { readonly history: PolicyHistory }) {
+/** Settings as they are being changed: what they stand on, and what others have put in force since. */
+function usePolicyDraft(history: PolicyHistory) {
   const [base, setBase] = useState(history);
   const inForce = useMemo(() => policyOf(base.content), [base]);
   const [draft, setDraft] = useState(inForce);
@@ -54,22 +52,23 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
     // What is not being changed here follows what others put in force.
     if (moved && changes.length === 0 && unread.size === 0) takeTheirs();
   });
+  const keepMine = () => setBase(history);
+  return { base, inForce, draft, setDraft, unread, setUnread, filling, begin, moved, changes, taken, takeTheirs, keepMine };
+}
+
+function Editor({ history }: { readonly history: PolicyHistory }) {
+  const { base, inForce, draft, setDraft, unread, setUnread, filling, begin, moved, changes, taken, takeTheirs, keepMine } =
+    usePolicyDraft(history);
   const [search, setSearch] = useState('');
   const may = useMay();
   const editable = may('policy.write');
-  const leaves = policyLeaves(draft);
-  const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
-  const groups = Object.keys(groupWords).map((group) => ({
-    group,
-    leaves: leaves.filter(({ path }) => path.split('.')[0] === group && fits(path, search)),
-  }));
   return (
     <>
       <p className="pt-3">
         In force: <strong>{inForce.name}</strong>. {differsFrom(inForce)}
       </p>
       {moved && (changes.length > 0 || unread.size > 0) && (
-        <ConflictNote what="the settings" takeTheirs={takeTheirs} keepMine={() => setBase(history)}>
+        <ConflictNote what="the settings" takeTheirs={takeTheirs} keepMine={keepMine}>
           <p>
             “{history.versions[0]?.reason}”, {history.versions[0]?.by}. Theirs differs from where you began in:
           </p>
@@ -94,24 +93,14 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
             </button>
           ))}
       </div>
-      {groups
-        .filter((entry) => entry.leaves.length > 0)
-        .map(({ group, leaves: shown }) => (
-          <section key={group} className="pt-4">
-            <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
-            <p className="pt-1.5 text-quiet">{groupWords[group]?.why}</p>
-            {shown.map((leaf) => (
-              <PolicyRow
-                key={`${leaf.path}${filling}`}
-                leaf={leaf}
-                standard={standard.get(leaf.path) ?? ''}
-                editable={editable}
-                unread={(is) => setUnread((before) => withOrWithout(before, leaf.path, is))}
-                changed={(value) => setDraft((now) => withLeaf(now, leaf.path, value, 'the team’s own'))}
-              />
-            ))}
-          </section>
-        ))}
+      <Groups
+        draft={draft}
+        search={search}
+        filling={filling}
+        editable={editable}
+        unread={(path, is) => setUnread((before) => withOrWithout(before, path, is))}
+        changed={(path, value) => setDraft((now) => withLeaf(now, path, value, 'the team’s own'))}
+      />
       {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
       <Versions history={history} />
       {editable && (changes.length > 0 || unread.size > 0) && (
@@ -124,6 +113,47 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
           saved={taken}
         />
       )}
+    </>
+  );
+}
+
+interface GroupsProps {
+  readonly draft: Policy;
+  readonly search: string;
+  readonly filling: number;
+  readonly editable: boolean;
+  readonly unread: (path: string, is: boolean) => void;
+  readonly changed: (path: string, value: Parameters<typeof withLeaf>[2]) => void;
+}
+
+/** The figures of every table that fit what is searched for. */
+function Groups({ draft, search, filling, editable, unread, changed }: GroupsProps) {
+  const leaves = policyLeaves(draft);
+  const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
+  const groups = Object.keys(groupWords).map((group) => ({
+    group,
+    leaves: leaves.filter(({ path }) => path.split('.')[0] === group && fits(path, search)),
+  }));
+  return (
+    <>
+      {groups
+        .filter((entry) => entry.leaves.length > 0)
+        .map(({ group, leaves: shown }) => (
+          <section key={group} className="pt-4">
+            <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
+            <p className="pt-1.5 text-quiet">{groupWords[group]?.why}</p>
+            {shown.map((leaf) => (
+              <PolicyRow
+                key={`${leaf.path}${filling}`}
+                leaf={leaf}
+                standard={standard.get(leaf.path) ?? ''}
+                editable={editable}
+                unread={(is) => unread(leaf.path, is)}
+                changed={(value) => changed(leaf.path, value)}
+              />
+            ))}
+          </section>
+        ))}
     </>
   );
 }
@@ -143,99 +173,6 @@ function differsFrom(policy: Policy): string {
   return count === 0
     ? 'It is the careful reading of every question.'
     : `It differs from the careful reading in ${count} ${count === 1 ? 'point' : 'points'}, marked below.`;
-}
-
-interface SaveBarProps {
-  readonly draft: Policy;
-  readonly changes: number;
-  /** Fields whose text is not understood. */
-  readonly unread: number;
-  readonly baseHash: string;
-  readonly discard: () => void;
-  readonly saved: (newest: PolicyHistory) => void;
-}
-
-/** What the change would do to plans, asked before it is made. */
-function SaveBar({ draft, changes, unread, baseHash, discard, saved }: SaveBarProps) {
-  const [preview, previewed] = usePreviewPolicyMutation();
-  const [save, saving] = useSavePolicyMutation();
-  const [reason, setReason] = useState('');
-  const shown = previewed.data;
-  const [shownFor, setShownFor] = useState<Policy>();
-  const fresh = shownFor === draft ? shown : undefined;
-  const turned = fresh?.plans.filter(({ before, after }) => before !== after) ?? [];
-  const stale = saving.error !== undefined && problemOf(saving.error).status === 409;
-  return (
-    <div
-      role="region"
-      aria-label="Change of settings"
-      className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[760px]:bottom-14"
-    >
-      <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
-        <TaskNote task={previewed.originalArgs?.task} isRunning={previewed.isLoading} what="Judging the plans under these settings" />
-        <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />
-        {fresh && (
-          <div className="py-1" data-policy-preview>
-            <p>
-              {fresh.plans.length} {fresh.plans.length === 1 ? 'plan turns' : 'plans turn'} out of date.{' '}
-              {turned.length === 0 ? 'No verdict changes.' : 'Verdicts that change:'}
-            </p>
-            <ul>
-              {turned.map(({ planId, name, before, after }) => (
-                <li key={planId} className="flex flex-wrap items-center gap-2 py-0.5">
-                  <Link className="underline" to={`/plans/${planId}`}>
-                    {name}
-                  </Link>
-                  <VerdictLabel verdict={before} struck /> → <VerdictLabel verdict={after} />
-                </li>
-              ))}
-            </ul>
-          </div>
-        )}
-        <div className="flex flex-wrap items-end gap-3">
-          <p className="pb-2">
-            {changes} {changes === 1 ? 'change' : 'changes'}
-            {unread > 0 && <span className="text-rust">, {unread} not understood</span>}
-          </p>
-          <button type="button" className="action" onClick={discard}>
-            Discard
-          </button>
-          {fresh ? (
-            <>
-              <div className="min-w-56 flex-1">
-                <Labelled label="Why does the team decide this?">
-                  <input value={reason} onChange={(event) => setReason(event.target.value)} />
-                </Labelled>
-              </div>
-              <button
-                type="button"
-                className="action-main"
-                disabled={saving.isLoading || unread > 0 || reason.trim().length < 3}
-                onClick={async () => {
-                  const answer = await save({ policySave: { baseHash, content: draft, reason: reason.trim() } });
-                  if (answer.data) saved(answer.data);
-                }}
-              >
-                Put in force
-              </button>
-            </>
-          ) : (
-            <button
-              type="button"
-              className="action-main"
-              disabled={previewed.isLoading || unread > 0 || changes === 0}
-              onClick={async () => {
-                const answer = await preview({ task: crypto.randomUUID(), policyPreviewRequest: { content: draft } });
-                if (answer.data) setShownFor(draft);
-              }}
-            >
-              What would it change?
-            </button>
-          )}
-        </div>
-      </div>
-    </div>
-  );
 }
 
 function Versions({ history }: { readonly history: PolicyHistory }) {

@@ -1,16 +1,8 @@
 import type { SheetView } from '@wainrope/contract';
-import {
-  type GearClass,
-  gearClasses,
-  gearClassNames,
-  type InspectionSheet,
-  limitKinds,
-  measuredQuantities,
-  standardSheets,
-} from '@wainrope/core';
+import { type GearClass, gearClasses, gearClassNames, limitKinds, measuredQuantities, standardSheets } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { Controller, type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useListSheetsQuery, useSaveSheetMutation } from '../api/wainrope-api.ts';
@@ -51,21 +43,18 @@ export function SheetsPage() {
   );
 }
 
-function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newest: SheetView }) {
+/** The sheet as typed: what it stands on, what others have saved since, and saving it as the next version. */
+function useSheetForm(kind: GearClass, newest: SheetView) {
   const may = useMay();
   const [view, setView] = useState(newest);
   const editable = may('template.write');
   const [save, { error, isLoading }] = useSaveSheetMutation();
   const [fault, setFault] = useState<string>();
-  const { register, control, handleSubmit, reset, formState } = useForm<TypedSheet>({
-    defaultValues: typedSheet(view.sheet as InspectionSheet),
-  });
-  const points = useFieldArray({ control, name: 'points' });
-  const measures = useFieldArray({ control, name: 'measures' });
-  const problem = error && problemOf(error);
+  const form = useForm<TypedSheet>({ defaultValues: typedSheet(view.sheet) });
+  const { handleSubmit, reset, formState } = form;
   const takeNewest = (saved: SheetView) => {
     setView(saved);
-    reset(typedSheet(saved.sheet as InspectionSheet));
+    reset(typedSheet(saved.sheet));
   };
   const moved = newest.version > view.version;
   useEffect(() => {
@@ -73,7 +62,7 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
     if (moved && !formState.isDirty) takeNewest(newest);
   });
   const submit = handleSubmit(async (typed) => {
-    const read = sheetOf(typed, view.sheet as InspectionSheet);
+    const read = sheetOf(typed, view.sheet);
     setFault(read.ok ? undefined : read.message);
     if (!read.ok) return;
     const answer = await save({
@@ -82,13 +71,22 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
     });
     if (answer.data) takeNewest(answer.data);
   });
+  const keepMine = () => setView(newest);
+  const fillIn = () => reset({ ...typedSheet(standardSheets[kind]), reason: 'Back to the standard sheet' }, { keepDefaultValues: true });
+  return { form, view, moved, editable, fault, error, isLoading, submit, takeNewest, keepMine, fillIn };
+}
+
+function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newest: SheetView }) {
+  const { form, view, moved, editable, fault, error, isLoading, submit, takeNewest, keepMine, fillIn } = useSheetForm(kind, newest);
+  const { register, formState } = form;
+  const problem = error && problemOf(error);
   return (
     <form onSubmit={submit} noValidate>
       {moved && formState.isDirty && (
-        <ConflictNote what="this sheet" takeTheirs={() => takeNewest(newest)} keepMine={() => setView(newest)}>
+        <ConflictNote what="this sheet" takeTheirs={() => takeNewest(newest)} keepMine={keepMine}>
           <p>
-            Version {newest.version} by {newest.savedBy}: “{newest.reason}”. It has {(newest.sheet as InspectionSheet).points.length} points
-            and {(newest.sheet as InspectionSheet).measures.length} measures.
+            Version {newest.version} by {newest.savedBy}: “{newest.reason}”. It has {newest.sheet.points.length} points and{' '}
+            {newest.sheet.measures.length} measures.
           </p>
         </ConflictNote>
       )}
@@ -104,72 +102,8 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
             <input inputMode="numeric" {...register('everyMonths')} />
           </Labelled>
         </div>
-        <h2 className="stitched mt-4 pb-1.5 text-xl">Look for</h2>
-        <ul>
-          {points.fields.map((field, index) => (
-            <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_auto_auto]">
-              <input aria-label={`Point ${index + 1}`} {...register(`points.${index}.look`)} />
-              <label className="flex items-center gap-2">
-                <Controller
-                  control={control}
-                  name={`points.${index}.immediate`}
-                  render={({ field: box }) => (
-                    <input type="checkbox" checked={box.value} onChange={(event) => box.onChange(event.target.checked)} />
-                  )}
-                />
-                out of use at once
-              </label>
-              {editable && (
-                <button type="button" className="action" aria-label={`Remove point ${index + 1}`} onClick={() => points.remove(index)}>
-                  <X size={16} aria-hidden="true" />
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-        {editable && (
-          <button type="button" className="action mt-2" onClick={() => points.append({ id: '', look: '', immediate: false })}>
-            <Plus size={16} aria-hidden="true" /> Add a point
-          </button>
-        )}
-        <h2 className="stitched mt-5 pb-1.5 text-xl">Measure</h2>
-        {measures.fields.length === 0 && <p className="pt-2 text-quiet">Nothing is measured on this class.</p>}
-        <ul>
-          {measures.fields.map((field, index) => (
-            <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_7rem_9rem_6rem_auto]">
-              <input aria-label={`Measure ${index + 1}`} {...register(`measures.${index}.label`)} />
-              <select aria-label={`Unit of measure ${index + 1}`} {...register(`measures.${index}.quantity`)}>
-                {measuredQuantities.map((quantity) => (
-                  <option key={quantity} value={quantity}>
-                    {quantityWords[quantity]}
-                  </option>
-                ))}
-              </select>
-              <select aria-label={`Kind of limit ${index + 1}`} {...register(`measures.${index}.limitKind`)}>
-                {limitKinds.map((limit) => (
-                  <option key={limit} value={limit}>
-                    {limitWords[limit]}
-                  </option>
-                ))}
-              </select>
-              <input aria-label={`Limit ${index + 1}`} inputMode="decimal" {...register(`measures.${index}.limit`)} />
-              {editable && (
-                <button type="button" className="action" aria-label={`Remove measure ${index + 1}`} onClick={() => measures.remove(index)}>
-                  <X size={16} aria-hidden="true" />
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-        {editable && (
-          <button
-            type="button"
-            className="action mt-2"
-            onClick={() => measures.append({ id: '', label: '', quantity: 'small-length', limitKind: 'loss', limit: '10' })}
-          >
-            <Plus size={16} aria-hidden="true" /> Add a measure
-          </button>
-        )}
+        <Points form={form} editable={editable} />
+        <Measures form={form} editable={editable} />
       </fieldset>
       {editable && (
         <div className="max-w-xl space-y-3 pt-5">
@@ -186,18 +120,99 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
             <button type="submit" className="action-main" disabled={isLoading || !formState.isDirty}>
               Save version {view.version + 1}
             </button>
-            <button
-              type="button"
-              className="action"
-              onClick={() =>
-                reset({ ...typedSheet(standardSheets[kind]), reason: 'Back to the standard sheet' }, { keepDefaultValues: true })
-              }
-            >
+            <button type="button" className="action" onClick={fillIn}>
               Fill in the standard sheet
             </button>
           </div>
         </div>
       )}
     </form>
+  );
+}
+
+interface ListProps {
+  readonly form: UseFormReturn<TypedSheet>;
+  readonly editable: boolean;
+}
+
+function Points({ form: { control, register }, editable }: ListProps) {
+  const points = useFieldArray({ control, name: 'points' });
+  return (
+    <>
+      <h2 className="stitched mt-4 pb-1.5 text-xl">Look for</h2>
+      <ul>
+        {points.fields.map((field, index) => (
+          <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_auto_auto]">
+            <input aria-label={`Point ${index + 1}`} {...register(`points.${index}.look`)} />
+            <label className="flex items-center gap-2">
+              <Controller
+                control={control}
+                name={`points.${index}.immediate`}
+                render={({ field: box }) => (
+                  <input type="checkbox" checked={box.value} onChange={(event) => box.onChange(event.target.checked)} />
+                )}
+              />
+              out of use at once
+            </label>
+            {editable && (
+              <button type="button" className="action" aria-label={`Remove point ${index + 1}`} onClick={() => points.remove(index)}>
+                <X size={16} aria-hidden="true" />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {editable && (
+        <button type="button" className="action mt-2" onClick={() => points.append({ id: '', look: '', immediate: false })}>
+          <Plus size={16} aria-hidden="true" /> Add a point
+        </button>
+      )}
+    </>
+  );
+}
+
+function Measures({ form: { control, register }, editable }: ListProps) {
+  const measures = useFieldArray({ control, name: 'measures' });
+  return (
+    <>
+      <h2 className="stitched mt-5 pb-1.5 text-xl">Measure</h2>
+      {measures.fields.length === 0 && <p className="pt-2 text-quiet">Nothing is measured on this class.</p>}
+      <ul>
+        {measures.fields.map((field, index) => (
+          <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_7rem_9rem_6rem_auto]">
+            <input aria-label={`Measure ${index + 1}`} {...register(`measures.${index}.label`)} />
+            <select aria-label={`Unit of measure ${index + 1}`} {...register(`measures.${index}.quantity`)}>
+              {measuredQuantities.map((quantity) => (
+                <option key={quantity} value={quantity}>
+                  {quantityWords[quantity]}
+                </option>
+              ))}
+            </select>
+            <select aria-label={`Kind of limit ${index + 1}`} {...register(`measures.${index}.limitKind`)}>
+              {limitKinds.map((limit) => (
+                <option key={limit} value={limit}>
+                  {limitWords[limit]}
+                </option>
+              ))}
+            </select>
+            <input aria-label={`Limit ${index + 1}`} inputMode="decimal" {...register(`measures.${index}.limit`)} />
+            {editable && (
+              <button type="button" className="action" aria-label={`Remove measure ${index + 1}`} onClick={() => measures.remove(index)}>
+                <X size={16} aria-hidden="true" />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {editable && (
+        <button
+          type="button"
+          className="action mt-2"
+          onClick={() => measures.append({ id: '', label: '', quantity: 'small-length', limitKind: 'loss', limit: '10' })}
+        >
+          <Plus size={16} aria-hidden="true" /> Add a measure
+        </button>
+      )}
+    </>
   );
 }

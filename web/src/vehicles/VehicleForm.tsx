@@ -28,6 +28,27 @@ const formOf = (vehicle: VehicleDetail | undefined): Values =>
       }
     : { name: '', model: '', massKg: '', lengthM: '', widthM: '' };
 
+type Sizes = Pick<Values, (typeof FIELDS)[number]['key']>;
+
+interface ReadSizes {
+  /** In SI units, where all of them are understood. */
+  readonly values?: { readonly [K in keyof Sizes]: number };
+  /** What is wrong, by field. */
+  readonly wrong: { readonly [path: string]: string };
+}
+
+/** Sizes as typed, with their units. */
+export function readSizes(sizes: Sizes, decimal: '.' | ','): ReadSizes {
+  const wrong: { [path: string]: string } = {};
+  const values = { massKg: 0, lengthM: 0, widthM: 0 };
+  for (const { key, dimension } of FIELDS) {
+    const parsed = parseQuantity(sizes[key], { dimension, decimal });
+    if (parsed.kind === 'understood') values[key] = parsed.reading.valueSi;
+    else wrong[key] = parsed.kind === 'fault' ? parsed.message : 'Which ton? Write kg.';
+  }
+  return Object.keys(wrong).length > 0 ? { wrong } : { wrong, values };
+}
+
 /** Adds or changes a vehicle; sizes are typed with their units. */
 export function VehicleForm({ before, done }: { readonly before?: VehicleDetail; readonly done: () => void }) {
   const { team } = useTeam();
@@ -46,21 +67,9 @@ export function VehicleForm({ before, done }: { readonly before?: VehicleDetail;
   const problem = error && problemOf(error);
   const faults = { ...faultsByPath(problem), ...typed };
   const submit = handleSubmit(async ({ name, model, ...sizes }) => {
-    const read = FIELDS.map(({ key, dimension }) => ({
-      key,
-      parsed: parseQuantity(sizes[key], { dimension, decimal: team?.decimalMark ?? '.' }),
-    }));
-    setTyped(
-      Object.fromEntries(
-        read.flatMap(({ key, parsed }) =>
-          parsed.kind === 'understood' ? [] : [[key, parsed.kind === 'fault' ? parsed.message : 'Which ton? Write kg.']],
-        ),
-      ),
-    );
-    const values = Object.fromEntries(
-      read.flatMap(({ key, parsed }) => (parsed.kind === 'understood' ? [[key, parsed.reading.valueSi]] : [])),
-    ) as { massKg: number; lengthM: number; widthM: number };
-    if (Object.keys(values).length < FIELDS.length) return;
+    const { values, wrong } = readSizes(sizes, team?.decimalMark ?? '.');
+    setTyped(wrong);
+    if (!values) return;
     const content = { name, model, ...values };
     const answer = base
       ? await change({ vehicleId: base.vehicleId, vehicleChange: { ...content, rowVersion: base.rowVersion } })

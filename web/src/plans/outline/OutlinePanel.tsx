@@ -1,36 +1,26 @@
-import {
-  addGrip,
-  angle,
-  type Body,
-  type Edit,
-  extendLine,
-  groundHeightM,
-  length,
-  type Rig,
-  removeBody,
-  removeLine,
-  routeFault,
-  tieBack,
-} from '@wainrope/core';
-import { type KeyboardEvent, useRef, useState } from 'react';
+import { addGrip, type Body, type Edit, extendLine, length, type Rig, removeBody, removeLine, tieBack } from '@wainrope/core';
+import { useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
 import type { RegisterPiece } from '../../gear/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
-import { bodySelected, edited, routed, routeEnded } from '../draft/planner-slice.ts';
-import { draftEdits, routeWords } from '../draft/route-words.ts';
+import { bodySelected } from '../draft/planner-slice.ts';
+import { routeWords } from '../draft/route-words.ts';
 import { Unlocked } from '../draft/Unlocked.tsx';
 import { AddChoice } from '../site/AddChoice.tsx';
 import { BodyFields } from '../site/BodyFields.tsx';
-import { addEdits, bodyKindWords, duplicateEdits, keyEdits } from '../site/body-edits.ts';
+import { addEdits, duplicateEdits } from '../site/body-edits.ts';
 import { FeatureFields } from '../site/FeatureFields.tsx';
+import { BodyList } from './BodyList.tsx';
 import { ChainRows } from './ChainRows.tsx';
 import { DriveFields } from './DriveFields.tsx';
 import { EdgeFields } from './EdgeFields.tsx';
 import { LanyardRows } from './LanyardRows.tsx';
+import { measuredWords } from './measured-words.ts';
 import { TaskFields } from './TaskFields.tsx';
 import { ToolFields } from './ToolFields.tsx';
+import { winchingBody } from './winching-body.ts';
 
 interface OutlinePanelProps {
   readonly rig: Rig;
@@ -102,27 +92,7 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
               Lay a layout…
             </button>
           </div>
-          {rig.lines.length === 0 && (
-            <p className="py-2">
-              Nothing is laid yet. Press L on the winching vehicle, L on each body it turns at, E where it ends; or lay a layout.
-            </p>
-          )}
-          {rig.lines.map((line) => (
-            <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
-              <span className="mr-auto">
-                <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
-                <span className="text-quiet">
-                  {driveWords(rig, line, figure)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
-                </span>
-              </span>
-              <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
-                Extend
-              </button>
-              <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
-                Take off
-              </button>
-            </div>
-          ))}
+          <LineRows rig={rig} apply={apply} lay={lay} />
           <ChainRows rig={rig} pieces={pieces} said={said} apply={apply} lay={lay} choosePiece={choosePiece} />
           <LanyardRows rig={rig} pieces={pieces} apply={apply} />
         </Unlocked>
@@ -137,6 +107,35 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
         <FeatureFields rig={rig} apply={apply} />
       </Unlocked>
     </div>
+  );
+}
+
+function LineRows({ rig, apply, lay }: Pick<OutlinePanelProps, 'rig' | 'apply' | 'lay'>) {
+  const { figure } = useFigures();
+  return (
+    <>
+      {rig.lines.length === 0 && (
+        <p className="py-2">
+          Nothing is laid yet. Press L on the winching vehicle, L on each body it turns at, E where it ends; or lay a layout.
+        </p>
+      )}
+      {rig.lines.map((line) => (
+        <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
+          <span className="mr-auto">
+            <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
+            <span className="text-quiet">
+              {driveWords(rig, line, figure)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
+            </span>
+          </span>
+          <button type="button" className="action" onClick={() => lay(extendLine(rig, line.id))}>
+            Extend
+          </button>
+          <button type="button" className="action" onClick={() => apply(removeLine(rig, line.id))}>
+            Take off
+          </button>
+        </div>
+      ))}
+    </>
   );
 }
 
@@ -160,98 +159,10 @@ function buttonsFor(rig: Rig, body: Body, { apply, lay }: Doers): readonly (read
   return all.flatMap(([words, possible, act]) => (possible ? [[words, act] as const] : []));
 }
 
-/** The way from the first marked body to the second in words, and the angle at the second to the third. */
-function measuredWords(rig: Rig, marked: readonly string[], figure: ReturnType<typeof useFigures>['figure']): string | undefined {
-  const [a, b, c] = marked.flatMap((id) => rig.bodies.find((body) => body.id === id) ?? []);
-  if (!a) return undefined;
-  if (!b) return `Measuring from ${a.label}: M on the next.`;
-  const bearing = (Math.atan2(b.xM - a.xM, b.yM - a.yM) + 2 * Math.PI) % (2 * Math.PI);
-  const rise = groundHeightM(rig.ground, b.xM, b.yM) - groundHeightM(rig.ground, a.xM, a.yM);
-  const far = `${a.label} to ${b.label}: ${figure(length(Math.hypot(b.xM - a.xM, b.yM - a.yM)))} on the map, bearing ${figure(angle(bearing))}, ${figure(length(Math.abs(rise)))} ${rise < 0 ? 'down' : 'up'}.`;
-  if (!c) return far;
-  const [ux, uy, vx, vy] = [a.xM - b.xM, a.yM - b.yM, c.xM - b.xM, c.yM - b.yM];
-  const open = Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
-  return `${far} From there to ${c.label}: ${figure(length(Math.hypot(vx, vy)))}, with ${figure(angle(open))} between.`;
-}
-
 function driveWords(rig: Rig, { drive }: Rig['lines'][number], figure: ReturnType<typeof useFigures>['figure']): string {
   if (drive.kind === 'held') return `held at both ends, ${figure(length(drive.lengthM))}`;
   if (drive.kind === 'tow') return drive.manner === 'steady' ? 'towed steadily' : 'pulled with a run-up';
   const bodyId = rig.points.find(({ id }) => id === drive.pointId)?.bodyId;
   const label = rig.bodies.find(({ id }) => id === bodyId)?.label ?? '';
   return drive.kind === 'hand' ? `hauled by ${label}` : `from the winch of ${label}`;
-}
-
-function BodyList({ rig, lay, measure }: Pick<OutlinePanelProps, 'rig' | 'lay'> & { readonly measure: (bodyId: string) => void }) {
-  const selectedBodyId = useAppSelector((state) => state.planner.selectedBodyId);
-  const route = useAppSelector((state) => state.planner.route);
-  const dispatch = useAppDispatch();
-  const { figure } = useFigures();
-  const list = useRef<HTMLUListElement>(null);
-  const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-  const step = (from: HTMLElement, by: number) => {
-    const rows = [...(list.current?.querySelectorAll<HTMLElement>('[data-outline-body]') ?? [])];
-    rows[rows.indexOf(from) + by]?.focus();
-  };
-  const endRoute = (body: Body) => {
-    if (routeFault(body, 'stop')) return void dispatch(routed(body.id));
-    const ended = route && { ...route, bodyIds: route.bodyIds.at(-1) === body.id ? route.bodyIds : [...route.bodyIds, body.id] };
-    if (!ended) return;
-    lay(draftEdits(rig, ended));
-    dispatch(routeEnded());
-  };
-  const back = (body: Body) => {
-    const vehicle = winchingBody(rig);
-    if (vehicle && vehicle.id !== body.id) lay(tieBack(rig, vehicle, body));
-  };
-  const acts = (body: Body): { readonly [key: string]: () => void } => ({
-    l: () => dispatch(routed(body.id)),
-    e: () => endRoute(body),
-    b: () => back(body),
-    g: () => rig.lines[0] && lay(addGrip(rig, rig.lines[0].id, body)),
-    m: () => measure(body.id),
-    Escape: () => dispatch(routeEnded()),
-  });
-  const keys = (event: KeyboardEvent<HTMLElement>, body: Body) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const next = { j: 1, k: -1 }[event.key];
-    const change = keyEdits(rig, body, event);
-    const act = acts(body)[event.key];
-    if (next) step(event.currentTarget, next);
-    else if (act) act();
-    else if (change) dispatch(edited(change));
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
-  };
-  return (
-    <ul ref={list}>
-      {rig.bodies.map((body) => (
-        <li key={body.id} className="border-b border-rule">
-          <button
-            type="button"
-            data-outline-body={body.id}
-            aria-pressed={body.id === selectedBodyId}
-            onClick={() => dispatch(bodySelected(body.id))}
-            onFocus={() => dispatch(bodySelected(body.id))}
-            onKeyDown={(event) => keys(event, body)}
-            className="flex min-h-11 w-full items-center gap-2 px-1 text-left aria-pressed:shadow-[inset_4px_0_var(--rope)]"
-          >
-            <span className="pl-2">{body.label}</span>
-            <span className="text-[14px] text-quiet">
-              {body.id === load?.id ? 'is to move' : bodyKindWords[body.kind]}
-              {load && body.id !== load.id && `, ${figure(length(Math.hypot(body.xM - load.xM, body.yM - load.yM)))} off`}
-            </span>
-          </button>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-/** The vehicle whose winch pulls, of the first line that one drives. */
-function winchingBody(rig: Rig): Body | undefined {
-  const drive = rig.lines.find((line) => line.drive.kind === 'winch')?.drive;
-  const bodyId = drive && 'pointId' in drive ? rig.points.find(({ id }) => id === drive.pointId)?.bodyId : undefined;
-  return rig.bodies.find(({ id }) => id === bodyId);
 }

@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { length } from '@wainrope/core';
+import { length, type Rig } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import { type KeyboardEvent, memo, type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
@@ -26,30 +26,13 @@ import { WayOnSheet } from './WayOnSheet.tsx';
 /** What the sheet's words are about. */
 type NamedPlan = Pick<SheetPlan, 'rig' | 'report'>;
 
-/** The site from above, to scale: north is up. */
-export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
-  const { rig, report, facts, lastJudged, subject } = useSheetPlan();
-  const holder = useRef<HTMLDivElement>(null);
-  const size = useSize(holder);
-  const { units, figure } = useFigures();
+/** What touching the ground does, by the tool in hand: adds a body, measures, draws a feature corner by corner. */
+function useSheetTool(rig: Rig) {
   const dispatch = useAppDispatch();
   const tool = useAppSelector((state) => state.planner.tool);
   const locked = useAppSelector((state) => state.planner.locked);
   const { data: team } = useGetTeamQuery();
-  const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
-  const newest = useRef({ zoom, fit });
-  useLayoutEffect(() => {
-    newest.current = { zoom, fit };
-  });
-  const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
-  const fitAll = useCallback(() => newest.current.fit(), []);
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
-  const named = useSlowedWhileDragging<NamedPlan>({ rig, report }, lastJudged);
-  const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
-  const labels = useMemo(
-    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure, reaches }),
-    [named.rig, named.report, view, size, figure, reaches],
-  );
   useEffect(() => {
     if (tool.kind !== 'measure' && tool.kind !== 'feature') setPoints([]);
   }, [tool]);
@@ -61,6 +44,36 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
     else if (tool.kind === 'feature') setPoints([...points, at]);
     else dispatch(bodySelected(undefined));
   };
+  const cancel = () => void dispatch(toolChosen({ kind: 'move' }));
+  const finishFeature = () => {
+    if (tool.kind !== 'feature' || points.length < 2) return;
+    dispatch(edited({ edits: featureEdits(rig, tool.feature, points) }));
+    dispatch(toolChosen({ kind: 'move' }));
+  };
+  return { tool, points, touchedAt, cancel, finishFeature };
+}
+
+/** The site from above, to scale: north is up. */
+export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
+  const { rig, report, facts, lastJudged, subject } = useSheetPlan();
+  const holder = useRef<HTMLDivElement>(null);
+  const size = useSize(holder);
+  const { units, figure } = useFigures();
+  const dispatch = useAppDispatch();
+  const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
+  const newest = useRef({ zoom, fit });
+  useLayoutEffect(() => {
+    newest.current = { zoom, fit };
+  });
+  const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
+  const fitAll = useCallback(() => newest.current.fit(), []);
+  const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig);
+  const named = useSlowedWhileDragging<NamedPlan>({ rig, report }, lastJudged);
+  const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
+  const labels = useMemo(
+    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure, reaches }),
+    [named.rig, named.report, view, size, figure, reaches],
+  );
   const ground = useDrag(
     ({ tap, delta: [dx, dy], event }) => {
       const { clientX, clientY } = event as PointerEvent;
@@ -69,12 +82,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
     },
     { filterTaps: true },
   );
-  const finishFeature = () => {
-    if (tool.kind !== 'feature' || points.length < 2) return;
-    dispatch(edited({ edits: featureEdits(rig, tool.feature, points) }));
-    dispatch(toolChosen({ kind: 'move' }));
-  };
-  const keys = sheetKeys({ zoom, pan, fit, cancel: () => dispatch(toolChosen({ kind: 'move' })), finish: finishFeature });
+  const keys = sheetKeys({ zoom, pan, fit, cancel, finish: finishFeature });
   const select = useCallback((placeId: string) => void dispatch(placeSelected(placeId)), [dispatch]);
   const circles = [...report.zones, ...report.swept].flatMap((zone) => zone.circles);
   const strands =
