@@ -46,8 +46,27 @@ const slug = (words: string): string =>
     .replace(/^-|-$/g, '')
     .slice(0, 60);
 
+const isNumber = (text: string) => text.trim() !== '' && Number.isFinite(Number(text.replace(',', '.')));
+
+/** What should be a number and is none, a sentence each. */
+function noNumbers({ everyMonths, measures }: TypedSheet): readonly string[] {
+  const limits = measures.flatMap(({ label, limit }, index) =>
+    isNumber(limit) ? [] : [`${label.trim() || `Measure ${index + 1}`}: the limit “${limit}” is not a number.`],
+  );
+  return isNumber(everyMonths) ? limits : [`Months from one inspection to the next: “${everyMonths}” is not a number.`, ...limits];
+}
+
+/** Where in the form a fault lies. */
+function placeWords(path: string): string {
+  const [, list, index] = /^(points|measures)\[(\d+)\]/.exec(path) ?? [];
+  if (list === undefined) return path === 'everyMonths' ? 'Months from one inspection to the next' : 'The sheet';
+  return `${list === 'points' ? 'Point' : 'Measure'} ${Number(index) + 1}`;
+}
+
 /** The sheet that was typed. What stood before keeps its id, its source and the attribute it is measured against. */
 export function sheetOf(typed: TypedSheet, before: InspectionSheet): ReadSheet {
+  const unread = noNumbers(typed);
+  if (unread.length > 0) return { ok: false, message: unread.join(' ') };
   const known = new Map(before.measures.map((measure) => [measure.id, measure]));
   const sheet = {
     everyMonths: Number(typed.everyMonths),
@@ -68,7 +87,7 @@ export function sheetOf(typed: TypedSheet, before: InspectionSheet): ReadSheet {
     }),
   };
   const result = read(inspectionSheetCodec, sheet);
-  if (!result.ok) return { ok: false, message: result.faults.map(({ path, message }) => `${path}: ${message}`).join('; ') };
+  if (!result.ok) return { ok: false, message: result.faults.map(({ path, message }) => `${placeWords(path)}: ${message}.`).join(' ') };
   const [twice] = sheetFaults(result.value);
   return twice ? { ok: false, message: twice.message } : { ok: true, sheet: result.value };
 }
