@@ -31,7 +31,7 @@ export function show(page: ReactNode, { address = '/', path = '*' }: Shown = {})
 
 function Where() {
   const { pathname, search } = useLocation();
-  return <output data-testid="where">{`${pathname}${search}`}</output>;
+  return <span data-testid="where">{`${pathname}${search}`}</span>;
 }
 
 export const leadsTo = () => screen.getByTestId('where').textContent;

@@ -1,0 +1,147 @@
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import type { PersonListed, PersonPage as PersonPageData } from '@wainrope/contract';
+import { afterEach, describe, expect, it } from 'vitest';
+import { fakeServer, faulty } from '../testing/fake-server.ts';
+import { asRole, people } from '../testing/sample-team.ts';
+import { rowsOf, show } from '../testing/show.tsx';
+import { PeoplePage } from './PeoplePage.tsx';
+import { PersonPage } from './PersonPage.tsx';
+
+const server = fakeServer();
+afterEach(cleanup);
+
+const listed: readonly PersonListed[] = [
+  { ...people.coordinator, left: false, login: 'isla' },
+  { ...people.member, left: false },
+  { ...people.reader, left: true },
+];
+const open = async (role: 'coordinator' | 'member') => {
+  server.answers({
+    ...asRole(role),
+    'GET /api/v1/people': { items: listed },
+    'POST /api/v1/people': ({ body }: { body: unknown }) => body,
+    'PUT /api/v1/people/*': ({ body }: { body: unknown }) => body,
+    'POST /api/v1/people/*/invitation': { path: '/join#a-token-of-more-than-twenty-letters', expiresAt: '2026-01-22' },
+  });
+  const user = show(<PeoplePage />);
+  await screen.findByText('signs in as isla');
+  return user;
+};
+const row = (name: string) => {
+  const found = screen.getByRole('link', { name }).closest('li');
+  if (!found) throw new Error(`${name} has no row`);
+  return within(found);
+};
+
+describe('the people of the team', () => {
+  it('stand apart from those who have left, with how they sign in', async () => {
+    await open('coordinator');
+    expect(rowsOf('People of the team')).toHaveLength(2);
+    expect(row('Mirren Sedge').getByText('has not joined yet')).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Have left' })).toBeTruthy();
+    expect(row('Odd Fellside').getByRole('button', { name: 'Has come back' })).toBeTruthy();
+    expect(row('Odd Fellside').queryByRole('button', { name: 'Invite' })).toBeNull();
+  });
+
+  it('change role and leave by name, the rest as it was', async () => {
+    const user = await open('coordinator');
+    await user.selectOptions(screen.getByLabelText('Role of Mirren Sedge'), 'gear-keeper');
+    await user.click(row('Mirren Sedge').getByRole('button', { name: 'Has left' }));
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.sent.map(({ path, body }) => ({ path, body }))).toEqual([
+      { path: '/api/v1/people/p-mirren', body: { name: 'Mirren Sedge', role: 'gear-keeper', left: false } },
+      { path: '/api/v1/people/p-mirren', body: { name: 'Mirren Sedge', role: 'member', left: true } },
+    ]);
+  });
+
+  it('say why a change was refused, at the person it was about', async () => {
+    const user = await open('coordinator');
+    server.answers({ 'PUT /api/v1/people/*': faulty('role', 'A team keeps at least one coordinator.') });
+    await user.click(row('Isla Wrenfell').getByRole('button', { name: 'Has left' }));
+    expect((await row('Isla Wrenfell').findByRole('alert')).textContent).toContain('A team keeps at least one coordinator.');
+  });
+
+  it('are invited by a link that is shown once', async () => {
+    const user = await open('coordinator');
+    await user.click(row('Mirren Sedge').getByRole('button', { name: 'Invite' }));
+    const link = (await screen.findByLabelText('One-time link for Mirren Sedge')) as HTMLInputElement;
+    expect(link.value).toMatch(/^http.*\/join#a-token-of-more-than-twenty-letters$/);
+    expect(row('Isla Wrenfell').getByRole('button', { name: 'New password link' })).toBeTruthy();
+  });
+
+  it('are added with a role, and the form is empty again', async () => {
+    const user = await open('coordinator');
+    await user.type(screen.getByLabelText('Name'), 'Wren Holloway');
+    await user.selectOptions(screen.getByLabelText('Role'), 'reader');
+    expect(screen.getByText(/^A reader:/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Add' }));
+    await waitFor(() => expect((screen.getByLabelText('Name') as HTMLInputElement).value).toBe(''));
+    expect(server.body(0)).toEqual({ personId: expect.any(String), name: 'Wren Holloway', role: 'reader' });
+  });
+
+  it('are looked at, and nothing more, by whoever may not change them', async () => {
+    await open('member');
+    expect(screen.queryByRole('button')).toBeNull();
+    expect(screen.queryByRole('combobox')).toBeNull();
+  });
+});
+
+const page: PersonPageData = {
+  person: listed[1] as PersonListed,
+  practised: [{ practiceId: 'pr-1', layout: 'Straight pull', on: '2025-11-02', seenBy: 'Isla Wrenfell', note: 'In rain.' }],
+  holds: [{ gearId: 'g-1', tag: 'TS-01', name: 'Tree strap', since: '2026-01-10' }],
+  inspected: [
+    {
+      inspectionId: 'i-1',
+      gearId: 'g-1',
+      tag: 'TS-01',
+      name: 'Tree strap',
+      kind: 'calendar',
+      on: '2025-08-01',
+      by: 'Mirren Sedge',
+      grade: 'B',
+      faults: 0,
+      photos: 0,
+    },
+  ],
+  inspections: 7,
+};
+
+describe('a person’s page', () => {
+  const show_ = async (role: 'member' | 'reader', change: Partial<PersonPageData> = {}) => {
+    server.answers({ ...asRole(role), 'GET /api/v1/people': { items: listed }, 'GET /api/v1/people/*': { ...page, ...change } });
+    const user = show(<PersonPage />, { address: '/people/p-mirren', path: '/people/:personId' });
+    await screen.findByRole('heading', { level: 1, name: /Mirren Sedge/ });
+    return user;
+  };
+
+  it('tells what they have practised, hold and have inspected', async () => {
+    await show_('reader');
+    expect(screen.getByText('Straight pull').parentElement?.textContent).toContain('on 2025-11-02, seen by Isla Wrenfell');
+    expect(screen.getByText('7 inspections on record.')).toBeTruthy();
+    expect(screen.getByText(/grade B/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Note the practice' })).toBeNull();
+  });
+
+  it('says so where there is nothing', async () => {
+    await show_('reader', { practised: [], holds: [], inspected: [], inspections: 0 });
+    expect(screen.getByText('No layout noted yet.')).toBeTruthy();
+    expect(screen.getByText('Nothing is checked out to Mirren Sedge.')).toBeTruthy();
+    expect(screen.getByText('No inspection on record.')).toBeTruthy();
+  });
+
+  it('takes a practice that somebody else of the team has seen', async () => {
+    const user = await show_('member');
+    await screen.findByRole('option', { name: 'Isla Wrenfell' });
+    const witnesses = [...(screen.getByLabelText('Seen by') as HTMLSelectElement).options].map(({ text }) => text);
+    // Neither oneself nor who has left.
+    expect(witnesses).toEqual(['Choose…', 'Isla Wrenfell']);
+    server.answers({ 'POST /api/v1/people/*/practice': page });
+    await user.type(screen.getByLabelText('On'), '2026-01-10');
+    await user.selectOptions(screen.getByLabelText('Seen by'), 'Isla Wrenfell');
+    await user.click(screen.getByRole('button', { name: 'Note the practice' }));
+    await waitFor(() => expect((screen.getByLabelText('On') as HTMLInputElement).value).toBe(''));
+    expect(server.sent[0]).toMatchObject({ path: '/api/v1/people/p-mirren/practice', body: { on: '2026-01-10', seenBy: 'p-isla' } });
+    expect(server.sent[0]?.body).not.toHaveProperty('note');
+  });
+});
