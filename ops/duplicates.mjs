@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { ROOT } from './postgres.mjs';
 
 /** Passages that stand twice today. */
-const MOST = 7;
+const MOST = 4;
 const LEAST_TOKENS = 50;
 
 /** @typedef {{ readonly name: string, readonly start: number }} Place */

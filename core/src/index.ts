@@ -129,6 +129,7 @@ export { teamStandard } from './policy/team-standard.ts';
 export { type EndKind, endWords, isDone } from './pull/ends.ts';
 export type { PullEvent } from './pull/events/event.ts';
 export { eventWords } from './pull/events/event-list.ts';
+export { bearingDegrees, DEGREE } from './quantity/angles.ts';
 export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
 export {
   angle,

@@ -62,24 +62,23 @@ export class InvitationView {
   @IsString() expiresAt!: string;
 }
 
-export class InvitationAccept {
+/** A one-time link taken up: the account that it opens. */
+class AccountOpened {
   @IsString() @Length(20, 100) token!: string;
   @IsString()
   @Matches(LOGIN, { message: 'The sign-in name must have 3 to 40 letters, digits, dots, dashes or underscores.' })
   login!: string;
   @IsString() @Length(PASSWORD_MIN, PASSWORD_MAX, passwordWords) password!: string;
+}
+
+export class InvitationAccept extends AccountOpened {
   /** For founding a team. */
   @IsOptional() @IsString() @Length(1, 80, { message: 'The team’s name must have 1 to 80 characters.' }) teamName?: string;
   @IsOptional() @IsString() @Length(1, 80, { message: 'Your name must have 1 to 80 characters.' }) personName?: string;
 }
 
 /** Brings a whole team into a server that has none yet, and opens the account of one of its coordinators. */
-export class BundleAccept {
-  @IsString() @Length(20, 100) token!: string;
-  @IsString()
-  @Matches(LOGIN, { message: 'The sign-in name must have 3 to 40 letters, digits, dots, dashes or underscores.' })
-  login!: string;
-  @IsString() @Length(PASSWORD_MIN, PASSWORD_MAX, passwordWords) password!: string;
+export class BundleAccept extends AccountOpened {
   @IsUUID(undefined, { message: 'Choose who of the team you are.' }) personId!: string;
   /** The file as it was taken out. */
   @IsObject({ message: 'Choose the file of the team.' }) bundle!: object;

@@ -1,6 +1,7 @@
 import type { GearOf } from '../gear/gear-facts.ts';
 import { isWinch } from '../gear/traits.ts';
 import type { Depth, Surface } from '../policy/policy.ts';
+import { DEGREE } from '../quantity/angles.ts';
 import type { Edit } from '../rig/edits.ts';
 import { usesOf } from '../rig/references.ts';
 import type { Rig, TreeBody, VehicleBody } from '../rig/rig.ts';
@@ -63,7 +64,6 @@ interface FirstRigInput {
   readonly trunkM: number;
 }
 
-const DEGREE = Math.PI / 180;
 /** Where a new plan's vehicle looks and its tree stands, until somebody says: nearly east, a little apart. */
 const FIRST_HEADING = 80 * DEGREE;
 const FIRST_BEARING = 76 * DEGREE;

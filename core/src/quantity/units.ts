@@ -1,3 +1,4 @@
+import { DEGREE } from './angles.ts';
 /** Units as people write them, each with its factor to SI. Sources: SI brochure; the international pound and inch of 1959. */
 
 /** Standard gravity, m/s² (third general conference on weights and measures, 1901). */
@@ -18,8 +19,6 @@ export interface Unit {
   readonly spellings: readonly string[];
   readonly exactCase?: boolean;
 }
-
-const DEGREE = Math.PI / 180;
 
 export const units: readonly Unit[] = [
   { name: 'N', dimension: 'force', toSi: 1, spellings: ['n', 'newton', 'newtons'] },

@@ -210,33 +210,17 @@ export class GearRepository {
 
   /** Pieces held against other changes until this transaction ends, always in one order, so that two never wait for each other. */
   async lock(trx: TeamTransaction, gearIds: readonly string[]): Promise<void> {
-    await trx
-      .selectFrom('gear')
-      .select('gear_id')
-      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
-      .orderBy('gear_id')
-      .forUpdate()
-      .execute();
+    await some(trx, gearIds).select('gear_id').orderBy('gear_id').forUpdate().execute();
   }
 
   /** Pieces that nobody may change until this transaction ends; others may read them and hold them likewise. */
   async hold(trx: TeamTransaction, gearIds: readonly string[]): Promise<void> {
-    await trx
-      .selectFrom('gear')
-      .select('gear_id')
-      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
-      .orderBy('gear_id')
-      .forShare()
-      .execute();
+    await some(trx, gearIds).select('gear_id').orderBy('gear_id').forShare().execute();
   }
 
   /** Tags by id. */
   async tags(trx: TeamTransaction, gearIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
-    const rows = await trx
-      .selectFrom('gear')
-      .select(['gear_id', 'tag'])
-      .where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`)
-      .execute();
+    const rows = await some(trx, gearIds).select(['gear_id', 'tag']).execute();
     return new Map(rows.map(({ gear_id, tag }) => [gear_id, tag]));
   }
 
@@ -293,6 +277,9 @@ export class GearRepository {
     }
   }
 }
+
+const some = (trx: TeamTransaction, gearIds: readonly string[]) =>
+  trx.selectFrom('gear').where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`);
 
 const groupByGear = <T extends { readonly gear_id: string }>(rows: readonly T[]) =>
   gathered(

@@ -1,9 +1,10 @@
 import { gearClasses, gearClassNames, gearStates } from '@wainrope/core';
 import { Download, Plus, Upload } from 'lucide-react';
 import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useAddress } from '../shell/use-address.ts';
 import { GearTable } from './GearTable.tsx';
 import { filterOf, filterPieces, type GearFilter } from './gear-filter.ts';
 import { stateWords } from './gear-words.ts';
@@ -40,16 +41,7 @@ function useSlash(field: RefObject<HTMLInputElement | null>): void {
 
 export function GearListPage() {
   const { pieces, team, error, refetch } = useRegister();
-  const [params, setParams] = useSearchParams();
-  const set = (key: string, value: string) =>
-    setParams(
-      (before) => {
-        if (value === '') before.delete(key);
-        else before.set(key, value);
-        return before;
-      },
-      { replace: true },
-    );
+  const { params, put: set, setParams } = useAddress();
   const { typed, setTyped } = useSearchText(params, set);
   const search = useDeferredValue(typed);
   const filter = useMemo(() => ({ ...filterOf(params), search }), [params, search]);

@@ -1,8 +1,9 @@
 import { dueOf, type PieceDue } from '@wainrope/contract';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
+import { useAddress } from '../shell/use-address.ts';
 import { InspectTabs } from './InspectTabs.tsx';
 
 const GROUPS: readonly { readonly times: readonly PieceDue['time'][]; readonly title: string }[] = [
@@ -26,18 +27,9 @@ const peopleOf = ({ gear }: RegisterPiece): readonly string[] => [
 /** What wants inspecting, soonest first, by kit or by person. */
 export function DuePage() {
   const { pieces, team, error, refetch } = useRegister();
-  const [params, setParams] = useSearchParams();
+  const { params, put: set } = useAddress();
   const kit = params.get('kit') ?? '';
   const person = params.get('person') ?? '';
-  const set = (key: string, value: string) =>
-    setParams(
-      (before) => {
-        if (value) before.set(key, value);
-        else before.delete(key);
-        return before;
-      },
-      { replace: true },
-    );
   const wanted = (pieces ?? []).filter(({ gear }) => gear.state !== 'retired');
   const due = wanted
     .filter((piece) => (!kit || piece.kit === kit) && (!person || peopleOf(piece).includes(person)))

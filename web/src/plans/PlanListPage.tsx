@@ -1,10 +1,11 @@
 import { type PlanSummary, planStates } from '@wainrope/contract';
 import { wordsOf } from '@wainrope/core';
 import { Plus } from 'lucide-react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useAddress } from '../shell/use-address.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { BringRig } from './documents/BringRig.tsx';
@@ -15,21 +16,12 @@ const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'med
 export function PlanListPage() {
   const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
   const may = useMay();
-  const [params, setParams] = useSearchParams();
+  const { params, put: set } = useAddress();
   const search = params.get('q') ?? '';
   const state = params.get('state') ?? '';
   const fits = ({ name, weakest = '', state: own }: PlanSummary) =>
     (state === '' ? own !== 'archived' : own === state) && `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase());
   const shown = (data ?? []).filter(fits);
-  const set = (key: string, value: string) =>
-    setParams(
-      (before) => {
-        if (value) before.set(key, value);
-        else before.delete(key);
-        return before;
-      },
-      { replace: true },
-    );
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">

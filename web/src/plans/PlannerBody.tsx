@@ -1,23 +1,17 @@
-import type { Case, Edit, Finding, Report, Rig } from '@wainrope/core';
+import type { Finding, Report, Rig } from '@wainrope/core';
 import type { ReactNode } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { useAddress } from '../shell/use-address.ts';
 import { useNarrow, useUpright } from '../shell/use-media.ts';
 import { useAppDispatch } from '../store.ts';
 import { bodySelected, placeSelected } from './draft/planner-slice.ts';
 import { LoadPath } from './load-path/LoadPath.tsx';
-import { type PagePanels, SidePanels } from './SidePanels.tsx';
+import { SidePanels, type SidePanelsProps } from './SidePanels.tsx';
 import { PlanSheet } from './sheet/PlanSheet.tsx';
 
-interface PlannerBodyProps {
-  readonly report: Report;
-  readonly rig: Rig;
-  readonly subject: Case;
-  readonly apply: (edits: readonly Edit[], merge?: string) => void;
-  readonly choosePiece: (useId: string) => void;
-  readonly addDamper: (lineId: string, strand: number) => void;
-  readonly locked: boolean;
+interface PlannerBodyProps
+  extends Pick<SidePanelsProps, 'report' | 'rig' | 'subject' | 'apply' | 'choosePiece' | 'addDamper' | 'locked' | 'panels'> {
   readonly selectedPlaceId: string | undefined;
-  readonly panels: PagePanels;
   readonly tools: ReactNode;
 }
 
@@ -38,23 +32,12 @@ interface LookedAt {
 function useLookedAt({ report, rig, selectedPlaceId }: LookedAt) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const { params, put } = useAddress();
   const tab = params.get('show') ?? 'findings';
   const place =
     report.places.find(({ id }) => id === selectedPlaceId) ??
     report.places.find(({ id }) => id === report.weakestPlaceId) ??
     report.places[0];
-  /** What a link to this view opens: the tab and the order of the load path, each only where it is not the usual one. */
-  const put = (key: 'show' | 'path', value: string | undefined) =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value === undefined) next.delete(key);
-        else next.set(key, value);
-        return next;
-      },
-      { replace: true },
-    );
   const select = (placeId: string) => {
     dispatch(placeSelected(placeId));
     if (tab !== 'findings') put('show', undefined);

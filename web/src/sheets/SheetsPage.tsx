@@ -154,11 +154,7 @@ function Points({ form: { control, register }, editable }: ListProps) {
               />
               out of use at once
             </label>
-            {editable && (
-              <button type="button" className="action" aria-label={`Remove point ${index + 1}`} onClick={() => points.remove(index)}>
-                <X size={16} aria-hidden="true" />
-              </button>
-            )}
+            {editable && <Remove what={`point ${index + 1}`} act={() => points.remove(index)} />}
           </li>
         ))}
       </ul>
@@ -196,11 +192,7 @@ function Measures({ form: { control, register }, editable }: ListProps) {
               ))}
             </select>
             <input aria-label={`Limit ${index + 1}`} inputMode="decimal" {...register(`measures.${index}.limit`)} />
-            {editable && (
-              <button type="button" className="action" aria-label={`Remove measure ${index + 1}`} onClick={() => measures.remove(index)}>
-                <X size={16} aria-hidden="true" />
-              </button>
-            )}
+            {editable && <Remove what={`measure ${index + 1}`} act={() => measures.remove(index)} />}
           </li>
         ))}
       </ul>
@@ -214,5 +206,13 @@ function Measures({ form: { control, register }, editable }: ListProps) {
         </button>
       )}
     </>
+  );
+}
+
+function Remove({ what, act }: { readonly what: string; readonly act: () => void }) {
+  return (
+    <button type="button" className="action" aria-label={`Remove ${what}`} onClick={act}>
+      <X size={16} aria-hidden="true" />
+    </button>
   );
 }

@@ -1,9 +1,8 @@
-import { applyEdit, type Body, type Edit, type Feature, featureKinds, freeIdIn, type Rig } from '@wainrope/core';
+import { applyEdit, type Body, DEGREE, type Edit, type Feature, featureKinds, freeIdIn, type Rig } from '@wainrope/core';
 import { newBody } from '../site/body-edits.ts';
 
 /** Mean radius of the earth, metres: good to centimetres over a site. */
 const EARTH_M = 6_371_008.8;
-const DEGREE = Math.PI / 180;
 
 type Origin = NonNullable<Rig['origin']>;
 const NOWHERE: Origin = { latitudeDeg: 0, longitudeDeg: 0, bearingRad: 0 };

@@ -1,4 +1,5 @@
 import type { Edit, Rig } from '@wainrope/core';
+import { bearingDegrees, DEGREE } from '@wainrope/core';
 import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 
@@ -8,8 +9,6 @@ interface TaskFieldsProps {
 }
 
 type Task = NonNullable<Rig['load']['task']>;
-const DEGREE = Math.PI / 180;
-const bearingOf = (rad: number) => (((rad / DEGREE) % 360) + 360) % 360;
 const TITLES: { readonly [K in Task['kind']]: string } = { drag: 'Dragging', right: 'Setting upright', deck: 'Up a deck' };
 
 /** The figures of a load that is dragged, set upright or drawn up a deck. */
@@ -23,7 +22,7 @@ export function TaskFields({ rig, apply }: TaskFieldsProps) {
         <NumberField
           label="Towards"
           unit="°"
-          value={bearingOf(task.bearingRad)}
+          value={bearingDegrees(task.bearingRad)}
           min={0}
           max={360}
           step={1}

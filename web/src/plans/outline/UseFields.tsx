@@ -1,4 +1,4 @@
-import { type Edit, type GearFacts, hasAxes, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
+import { DEGREE, type Edit, type GearFacts, hasAxes, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
 import { Check, Choice } from '../../fields/fields.tsx';
 import { LongChoice } from '../../fields/LongChoice.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
@@ -13,7 +13,6 @@ interface UseFieldsProps {
 }
 
 const HITCHES = ['in-line', 'basket', 'choke'] as const;
-const DEGREE = Math.PI / 180;
 
 /** How a piece lies in its place, as far as it can lie in more than one way: a strap round its anchor, a shackle, a carabiner, a point. */
 export function UseFields({ use, facts, said, apply }: UseFieldsProps) {

@@ -1,4 +1,4 @@
-import { angle, groundHeightM, length, type Rig } from '@wainrope/core';
+import { angle, bearingDegrees, DEGREE, groundHeightM, length, type Rig } from '@wainrope/core';
 import type { useFigures } from '../../shell/use-figures.ts';
 
 /** The way from the first marked body to the second in words, and the angle at the second to the third. */
@@ -6,7 +6,7 @@ export function measuredWords(rig: Rig, marked: readonly string[], figure: Retur
   const [a, b, c] = marked.flatMap((id) => rig.bodies.find((body) => body.id === id) ?? []);
   if (!a) return undefined;
   if (!b) return `Measuring from ${a.label}: M on the next.`;
-  const bearing = (Math.atan2(b.xM - a.xM, b.yM - a.yM) + 2 * Math.PI) % (2 * Math.PI);
+  const bearing = bearingDegrees(Math.atan2(b.xM - a.xM, b.yM - a.yM)) * DEGREE;
   const rise = groundHeightM(rig.ground, b.xM, b.yM) - groundHeightM(rig.ground, a.xM, a.yM);
   const far = `${a.label} to ${b.label}: ${figure(length(Math.hypot(b.xM - a.xM, b.yM - a.yM)))} on the map, bearing ${figure(angle(bearing))}, ${figure(length(Math.abs(rise)))} ${rise < 0 ? 'down' : 'up'}.`;
   if (!c) return far;

@@ -1,5 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import type { Body, Report, Rig } from '@wainrope/core';
+import { DEGREE } from '@wainrope/core';
 import { type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
 import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
@@ -41,7 +42,6 @@ export function BodyHandles({ bodies, places, ...shared }: BodyHandlesProps) {
 }
 
 const round = (metres: number, step: number) => Math.round(metres / step) * step;
-const DEGREE = Math.PI / 180;
 
 interface HandleProps extends SharedProps {
   readonly body: Body;

@@ -1,4 +1,4 @@
-import { angle, type Feature, length, type Rig } from '@wainrope/core';
+import { angle, bearingDegrees, type Feature, length, type Rig } from '@wainrope/core';
 import { memo } from 'react';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppSelector } from '../../store.ts';
@@ -91,7 +91,7 @@ export function Measured({
           const from = points[index] as MapPoint;
           const [a, b] = [at[index] as Point2, at[index + 1] as Point2];
           const [dx, dy] = [to.xM - from.xM, to.yM - from.yM];
-          const bearing = (((Math.atan2(dx, dy) * 180) / Math.PI + 360) % 360).toFixed(0);
+          const bearing = bearingDegrees(Math.atan2(dx, dy)).toFixed(0);
           const turn = index > 0 ? `, turn ${figure(angle(between(points[index - 1] as MapPoint, from, to)))}` : '';
           return (
             <Words

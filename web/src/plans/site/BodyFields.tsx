@@ -1,6 +1,8 @@
 import {
   anchorSoils,
   type Body,
+  bearingDegrees,
+  DEGREE,
   type Edit,
   groundHeightM,
   type LooseBody,
@@ -27,9 +29,6 @@ interface BodyFieldsProps {
   /** What can be done with the body as a whole, as buttons for who has no keys. */
   readonly acts: readonly (readonly [words: string, act: () => void])[];
 }
-
-const DEGREE = Math.PI / 180;
-const bearingOf = (rad: number) => (((rad / DEGREE) % 360) + 360) % 360;
 
 /** Where a body stands and what it is, in numbers. */
 export function BodyFields({ rig, body, apply, acts }: BodyFieldsProps) {
@@ -71,7 +70,7 @@ export function BodyFields({ rig, body, apply, acts }: BodyFieldsProps) {
         <NumberField
           label="Heading"
           unit="°"
-          value={bearingOf(body.headingRad)}
+          value={bearingDegrees(body.headingRad)}
           min={0}
           max={360}
           step={1}

@@ -1,4 +1,5 @@
 import type { Edit, Rig } from '@wainrope/core';
+import { DEGREE } from '@wainrope/core';
 import { Check, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 
@@ -7,7 +8,6 @@ interface OriginFieldsProps {
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
 }
 
-const DEGREE = Math.PI / 180;
 const NOWHERE = { latitudeDeg: 0, longitudeDeg: 0, bearingRad: 0 };
 
 /** Where on the earth the map’s origin lies and which way its north points: positions go out and come in by it. */

@@ -1,6 +1,8 @@
 import type { VehicleView } from '@wainrope/contract';
 import {
+  bearingDegrees,
   type Case,
+  DEGREE,
   type DecimalMark,
   type Depth,
   depths,
@@ -46,8 +48,6 @@ interface SitePanelProps {
   readonly actor: string;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
 }
-
-const DEGREE = Math.PI / 180;
 
 export function SitePanel(props: SitePanelProps) {
   return (
@@ -152,8 +152,6 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
   );
 }
 
-const bearingOf = (dx: number, dy: number) => (((Math.atan2(dx, dy) / DEGREE) % 360) + 360) % 360;
-
 function TreeFields({ rig, apply }: SitePanelProps) {
   const body = loadBody(rig);
   const tree = rig.bodies.find((entry): entry is TreeBody => entry.kind === 'tree');
@@ -161,7 +159,7 @@ function TreeFields({ rig, apply }: SitePanelProps) {
   if (!tree) return null;
   const [dx, dy] = [tree.xM - body.xM, tree.yM - body.yM];
   const distanceM = Math.hypot(dx, dy);
-  const bearing = bearingOf(dx, dy);
+  const bearing = bearingDegrees(Math.atan2(dx, dy));
   const place = (metres: number, degrees: number) =>
     apply(
       [
@@ -231,7 +229,7 @@ function GroundFields({ rig, apply }: SitePanelProps) {
       <NumberField
         label="Heading of the vehicle"
         unit="°"
-        value={bearingOf(Math.sin(body.headingRad), Math.cos(body.headingRad))}
+        value={bearingDegrees(body.headingRad)}
         min={0}
         max={360}
         step={1}
@@ -249,7 +247,7 @@ function GroundFields({ rig, apply }: SitePanelProps) {
       <NumberField
         label="Uphill is towards"
         unit="°"
-        value={bearingOf(Math.sin(ground.uphillRad), Math.cos(ground.uphillRad))}
+        value={bearingDegrees(ground.uphillRad)}
         min={0}
         max={360}
         step={5}

@@ -1,4 +1,4 @@
-import { footings, type TreeBody, woods } from '@wainrope/core';
+import { DEGREE, footings, type TreeBody, woods } from '@wainrope/core';
 import { Choice } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 
@@ -6,8 +6,6 @@ interface TreeChoicesProps {
   readonly tree: TreeBody;
   readonly change: (part: Partial<TreeBody>, merge?: string) => void;
 }
-
-const DEGREE = Math.PI / 180;
 
 /** What a tree is like: all that says what it holds. */
 export function TreeChoices({ tree, change }: TreeChoicesProps) {

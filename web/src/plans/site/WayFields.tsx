@@ -1,4 +1,4 @@
-import { type Edit, loadBody, type Rig } from '@wainrope/core';
+import { bearingDegrees, DEGREE, type Edit, loadBody, type Rig } from '@wainrope/core';
 import { Trash2 } from 'lucide-react';
 import { Check, Choice, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
@@ -152,5 +152,5 @@ function PathFields({ rig, apply }: WayFieldsProps) {
 
 function headingDeg(rig: Rig): number {
   const turn = rig.load.travel === 'astern' ? 180 : 0;
-  return ((((loadBody(rig).headingRad * 180) / Math.PI + turn) % 360) + 360) % 360;
+  return bearingDegrees(loadBody(rig).headingRad + turn * DEGREE);
 }

@@ -1,4 +1,14 @@
-import { type Body, type Edit, type Feature, freeIdIn, type PlanVehicle, type Rig, removeBody, type VehicleBody } from '@wainrope/core';
+import {
+  type Body,
+  DEGREE,
+  type Edit,
+  type Feature,
+  freeIdIn,
+  type PlanVehicle,
+  type Rig,
+  removeBody,
+  type VehicleBody,
+} from '@wainrope/core';
 
 export const bodyKindWords: { readonly [K in Body['kind']]: string } = {
   vehicle: 'vehicle',
@@ -69,8 +79,8 @@ export function freePlace(rig: Rig): At {
   for (let ring = 16; ring < 400; ring += 4) {
     for (const bearing of [75, 105, 45, 135, 255, 285]) {
       const at = {
-        xM: Math.round((x + ring * Math.sin((bearing * Math.PI) / 180)) * 10) / 10,
-        yM: Math.round((y + ring * Math.cos((bearing * Math.PI) / 180)) * 10) / 10,
+        xM: Math.round((x + ring * Math.sin(bearing * DEGREE)) * 10) / 10,
+        yM: Math.round((y + ring * Math.cos(bearing * DEGREE)) * 10) / 10,
       };
       if (rig.bodies.every((body) => Math.hypot(body.xM - at.xM, body.yM - at.yM) > 3.5)) return at;
     }
@@ -117,7 +127,6 @@ export function featureEdits(rig: Rig, kind: Feature['kind'], points: readonly A
   return [{ kind: 'put', list: 'features', entry: { id, kind, label: count > 0 ? `${words} ${count + 1}` : words, points: [...points] } }];
 }
 
-const DEGREE = Math.PI / 180;
 const STEPS: { readonly [key: string]: readonly [number, number] } = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],

@@ -1,12 +1,10 @@
-import { loadBody, type Rig } from '@wainrope/core';
+import { DEGREE, loadBody, type Rig } from '@wainrope/core';
 
 /** A leg of a path as people say it: how far on the map, and towards which bearing. */
 export interface Corner {
   readonly lengthM: number;
   readonly bearingDeg: number;
 }
-
-const DEGREE = Math.PI / 180;
 
 /** The path of a rig's load, leg by leg from where it stands. */
 export function cornersOf(rig: Rig): readonly Corner[] {

@@ -158,7 +158,8 @@ export function strapOutline(
   if (!basket || span === 0) return undefined;
   const [dx, dy] = [(tip.x - root.x) / span, (tip.y - root.y) / span];
   const r = tree.trunkDiameterM / 2;
-  const turn = Math.acos(Math.min(1, r / basket.reachM));
+  // The legs touch the trunk where a radius stands square on them.
+  const turn = (Math.PI - basket.legAngleRad) / 2;
   const touch = (sign: number): Point2 => ({
     x: root.x + r * (dx * Math.cos(turn) - sign * dy * Math.sin(turn)),
     y: root.y + r * (dy * Math.cos(turn) + sign * dx * Math.sin(turn)),
