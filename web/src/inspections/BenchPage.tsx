@@ -186,7 +186,6 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
     });
     next();
   };
-  const attributes = piece.attributes as { readonly [key: string]: unknown };
   return (
     <div data-kept-here={kept}>
       <PieceHead piece={piece} />
@@ -201,34 +200,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
         </p>
       ) : (
         <>
-          <div className="flex flex-wrap items-center gap-3 pt-4">
-            <h2 className="text-xl">Look for</h2>
-            <button type="button" className="action min-h-12 text-lg" onClick={pass}>
-              All in order, but for what is answered (A)
-            </button>
-          </div>
-          {sheet.points.map((point) => (
-            <PointRow
-              key={point.id}
-              point={point}
-              answer={draft.points[point.id]}
-              note={draft.notes[point.id] ?? ''}
-              answered={(answer) => change(({ points }) => ({ points: { ...points, [point.id]: answer } }))}
-              noted={(note) => change(({ notes }) => ({ notes: { ...notes, [point.id]: note } }))}
-            />
-          ))}
-          {sheet.measures.length > 0 && <h2 className="pt-5 text-xl">Measure</h2>}
-          {sheet.measures.map((measure) => (
-            <MeasureRow
-              key={measure.id}
-              measure={measure}
-              known={numberOr(measure.newFrom === undefined ? undefined : attributes[measure.newFrom])}
-              typed={draft.measures[measure.id]?.typed ?? ''}
-              typedNew={draft.measures[measure.id]?.typedNew ?? ''}
-              decimal={decimal}
-              changed={(value) => change(({ measures }) => ({ measures: { ...measures, [measure.id]: value } }))}
-            />
-          ))}
+          <Answers piece={piece} sheet={sheet} draft={draft} decimal={decimal} change={change} pass={pass} />
           <CarriedOn piece={piece} draft={draft} change={change} />
           <PhotoStrip inspectionId={draft.inspectionId} begin={() => change(() => ({}))} />
           <Closing piece={piece} draft={draft} outcome={outcome} change={change} proposed={proposedDue(draft.on, sheet, outcome.grade)} />
@@ -251,6 +223,52 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
         </div>
       </div>
     </div>
+  );
+}
+
+interface AnswersProps {
+  readonly piece: GearView;
+  readonly sheet: SheetInForce['sheet'];
+  readonly draft: BenchDraft;
+  readonly decimal: '.' | ',';
+  readonly change: ReturnType<typeof useDraft>['change'];
+  readonly pass: () => void;
+}
+
+/** What is looked at and measured, each with what was answered. */
+function Answers({ piece, sheet, draft, decimal, change, pass }: AnswersProps) {
+  const attributes = piece.attributes as { readonly [key: string]: unknown };
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-3 pt-4">
+        <h2 className="text-xl">Look for</h2>
+        <button type="button" className="action min-h-12 text-lg" onClick={pass}>
+          All in order, but for what is answered (A)
+        </button>
+      </div>
+      {sheet.points.map((point) => (
+        <PointRow
+          key={point.id}
+          point={point}
+          answer={draft.points[point.id]}
+          note={draft.notes[point.id] ?? ''}
+          answered={(answer) => change(({ points }) => ({ points: { ...points, [point.id]: answer } }))}
+          noted={(note) => change(({ notes }) => ({ notes: { ...notes, [point.id]: note } }))}
+        />
+      ))}
+      {sheet.measures.length > 0 && <h2 className="pt-5 text-xl">Measure</h2>}
+      {sheet.measures.map((measure) => (
+        <MeasureRow
+          key={measure.id}
+          measure={measure}
+          known={numberOr(measure.newFrom === undefined ? undefined : attributes[measure.newFrom])}
+          typed={draft.measures[measure.id]?.typed ?? ''}
+          typedNew={draft.measures[measure.id]?.typedNew ?? ''}
+          decimal={decimal}
+          changed={(value) => change(({ measures }) => ({ measures: { ...measures, [measure.id]: value } }))}
+        />
+      ))}
+    </>
   );
 }
 

@@ -1,10 +1,10 @@
-import { isUseCheck } from '@wainrope/contract';
+import { type GearView, isUseCheck } from '@wainrope/contract';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
 import { kindWords } from '../gear/care-words.ts';
-import { useRegister } from '../gear/use-register.ts';
-import type { BenchDraft } from '../outbox/bench-store.ts';
+import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import type { BenchDraft, BenchRound } from '../outbox/bench-store.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { draftOutcome } from './draft-outcome.ts';
 import { useRound } from './use-bench.ts';
@@ -26,13 +26,7 @@ export function BenchSummary() {
   const person = usePerson();
   if (round === null) return <p className="p-5">This round is not on this device.</p>;
   if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
-  const rows = round.gearIds.flatMap((gearId) => {
-    const gear = pieces.find((entry) => entry.gear.gearId === gearId)?.gear;
-    const inForce = gear && sheets.get(gear.kind);
-    const draft = drafts.find((entry) => entry.gearId === gearId);
-    if (!gear || !inForce) return [];
-    return [{ gear, draft, result: draft && resultOf(draft, inForce, gear, team.decimalMark) }];
-  });
+  const rows = resultsOf({ round, drafts, pieces, sheets, decimal: team.decimalMark });
   const failed = rows.filter(({ result, draft }) => result?.grade === 'D' && draft?.status !== 'draft').length;
   const confirmed = drafts.filter(({ status }) => status === 'sent' || status === 'queued').length;
   return (
@@ -58,42 +52,72 @@ export function BenchSummary() {
         {person?.personId === round.personId && ` by ${person.name}`}.{' '}
         {failed > 0 ? <strong className="text-rust">{failed} out of use.</strong> : 'None failed.'}
       </p>
-      <table className="mt-3 w-full border-collapse text-left">
-        <thead>
-          <tr className="border-b-2 border-ink">
-            <th className="py-1 pr-3">Tag</th>
-            <th className="pr-3">Piece</th>
-            <th className="pr-3">{isUseCheck(round.kind) ? 'Fit' : 'Grade'}</th>
-            <th className="pr-3">Found</th>
-            <th>Next</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ gear, draft, result }) => (
-            <tr key={gear.gearId} className="border-b border-rule align-top">
-              <td className="py-1.5 pr-3">
-                <Tag code={gear.tag} />
-              </td>
-              <td className="pr-3">{gear.name}</td>
-              <td className={`pr-3 font-semibold ${result?.grade === 'D' ? 'text-rust' : ''}`}>
-                {result && draft?.status !== 'draft' ? gradeWords(result.grade, isUseCheck(round.kind)) : '–'}
-              </td>
-              <td className="pr-3">
-                {result?.found.join('; ')} {draft?.note}
-                {draft && statusWords[draft.status] && <span className="block text-quiet">{statusWords[draft.status]}</span>}
-                {draft?.problem && draft.status === 'refused' && <span className="block text-rust">{draft.problem}</span>}
-                {!draft && <span className="text-quiet">not looked at</span>}
-              </td>
-              <td className="whitespace-nowrap">{result?.next}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ResultTable rows={rows} isCheck={isUseCheck(round.kind)} />
       <p className="hidden pt-10 print:block">Signature ______________________________ Date ______________</p>
       <p className="pt-4 text-[15px] text-quiet">
         An inspection by these sheets is the team’s own. The maker’s instructions and limits win over every figure here.
       </p>
     </div>
+  );
+}
+
+interface Results {
+  readonly round: BenchRound;
+  readonly drafts: readonly BenchDraft[];
+  readonly pieces: readonly RegisterPiece[];
+  readonly sheets: ReadonlyMap<GearView['kind'], SheetInForce>;
+  readonly decimal: '.' | ',';
+}
+
+/** Each piece of the round with what was found on it; without a result where nobody has looked. */
+function resultsOf({ round, drafts, pieces, sheets, decimal }: Results) {
+  return round.gearIds.flatMap((gearId) => {
+    const gear = pieces.find((entry) => entry.gear.gearId === gearId)?.gear;
+    const inForce = gear && sheets.get(gear.kind);
+    const draft = drafts.find((entry) => entry.gearId === gearId);
+    if (!gear || !inForce) return [];
+    return [{ gear, draft, result: draft && resultOf(draft, inForce, gear, decimal) }];
+  });
+}
+
+interface ResultTableProps {
+  readonly rows: ReturnType<typeof resultsOf>;
+  readonly isCheck: boolean;
+}
+
+function ResultTable({ rows, isCheck }: ResultTableProps) {
+  return (
+    <table className="mt-3 w-full border-collapse text-left">
+      <thead>
+        <tr className="border-b-2 border-ink">
+          <th className="py-1 pr-3">Tag</th>
+          <th className="pr-3">Piece</th>
+          <th className="pr-3">{isCheck ? 'Fit' : 'Grade'}</th>
+          <th className="pr-3">Found</th>
+          <th>Next</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ gear, draft, result }) => (
+          <tr key={gear.gearId} className="border-b border-rule align-top">
+            <td className="py-1.5 pr-3">
+              <Tag code={gear.tag} />
+            </td>
+            <td className="pr-3">{gear.name}</td>
+            <td className={`pr-3 font-semibold ${result?.grade === 'D' ? 'text-rust' : ''}`}>
+              {result && draft?.status !== 'draft' ? gradeWords(result.grade, isCheck) : '–'}
+            </td>
+            <td className="pr-3">
+              {result?.found.join('; ')} {draft?.note}
+              {draft && statusWords[draft.status] && <span className="block text-quiet">{statusWords[draft.status]}</span>}
+              {draft?.problem && draft.status === 'refused' && <span className="block text-rust">{draft.problem}</span>}
+              {!draft && <span className="text-quiet">not looked at</span>}
+            </td>
+            <td className="whitespace-nowrap">{result?.next}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,5 +1,5 @@
 import { type InspectionView, isUseCheck } from '@wainrope/contract';
-import { type InspectionAnswers, measuredShare, newValueOf, type SheetMeasure } from '@wainrope/core';
+import { type InspectionAnswers, type InspectionSheet, measuredShare, newValueOf, type SheetMeasure } from '@wainrope/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -24,10 +24,6 @@ export function InspectionPage() {
 
 function Record({ view }: { readonly view: InspectionView }) {
   const may = useMay();
-  const { data: gear } = useGetGearQuery({ gearId: view.gearId });
-  const attributes = (gear?.attributes ?? {}) as { readonly [key: string]: unknown };
-  const sheet = view.sheet;
-  const answers = view.answers;
   return (
     <>
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
@@ -66,24 +62,7 @@ function Record({ view }: { readonly view: InspectionView }) {
           .
         </p>
       )}
-      {sheet && answers && (
-        <table className="mt-4 w-full border-collapse text-left">
-          <tbody>
-            {sheet.points.map(({ id, look }) => (
-              <tr key={id} className="border-b border-rule align-top">
-                <td className="py-1 pr-3">{look}</td>
-                <td className={`py-1 pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
-                  {answers.points[id] ? answerWords[answers.points[id]] : 'not answered'}
-                </td>
-                <td className="py-1 text-quiet">{answers.notes[id]}</td>
-              </tr>
-            ))}
-            {sheet.measures.map((measure) => (
-              <MeasureLine key={measure.id} measure={measure} answers={answers} attributes={attributes} />
-            ))}
-          </tbody>
-        </table>
-      )}
+      {view.sheet && view.answers && <Answers view={view} sheet={view.sheet} answers={view.answers} />}
       <div className="flex flex-wrap gap-3 pt-4">
         {view.photoIds.map((photoId, index) => (
           <a key={photoId} href={`/api/v1/photos/${photoId}`} target="_blank" rel="noreferrer">
@@ -101,6 +80,36 @@ function Record({ view }: { readonly view: InspectionView }) {
           : 'Taken over without its findings.'}
       </p>
     </>
+  );
+}
+
+interface AnswersProps {
+  readonly view: InspectionView;
+  readonly sheet: InspectionSheet;
+  readonly answers: InspectionAnswers;
+}
+
+/** What was answered to each point, and what was measured. */
+function Answers({ view, sheet, answers }: AnswersProps) {
+  const { data: gear } = useGetGearQuery({ gearId: view.gearId });
+  const attributes = (gear?.attributes ?? {}) as { readonly [key: string]: unknown };
+  return (
+    <table className="mt-4 w-full border-collapse text-left">
+      <tbody>
+        {sheet.points.map(({ id, look }) => (
+          <tr key={id} className="border-b border-rule align-top">
+            <td className="py-1 pr-3">{look}</td>
+            <td className={`py-1 pr-3 font-semibold whitespace-nowrap ${answers.points[id] === 'fails' ? 'text-rust' : ''}`}>
+              {answers.points[id] ? answerWords[answers.points[id]] : 'not answered'}
+            </td>
+            <td className="py-1 text-quiet">{answers.notes[id]}</td>
+          </tr>
+        ))}
+        {sheet.measures.map((measure) => (
+          <MeasureLine key={measure.id} measure={measure} answers={answers} attributes={attributes} />
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,4 +1,4 @@
-import { dueOf } from '@wainrope/contract';
+import { type DefectView, dueOf } from '@wainrope/contract';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import {
@@ -112,30 +112,31 @@ function gravest<D extends { readonly failed: boolean }>(defects: readonly D[]):
   return defects.find(({ failed }) => failed) ?? defects[0];
 }
 
+/** Why a piece must not be used, and the one thing that puts it right; undefined where it is fit. */
+function unfitOf(piece: RegisterPiece, defects: readonly DefectView[], today: string): Unfit | undefined {
+  const { gear } = piece;
+  if (gear.state === 'retired') return undefined;
+  const inspect = `/inspect?of=piece:${gear.gearId}`;
+  if (gear.state === 'quarantined') {
+    const defect = gravest(defects.filter((entry) => entry.gearId === gear.gearId));
+    return {
+      piece,
+      why: defect ? `in quarantine: ${defect.words}` : 'in quarantine',
+      action: 'Repair, then inspect',
+      to: `${inspect}&kind=after-repair`,
+    };
+  }
+  const due = dueOf(gear, today);
+  if (due.time === 'overdue')
+    return { piece, why: due.why === 'by the calendar' ? `overdue since ${due.on}` : due.why, action: 'Inspect', to: inspect };
+  return due.time === 'never' ? { piece, why: due.why, action: 'Inspect', to: inspect } : undefined;
+}
+
 /** What must not be used, each with the one thing that puts it right. */
 function OutOfUse({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
   const may = useMay();
   const { data } = useListDefectsQuery();
-  const unfit = pieces.flatMap((piece): Unfit[] => {
-    const { gear } = piece;
-    if (gear.state === 'retired') return [];
-    const inspect = `/inspect?of=piece:${gear.gearId}`;
-    if (gear.state === 'quarantined') {
-      const defect = gravest((data?.items ?? []).filter((entry) => entry.gearId === gear.gearId));
-      return [
-        {
-          piece,
-          why: defect ? `in quarantine: ${defect.words}` : 'in quarantine',
-          action: 'Repair, then inspect',
-          to: `${inspect}&kind=after-repair`,
-        },
-      ];
-    }
-    const due = dueOf(gear, today);
-    if (due.time === 'overdue')
-      return [{ piece, why: due.why === 'by the calendar' ? `overdue since ${due.on}` : due.why, action: 'Inspect', to: inspect }];
-    return due.time === 'never' ? [{ piece, why: due.why, action: 'Inspect', to: inspect }] : [];
-  });
+  const unfit = pieces.flatMap((piece) => unfitOf(piece, data?.items ?? [], today) ?? []);
   return (
     <section aria-label="Not fit to go">
       <h2 className="stitched pb-1.5 text-xl">

@@ -1,3 +1,4 @@
+import type { PersonPage as PersonPageData } from '@wainrope/contract';
 import { useForm } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { roleWords } from '../access/role-words.ts';
@@ -43,41 +44,57 @@ export function PersonPage() {
               {may('practice.write') && <AddPractice personId={personId} />}
             </section>
             <section>
-              <h2 className="stitched mt-5 pb-1.5 text-xl">Holds</h2>
-              {page.holds.length === 0 && <p className="pt-2 text-quiet">Nothing is checked out to {page.person.name}.</p>}
-              <ul>
-                {page.holds.map(({ gearId, tag, name, since }) => (
-                  <li key={gearId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
-                    <Link to={`/gear/${gearId}`}>
-                      <Tag code={tag} />
-                    </Link>
-                    {name} <span className="text-quiet">since {since}</span>
-                  </li>
-                ))}
-              </ul>
-              <h2 className="stitched mt-5 pb-1.5 text-xl">Inspected</h2>
-              <p className="pt-2 text-quiet">
-                {page.inspections === 0 ? 'No inspection on record.' : `${page.inspections} inspections on record.`}
-              </p>
-              <ul>
-                {page.inspected.map(({ inspectionId, gearId, tag, name, on, grade }) => (
-                  <li key={inspectionId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
-                    <Link to={`/gear/${gearId}`}>
-                      <Tag code={tag} />
-                    </Link>
-                    <span>{name}</span>
-                    <span className="ml-auto text-quiet">
-                      {grade && `grade ${grade}, `}
-                      {on}
-                    </span>
-                  </li>
-                ))}
-              </ul>
+              <Holds page={page} />
+              <Inspected page={page} />
             </section>
           </div>
         </>
       )}
     </div>
+  );
+}
+
+function Holds({ page }: { readonly page: PersonPageData }) {
+  return (
+    <>
+      <h2 className="stitched mt-5 pb-1.5 text-xl">Holds</h2>
+      {page.holds.length === 0 && <p className="pt-2 text-quiet">Nothing is checked out to {page.person.name}.</p>}
+      <ul>
+        {page.holds.map(({ gearId, tag, name, since }) => (
+          <li key={gearId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
+            <Link to={`/gear/${gearId}`}>
+              <Tag code={tag} />
+            </Link>
+            {name} <span className="text-quiet">since {since}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Inspected({ page }: { readonly page: PersonPageData }) {
+  return (
+    <>
+      <h2 className="stitched mt-5 pb-1.5 text-xl">Inspected</h2>
+      <p className="pt-2 text-quiet">
+        {page.inspections === 0 ? 'No inspection on record.' : `${page.inspections} inspections on record.`}
+      </p>
+      <ul>
+        {page.inspected.map(({ inspectionId, gearId, tag, name, on, grade }) => (
+          <li key={inspectionId} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5">
+            <Link to={`/gear/${gearId}`}>
+              <Tag code={tag} />
+            </Link>
+            <span>{name}</span>
+            <span className="ml-auto text-quiet">
+              {grade && `grade ${grade}, `}
+              {on}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

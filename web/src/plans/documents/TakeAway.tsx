@@ -19,8 +19,8 @@ interface TakeAwayProps {
 
 const DRAWING = { width: 1200, height: 760 };
 
-/** What leaves the screen: the card for the field, the drawing, the positions. */
-export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
+/** Makes what leaves the screen, one thing at a time, and says what could not be made. */
+function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   const { name, version, dirty, locked } = useAppSelector(
     ({ planner: { name, version, dirty, locked } }) => ({ name, version, dirty, locked }),
     shallowEqual,
@@ -37,7 +37,7 @@ export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     setBusy('');
   };
   const svg = async () => drawingSvg({ rig, report: await judgedNow(subject), size: DRAWING, imperial, figure });
-  const card = async () => {
+  const makeCard = async () => {
     const { printCard } = await import('./print-card.ts');
     const report = await judgedNow(subject);
     const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
@@ -50,36 +50,32 @@ export function TakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     if (read.ok) apply(read.edits);
     else setProblem(read.message);
   };
+  const card = () => make('The field card', makeCard);
+  const drawing = () =>
+    make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')));
+  const picture = () => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')));
+  const positions = () =>
+    saveFile(new Blob([JSON.stringify(siteGeoJson(rig), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'));
+  return { locked, busy, problem, card, drawing, picture, positions, bring };
+}
+
+/** What leaves the screen: the card for the field, the drawing, the positions. */
+export function TakeAway(props: TakeAwayProps) {
+  const { locked, busy, problem, card, drawing, picture, positions, bring } = useTakeAway(props);
   return (
     <section aria-label="Take along" className="space-y-2 pb-3">
       <h2 className="font-head text-lg font-semibold">Take along</h2>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="action-main" disabled={busy !== ''} onClick={() => make('The field card', card)}>
+        <button type="button" className="action-main" disabled={busy !== ''} onClick={card}>
           <FileText size={18} aria-hidden="true" /> Field card, PDF
         </button>
-        <button
-          type="button"
-          className="action"
-          onClick={() =>
-            make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')))
-          }
-        >
+        <button type="button" className="action" onClick={drawing}>
           <ImageIcon size={18} aria-hidden="true" /> Drawing, SVG
         </button>
-        <button
-          type="button"
-          className="action"
-          onClick={() => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')))}
-        >
+        <button type="button" className="action" onClick={picture}>
           <ImageIcon size={18} aria-hidden="true" /> Drawing, PNG
         </button>
-        <button
-          type="button"
-          className="action"
-          onClick={() =>
-            saveFile(new Blob([JSON.stringify(siteGeoJson(rig), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'))
-          }
-        >
+        <button type="button" className="action" onClick={positions}>
           <MapPin size={18} aria-hidden="true" /> Positions, GeoJSON
         </button>
         {!locked && (

@@ -49,13 +49,12 @@ interface HandleProps extends SharedProps {
   readonly placeOf: (bodyId: string) => string | undefined;
 }
 
-const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf }: HandleProps) {
-  const body = useHeld(stands);
+/** What dragging a body, touching it and the keys on it do, by the tool in hand. */
+function useMoves(stands: Body, body: Body, { view, freeze, placeOf }: Pick<HandleProps, 'view' | 'freeze' | 'placeOf'>) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const tool = useAppSelector((state) => state.planner.tool);
   const locked = useAppSelector((state) => state.planner.locked);
-  const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
   const touched = () => {
     if (tool.kind === 'line') return void dispatch(routed(body.id));
     dispatch(bodySelected(body.id));
@@ -92,6 +91,14 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
     event.preventDefault();
     event.stopPropagation();
   };
+  const left = () => void dispatch(dragEnded());
+  return { tool, drag, keys, left };
+}
+
+const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf }: HandleProps) {
+  const body = useHeld(stands);
+  const { tool, drag, keys, left } = useMoves(stands, body, { view, freeze, placeOf });
+  const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
   const { x, y } = shownAt(body, view, size);
   const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
   return (
@@ -117,7 +124,7 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
         fill="transparent"
         className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
         onKeyDown={keys}
-        onBlur={() => dispatch(dragEnded())}
+        onBlur={left}
       />
       <circle
         r={Math.max(30, long * 0.6)}
