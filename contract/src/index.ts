@@ -57,6 +57,8 @@ export {
   ImportRowView,
 } from './gear/import.dto.ts';
 export {
+  CounterCorrection,
+  counters,
   DefectClose,
   DefectList,
   DefectView,

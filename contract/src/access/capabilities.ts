@@ -17,6 +17,10 @@ export const capabilities = {
   'inspection.full': KEEPERS,
   'gear.write': KEEPERS,
   'gear.state': KEEPERS,
+  /** Returning a piece to use, by a full inspection; what one took out oneself is another’s to return. */
+  'gear.return': KEEPERS,
+  'gear.return-own': COORDINATOR,
+  'gear.counters': KEEPERS,
   'exposure.write': CREW,
   'whereabouts.write': CREW,
   'kit.write': KEEPERS,

@@ -125,6 +125,15 @@ export class QuarantineRequest {
   @IsString() @Length(3, 500, { message: 'Say why it goes into quarantine.' }) reason!: string;
 }
 
+/** What a piece counts, and what only a person’s word with a reason turns back. */
+export const counters = ['pulls', 'overloads'] as const;
+
+export class CounterCorrection {
+  @IsIn(counters, { message: 'Choose which counter.' }) counter!: (typeof counters)[number];
+  @IsInt() @Min(0) @Max(1_000_000) value!: number;
+  @IsString() @Length(3, 500, { message: 'Say why the counter was wrong.' }) reason!: string;
+}
+
 export class RetireRequest {
   @IsString() @Length(3, 500, { message: 'Say why it is retired.' }) reason!: string;
   @IsString() @Length(3, 500, { message: 'Say how it was destroyed, so that nobody uses it again.' }) destroyed!: string;

@@ -1,7 +1,8 @@
-import type { GearView, ImportFault, ImportRowView, RegisterRow } from '@wainrope/contract';
+import { type GearView, type ImportFault, type ImportRowView, type RegisterRow, registerColumns } from '@wainrope/contract';
 import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
 import type { Whereabouts } from '../team/team.repository.ts';
 import type { Tell } from '../threads/in-thread.ts';
+import { turnedBack } from './counters.ts';
 import { mergeRegisterRow, registerRowOf, rowChanges } from './merge-register-row.ts';
 import type { ReadLine } from './read-register.ts';
 
@@ -50,11 +51,23 @@ function plannedRow({ line, cells, row, faults }: ReadLine, byTag: ReadonlyMap<s
     const message = `${merged.tag} is ${old.state} in the register. Its state changes by an inspection, by quarantine or by retiring it; empty this cell to leave it.`;
     return { view: { ...head, outcome: 'faulty', changes: [], faults: [{ column: 'state', message }], understood: [] } };
   }
-  const changes = [...rowChanges(old, merged)];
   const inspectionIsNew = merged.inspection !== undefined && canonicalJson(old.inspection) !== canonicalJson(merged.inspection);
+  // A newer inspection settles the overloads before it.
+  const counted = inspectionIsNew ? { ...before, overloadsSinceInspection: 0 } : before;
+  const lower = turnedBack(counted, { ...before, ...merged });
+  if (lower.length > 0) {
+    const found = lower.map(({ path, message }) => ({ column: columnOf(path), message }));
+    return { view: { ...head, outcome: 'faulty', changes: [], faults: found, understood: [] } };
+  }
+  const changes = [...rowChanges(old, merged)];
   const outcome = changes.length > 0 ? 'changed' : 'unchanged';
   return { row: merged, before, inspectionIsNew, view: { ...head, outcome, changes, faults: [], understood } };
 }
+
+/** The heading under which a counter stands in the file. */
+const columnOf = (path: string): string =>
+  (path === 'overloadsSinceInspection' ? undefined : registerColumns.find(({ attribute }) => `attributes.${attribute?.key}` === path))
+    ?.key ?? 'overloads_since_inspection';
 
 function tagFaults({ line, cells }: ReadLine, seen: Map<string, number>): readonly ImportFault[] {
   const key = (cells.tag ?? '').trim().toLowerCase();

@@ -16,6 +16,7 @@ import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
 import { TeamRepository, type Whereabouts } from '../team/team.repository.ts';
+import { turnedBack } from './counters.ts';
 import { type GearColumns, GearRepository } from './gear.repository.ts';
 
 const PAGE = 200;
@@ -76,6 +77,8 @@ export class GearService {
             message: `${before.tag} is ${before.state}. Its state changes by an inspection, by quarantine or by retiring it.`,
           },
         ]);
+      const lower = turnedBack(before, { ...before, ...input });
+      if (lower.length > 0) throw invalid(lower);
       const marks = await this.checked(trx, input);
       await this.refuseTakenTag(trx, input.tag, gearId);
       await this.repository.replace(trx, actor, {

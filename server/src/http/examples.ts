@@ -230,6 +230,11 @@ export const examples: readonly Example[] = [
     parameters: { gearId: STRAP },
     body: { exposureId: '16c8a7bf-d4b6-48fe-b7c9-2905f6e1d201', kind: 'mud', on: '2026-01-15', note: 'Trodden in at the ford.' },
   },
+  {
+    operation: 'correctCounter',
+    parameters: { gearId: STRAP },
+    body: { counter: 'overloads', value: 1, reason: 'The last pull was over its limit; nobody had noted it.' },
+  },
   { operation: 'listDefects' },
   { operation: 'closeDefect', parameters: { defectId: TOLD.defect }, body: { how: 'Trimmed and looked at again.' } },
   { operation: 'getCare', parameters: { gearId: STRAP } },

@@ -29,6 +29,7 @@ export const operationWords: { readonly [operationId: string]: string } = {
   getCare: 'Inspections, states, exposures and defects of a piece',
   quarantine: 'Take a piece out of use',
   retire: 'Retire a piece that was destroyed',
+  correctCounter: 'Correct a counter that was wrong, with the reason',
   addExposure: 'Note what a piece met, or that it was washed',
   listKits: 'Every kit with its packing list',
   addKit: 'Add a kit',

@@ -25,12 +25,14 @@ import { AuditRepository } from '../audit/audit.repository.ts';
 import { type Act, AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { pullsOf } from '../gear/counters.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { gearName } from '../gear/gear.service.ts';
 import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
 import { refuseForOthers } from './confirmed-by.ts';
 import { defectsOf, recoveredPoints } from './defects-of.ts';
 import { InspectionRepository } from './inspection.repository.ts';
+import { returnRefusal } from './returning.ts';
 import { SheetRepository } from './sheet.repository.ts';
 
 /** An inspection as it is about to be kept. */
@@ -101,6 +103,7 @@ export class InspectionService {
       ...answerFaults(sheet, answers, proposed),
       ...this.dayFaults(input),
       ...gradeFaults(input, proposed),
+      ...pullFaults(input, piece),
       ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers, proposed))),
     ];
     if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
@@ -176,14 +179,20 @@ export class InspectionService {
   /** A failing piece is out of use at once; a quarantined one comes back only when an allowed person says so. */
   private async nextState(trx: TeamTransaction, actor: Actor, { input, piece, grade }: Weighed): Promise<GearState> {
     if (piece.state === 'retired') throw invalid([{ path: 'gearId', message: `${piece.tag} is retired and is not inspected any more.` }]);
+    if (input.returnsToUse) {
+      const tookItOut = (await this.repository.quarantinedBy(trx, piece.gearId)) === actor.personId;
+      const { tag } = piece;
+      const refusal = returnRefusal({
+        tag,
+        role: actor.role,
+        kind: input.kind,
+        grade,
+        tookItOut: piece.state === 'quarantined' && tookItOut,
+      });
+      if (refusal) throw refusal;
+    }
     if (grade === 'D') return 'quarantined';
     if (piece.state !== 'quarantined' || !input.returnsToUse) return piece.state;
-    if (actor.role === 'gear-keeper' && (await this.repository.quarantinedBy(trx, piece.gearId)) === actor.personId)
-      throw new ProblemException({
-        status: 403,
-        title: 'Not allowed',
-        detail: `You took ${piece.tag} out of use yourself; somebody else must return it. Ask another keeper or the coordinator.`,
-      });
     return 'in-use';
   }
 
@@ -285,6 +294,14 @@ function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers, { unwe
       .filter((id) => !measures.includes(id))
       .map((id) => ({ path: `answers.measures.${id}`, message: `“${id}” is not on the sheet.` })),
   ];
+}
+
+/** The pulls of a rope only rise: an inspection counts what happened, it corrects nothing. */
+function pullFaults({ pullsUsed }: InspectionCreate, piece: GearView): FieldFault[] {
+  const logged = pullsOf(piece);
+  if (pullsUsed === undefined || logged === undefined || pullsUsed >= logged) return [];
+  const message = `${piece.tag} has ${logged} pulls logged, ${pullsUsed} would be fewer. Correct the counter on its page, with the reason.`;
+  return [{ path: 'pullsUsed', message }];
 }
 
 /** The person may be stricter than the findings; milder only with a reason, and never about a failing point. */

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
-import { ExposureCreate, PieceCare, QuarantineRequest, RetireRequest } from '@wainrope/contract';
+import { CounterCorrection, ExposureCreate, PieceCare, QuarantineRequest, RetireRequest } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { PieceCareService } from './piece-care.service.ts';
@@ -34,6 +34,18 @@ export class PieceCareController {
   @ApiOkResponse({ type: PieceCare })
   retire(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string, @Body() input: RetireRequest): Promise<PieceCare> {
     return this.service.retire(actor, gearId, input);
+  }
+
+  @Post('counters')
+  @Needs('gear.counters')
+  @HttpCode(200)
+  @ApiOkResponse({ type: PieceCare })
+  correctCounter(
+    @CurrentActor() actor: Actor,
+    @Param('gearId', ParseUUIDPipe) gearId: string,
+    @Body() input: CounterCorrection,
+  ): Promise<PieceCare> {
+    return this.service.correctCounter(actor, gearId, input);
   }
 
   @Post('exposures')

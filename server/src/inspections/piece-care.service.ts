@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  type CounterCorrection,
   type DefectClose,
   type DefectList,
   type ExposureCreate,
@@ -17,6 +18,7 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { pullsOf } from '../gear/counters.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { factsChange, gearName } from '../gear/gear.service.ts';
 import { invalid, notFound } from '../http/problem.ts';
@@ -121,6 +123,29 @@ export class PieceCareService {
         before: { nextDue: piece.inspection?.nextDue },
         after: { nextDue: after.inspection?.nextDue },
         note,
+      });
+      return this.careOf(trx, gearId);
+    });
+  }
+
+  /** Sets a counter that was wrong, by name and with the reason; where it stands so already, nothing happens. */
+  async correctCounter(actor: Actor, gearId: string, { counter, value, reason }: CounterCorrection): Promise<PieceCare> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      const piece = await this.locked(trx, gearId);
+      const logged = counter === 'pulls' ? pullsOf(piece) : piece.overloadsSinceInspection;
+      if (logged === undefined) throw invalid([{ path: 'counter', message: `${piece.tag} counts no pulls.` }]);
+      if (logged === value) return this.careOf(trx, gearId);
+      const overloadsSinceInspection = counter === 'overloads' ? value : piece.overloadsSinceInspection;
+      const attributes = counter === 'pulls' ? { ...piece.attributes, pullsUsed: value } : piece.attributes;
+      await this.gear.settle(trx, actor, piece, { ...piece, overloadsSinceInspection, attributes, factsChanged: true });
+      await this.audit.note(trx, actor, {
+        action: `corrected the ${counter} of`,
+        kind: 'gear',
+        id: gearId,
+        name: gearName(piece),
+        before: { [counter]: logged },
+        after: { [counter]: value },
+        note: reason,
       });
       return this.careOf(trx, gearId);
     });

@@ -90,9 +90,9 @@ describe('the care of a piece', () => {
   it.each<[Role, object, string[]]>([
     ['reader', {}, []],
     ['member', {}, ['Note exposure or washing', 'Quarantine', 'Inspect']],
-    ['gear-keeper', {}, ['Note exposure or washing', 'Quarantine', 'Retire', 'Inspect']],
+    ['gear-keeper', {}, ['Note exposure or washing', 'Quarantine', 'Correct a counter', 'Retire', 'Inspect']],
     ['member', { state: 'quarantined' }, ['Note exposure or washing', 'Inspect']],
-    ['gear-keeper', { state: 'quarantined' }, ['Note exposure or washing', 'Retire', 'Inspect and return']],
+    ['gear-keeper', { state: 'quarantined' }, ['Note exposure or washing', 'Correct a counter', 'Retire', 'Inspect and return']],
     ['gear-keeper', { state: 'retired' }, []],
   ])('offers a %s of one that is %o: %o', async (role, change, offered) => {
     await open(role, change);
@@ -110,6 +110,28 @@ describe('the care of a piece', () => {
     await user.click(screen.getByRole('button', { name: 'Put into quarantine' }));
     await waitFor(() => expect(screen.queryByLabelText(/Why does it go/)).toBeNull());
     expect(server.sent[1]).toMatchObject({ path: '/api/v1/gear/g-ts-01/quarantine', body: { reason: 'Fell from the truck' } });
+  });
+
+  it('corrects a counter by a whole number, with the reason; pulls only where it counts them', async () => {
+    const user = await open('gear-keeper', { overloadsSinceInspection: 2 });
+    server.answers({ 'POST /api/v1/gear/*/counters': care });
+    await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
+    expect([...(screen.getByLabelText('Which counter') as HTMLSelectElement).options].map(({ value }) => value)).toEqual(['overloads']);
+    await user.type(screen.getByLabelText('How many it should be'), '-1');
+    await user.type(screen.getByLabelText('Why was it wrong?'), 'Counted twice');
+    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    expect(await screen.findByText('“-1” is not a whole number, 0 or more.')).toBeTruthy();
+    expect(server.sent).toEqual([]);
+    await user.clear(screen.getByLabelText(/How many it should be/));
+    await user.type(screen.getByLabelText(/How many it should be/), '0');
+    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await waitFor(() => expect(screen.queryByLabelText('Which counter')).toBeNull());
+    expect(server.body(0)).toEqual({ counter: 'overloads', value: 0, reason: 'Counted twice' });
+    cleanup();
+    server.forget();
+    await open('gear-keeper', { kind: 'stretch-rope', attributes: { pullsUsed: 9 } });
+    await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
+    expect(screen.getByRole('option', { name: 'Pulls used' })).toBeTruthy();
   });
 
   it('retires it with how it was destroyed', async () => {

@@ -90,7 +90,7 @@ export function requestOf({ draft, inForce: { sheet, version }, outcome: { answe
     ...(!check && { grade }),
     ...(!check && grade !== 'D' && { nextDue: dueOf(draft, sheet, grade) }),
     ...(draft.note.trim() && { note: draft.note.trim() }),
-    ...(draft.returnsToUse && grade !== 'D' && { returnsToUse: true }),
+    ...(!check && draft.returnsToUse && grade !== 'D' && { returnsToUse: true }),
     ...(draft.spoolState && { spoolState: draft.spoolState }),
     ...(typeof pulls === 'number' && { pullsUsed: pulls }),
     ...(corrects !== undefined && { corrects }),

@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -193,6 +193,16 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/gear/${queryArg.gearId}/retire`,
         method: "POST",
         body: queryArg.retireRequest,
+      }),
+    }),
+    correctCounter: build.mutation<
+      CorrectCounterApiResponse,
+      CorrectCounterApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/counters`,
+        method: "POST",
+        body: queryArg.counterCorrection,
       }),
     }),
     addExposure: build.mutation<AddExposureApiResponse, AddExposureApiArg>({
@@ -664,6 +674,11 @@ export type RetireApiArg = {
   gearId: string;
   retireRequest: RetireRequest;
 };
+export type CorrectCounterApiResponse = /** status 200  */ PieceCare;
+export type CorrectCounterApiArg = {
+  gearId: string;
+  counterCorrection: CounterCorrection;
+};
 export type AddExposureApiResponse = /** status 200  */ PieceCare;
 export type AddExposureApiArg = {
   gearId: string;
@@ -932,6 +947,7 @@ export const {
   useGetCareQuery,
   useQuarantineMutation,
   useRetireMutation,
+  useCorrectCounterMutation,
   useAddExposureMutation,
   useListKitsQuery,
   useAddKitMutation,

@@ -1,0 +1,212 @@
+import { type CounterCorrection, counters, type ExposureView, exposureChoices, type GearView } from '@wainrope/contract';
+import { gearClasses } from '@wainrope/core';
+import { type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
+import { useMay } from '../access/use-session.ts';
+import {
+  problemOf,
+  useAddExposureMutation,
+  useCorrectCounterMutation,
+  useQuarantineMutation,
+  useRetireMutation,
+} from '../api/wainrope-api.ts';
+import { FormProblem } from '../shell/FormProblem.tsx';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { exposureWords } from './care-words.ts';
+
+type Doing = 'exposure' | 'quarantine' | 'retire' | 'counter' | undefined;
+
+/** What may be done about a piece, each act by a form of its own. */
+export function CareActions({ gear, today }: { readonly gear: GearView; readonly today: string }) {
+  const may = useMay();
+  const [doing, setDoing] = useState<Doing>();
+  const done = () => setDoing(undefined);
+  if (gear.state === 'retired' || !may('inspection.use-check')) return null;
+  return (
+    <div className="no-print pt-3">
+      <div className="flex flex-wrap gap-2">
+        <Link className="action-main" to={`/inspect?of=piece:${gear.gearId}${gear.state === 'quarantined' ? '&kind=after-repair' : ''}`}>
+          {gear.state === 'quarantined' && may('inspection.full') ? 'Inspect and return' : 'Inspect'}
+        </Link>
+        <button type="button" className="action" onClick={() => setDoing('exposure')}>
+          Note exposure or washing
+        </button>
+        {gear.state === 'in-use' && (
+          <button type="button" className="action" onClick={() => setDoing('quarantine')}>
+            Quarantine
+          </button>
+        )}
+        {may('gear.counters') && (
+          <button type="button" className="action" onClick={() => setDoing('counter')}>
+            Correct a counter
+          </button>
+        )}
+        {may('gear.state') && (
+          <button type="button" className="action" onClick={() => setDoing('retire')}>
+            Retire
+          </button>
+        )}
+      </div>
+      {doing === 'counter' && <CounterForm gear={gear} done={done} />}
+      {doing === 'exposure' && <ExposureForm gear={gear} today={today} done={done} />}
+      {doing === 'quarantine' && <QuarantineForm gear={gear} done={done} />}
+      {doing === 'retire' && <RetireForm gear={gear} done={done} />}
+    </div>
+  );
+}
+
+interface FormProps {
+  readonly gear: GearView;
+  readonly done: () => void;
+}
+
+interface ActFormProps {
+  readonly words: string;
+  readonly busy: boolean;
+  readonly error: unknown;
+  /** Paths whose faults the fields show themselves. */
+  readonly shown: readonly string[];
+  readonly act: () => Promise<{ readonly data?: unknown }>;
+  readonly done: () => void;
+  readonly children: ReactNode;
+}
+
+/** A form for one act on the piece: it closes once the act is done, and says why where it is not. */
+function ActForm({ words, busy, error, shown, act, done, children }: ActFormProps) {
+  return (
+    <form
+      className="max-w-xl space-y-3 pt-3"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if ((await act()).data) done();
+      }}
+    >
+      {children}
+      <FormProblem error={error} shown={shown} />
+      <div className="flex gap-2">
+        <button type="submit" className="action-main" disabled={busy}>
+          {words}
+        </button>
+        <button type="button" className="action" onClick={done}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function ExposureForm({ gear, today, done }: FormProps & { readonly today: string }) {
+  const [add, { error, isLoading }] = useAddExposureMutation();
+  const [kind, setKind] = useState<ExposureView['kind']>('mud');
+  const [on, setOn] = useState(today);
+  const faults = faultsByPath(error && problemOf(error));
+  return (
+    <ActForm
+      words="Note it"
+      busy={isLoading}
+      error={error}
+      shown={['kind', 'on']}
+      done={done}
+      act={() => add({ gearId: gear.gearId, exposureCreate: { exposureId: crypto.randomUUID(), kind, on } })}
+    >
+      <Labelled label="What it met" fault={faults.kind}>
+        <select value={kind} onChange={(event) => setKind(event.target.value as ExposureView['kind'])}>
+          {exposureChoices.map((entry) => (
+            <option key={entry} value={entry}>
+              {exposureWords[entry]}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="On" fault={faults.on}>
+        <input type="date" max={today} value={on} onChange={(event) => setOn(event.target.value)} />
+      </Labelled>
+    </ActForm>
+  );
+}
+
+const counterWords: { readonly [C in CounterCorrection['counter']]: string } = {
+  pulls: 'Pulls used',
+  overloads: 'Overloads since inspection',
+};
+
+/** A counter that was wrong: what it should be, and why. Counters rise by themselves. */
+function CounterForm({ gear, done }: FormProps) {
+  const [correct, { error, isLoading }] = useCorrectCounterMutation();
+  const counted = counters.filter((entry) => entry === 'overloads' || gearClasses[gear.kind].carriesOn === 'pulls');
+  const [counter, setCounter] = useState<CounterCorrection['counter']>(counted[0] ?? 'overloads');
+  const [value, setValue] = useState('');
+  const [reason, setReason] = useState('');
+  const [fault, setFault] = useState<string>();
+  const faults = faultsByPath(error && problemOf(error));
+  const act = async () => {
+    const wrong = /^\d{1,6}$/.test(value.trim()) ? undefined : `“${value}” is not a whole number, 0 or more.`;
+    setFault(wrong);
+    return wrong ? {} : correct({ gearId: gear.gearId, counterCorrection: { counter, value: Number(value), reason } });
+  };
+  return (
+    <ActForm words="Correct it" busy={isLoading} error={error} shown={['counter', 'value', 'reason']} done={done} act={act}>
+      <Labelled label="Which counter" fault={faults.counter}>
+        <select value={counter} onChange={(event) => setCounter(event.target.value as CounterCorrection['counter'])}>
+          {counted.map((entry) => (
+            <option key={entry} value={entry}>
+              {counterWords[entry]}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="How many it should be" fault={fault ?? faults.value}>
+        <input inputMode="numeric" value={value} onChange={(event) => setValue(event.target.value)} autoFocus />
+      </Labelled>
+      <Labelled label="Why was it wrong?" fault={faults.reason}>
+        <input value={reason} onChange={(event) => setReason(event.target.value)} />
+      </Labelled>
+    </ActForm>
+  );
+}
+
+function QuarantineForm({ gear, done }: FormProps) {
+  const [quarantine, { error, isLoading }] = useQuarantineMutation();
+  const [reason, setReason] = useState('');
+  const faults = faultsByPath(error && problemOf(error));
+  return (
+    <ActForm
+      words="Put into quarantine"
+      busy={isLoading}
+      error={error}
+      shown={['reason']}
+      done={done}
+      act={() => quarantine({ gearId: gear.gearId, quarantineRequest: { reason } })}
+    >
+      <Labelled label="Why does it go into quarantine?" fault={faults.reason}>
+        <input value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
+      </Labelled>
+    </ActForm>
+  );
+}
+
+function RetireForm({ gear, done }: FormProps) {
+  const [retire, { error, isLoading }] = useRetireMutation();
+  const [reason, setReason] = useState('');
+  const [destroyed, setDestroyed] = useState('');
+  const faults = faultsByPath(error && problemOf(error));
+  return (
+    <ActForm
+      words="Retire it"
+      busy={isLoading}
+      error={error}
+      shown={['reason', 'destroyed']}
+      done={done}
+      act={() => retire({ gearId: gear.gearId, retireRequest: { reason, destroyed } })}
+    >
+      <p>{gear.tag} goes out of use for good. Its record stays.</p>
+      <Labelled label="Why is it retired?" fault={faults.reason}>
+        <input value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
+      </Labelled>
+      <Labelled label="How was it destroyed?" fault={faults.destroyed}>
+        <input value={destroyed} onChange={(event) => setDestroyed(event.target.value)} placeholder="cut into short lengths" />
+      </Labelled>
+    </ActForm>
+  );
+}
