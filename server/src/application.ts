@@ -5,6 +5,7 @@ import { SwaggerModule } from '@nestjs/swagger';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AccessService } from './access/access.service.ts';
+import { knownHosts } from './access/known-hosts.ts';
 import { sameOriginOnly } from './access/same-origin.ts';
 import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
@@ -86,6 +87,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   app.disable('x-powered-by');
   app.use(requestLog);
   const publicUrl = process.env.WAINROPE_PUBLIC_URL || undefined;
+  app.use(knownHosts(publicUrl));
   trustProxy(app);
   app.use('/api/docs', docsSecurity);
   const pages = security(publicUrl?.startsWith('https:') === true);

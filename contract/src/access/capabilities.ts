@@ -28,6 +28,8 @@ export const capabilities = {
   'hook-up.write': CREW,
   'practice.write': CREW,
   'audit.read': KEEPERS,
+  /** What was done to one thing, and what others did since one last looked. */
+  'audit.of-one': CREW,
   'template.write': COORDINATOR,
   'policy.write': COORDINATOR,
   'people.write': COORDINATOR,

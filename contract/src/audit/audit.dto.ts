@@ -15,6 +15,8 @@ export const subjectKinds = [
   'vehicle',
   'hook-up',
   'team',
+  /** Signing in and out, and private links. */
+  'account',
 ] as const;
 export type SubjectKind = (typeof subjectKinds)[number];
 

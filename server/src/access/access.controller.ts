@@ -45,7 +45,10 @@ export class AccessController {
   @HttpCode(204)
   @ApiNoContentResponse()
   async signOut(@Req() request: Request): Promise<void> {
+    const { session, sessionID } = request;
+    const { signedIn } = session;
     await destroyed(request);
+    if (signedIn) await this.service.signedOut(signedIn, sessionID);
   }
 
   /** Signs the account out on every device, this one included. */
@@ -54,9 +57,9 @@ export class AccessController {
   @HttpCode(204)
   @ApiNoContentResponse()
   async signOutEverywhere(@Req() request: Request): Promise<void> {
-    const { accountId } = signedInOf(request);
+    const signedIn = signedInOf(request);
     await destroyed(request);
-    await this.service.endSessions(accountId);
+    await this.service.endSessions(signedIn);
   }
 
   @Put('session/password')
@@ -64,7 +67,11 @@ export class AccessController {
   @HttpCode(204)
   @ApiNoContentResponse()
   async changePassword(@CurrentActor() actor: Actor, @Req() request: Request, @Body() input: PasswordChange): Promise<void> {
-    await this.service.changePassword(actor, input, { accountId: signedInOf(request).accountId, sid: request.sessionID });
+    await this.service.changePassword(actor, input, {
+      accountId: signedInOf(request).accountId,
+      sid: request.sessionID,
+      address: request.ip ?? 'unknown',
+    });
   }
 
   @Post('invitations/look')

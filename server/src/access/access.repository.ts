@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { type Kysely, sql } from 'kysely';
 import type { Database } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
+import { type EndedSessions, SESSION_CHANNEL } from '../events/event-channel.ts';
 import { KNOWN_DAYS, type RecentFailures, WINDOW_MINUTES } from './sign-in-limits.ts';
 
 type Db = Kysely<Database> | TeamTransaction;
@@ -89,6 +90,12 @@ export class AccessRepository {
     let query = db.deleteFrom('sign_in_session').where(sql<boolean>`sess->'signedIn'->>'accountId' = ${accountId}`);
     if (except !== undefined) query = query.where('sid', '<>', except);
     await query.execute();
+    await this.tellEnded(db, { accountId, ...(except !== undefined && { except }) });
+  }
+
+  /** Tells every server of this database that sessions have ended, so that nothing goes on under them. */
+  async tellEnded(db: Db, ended: EndedSessions): Promise<void> {
+    await sql`select pg_notify(${SESSION_CHANNEL}, ${JSON.stringify(ended)})`.execute(db);
   }
 
   async addInvitation(
@@ -118,16 +125,28 @@ export class AccessRepository {
     await query.execute();
   }
 
-  /** An invitation that still opens, held against a second use. */
+  /** An invitation that still opens, held against a second use until the transaction ends. Its day is asked of the database’s own clock. */
   async openInvitation(db: Db, tokenHash: string) {
     return db
       .selectFrom('invitation')
       .selectAll()
       .where('token_hash', '=', tokenHash)
       .where('used_at', 'is', null)
-      .where('expires_at', '>', new Date())
+      .where('expires_at', '>', sql<Date>`clock_timestamp()`)
       .forUpdate()
       .executeTakeFirst();
+  }
+
+  /** Who of a team has not left it, held so until the transaction ends. */
+  async isHere(trx: TeamTransaction, personId: string): Promise<boolean> {
+    const row = await trx
+      .selectFrom('person')
+      .select('person_id')
+      .where('person_id', '=', personId)
+      .where('left_on', 'is', null)
+      .forShare()
+      .executeTakeFirst();
+    return row !== undefined;
   }
 
   async useInvitation(db: Db, tokenHash: string): Promise<void> {

@@ -17,6 +17,7 @@ import { type FieldFault, invalid, ProblemException } from '../http/problem.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { TeamService } from '../team/team.service.ts';
 import { AccessRepository, type Membership } from './access.repository.ts';
+import { demoIsReachable } from './demo-reach.ts';
 import { newToken, tokenHash } from './invitation-token.ts';
 import { hashPassword, passwordOpens } from './passwords.ts';
 import { mayTry, WINDOW_MINUTES } from './sign-in-limits.ts';
@@ -64,8 +65,9 @@ export class AccessService {
     return row && row.left_on === null ? { personId: row.person_id, name: row.name, role: row.role } : undefined;
   }
 
-  /** The demo’s team, where one is loaded. */
+  /** The demo’s team, where one is loaded and nobody but this machine reaches it. */
   private async demoTeam(): Promise<string | undefined> {
+    if (!demoIsReachable()) return undefined;
     const ids = await this.database.outsideTeams((db) => this.repository.teamIds(db));
     for (const teamId of ids) {
       const team = await this.database.inTeam(teamId, (trx) => this.teams.team(trx));
@@ -99,11 +101,31 @@ export class AccessService {
         title: 'Not signed in',
         detail: 'This name and password do not belong together. Try again, or ask your coordinator for a new link.',
       });
-    await this.database.outsideTeams(async (db) => {
-      await this.repository.forgiveFailures(db, name, address);
-      await this.repository.noteAttempt(db, { login: name, address, succeeded: true });
-    });
+    await this.countSuccess(name, address);
+    await this.noteSignIn(signedIn, 'signed in');
     return signedIn;
+  }
+
+  private async countSuccess(login: string, address: string): Promise<void> {
+    await this.database.outsideTeams(async (db) => {
+      await this.repository.forgiveFailures(db, login, address);
+      await this.repository.noteAttempt(db, { login, address, succeeded: true });
+    });
+  }
+
+  private async noteSignIn({ accountId, teamId }: SignedIn, action: string): Promise<void> {
+    await this.database.inTeam(teamId, async (trx) => {
+      const person = await this.repository.memberOf(trx, { teamId, accountId });
+      if (!person) return;
+      const actor: Actor = { teamId, personId: person.person_id, name: person.name, role: person.role };
+      await this.audit.note(trx, actor, { action, kind: 'account', id: actor.personId, name: actor.name });
+    });
+  }
+
+  /** Ends one session, and what goes on under it. */
+  async signedOut(signedIn: SignedIn, sid: string): Promise<void> {
+    await this.noteSignIn(signedIn, 'signed out');
+    await this.database.outsideTeams((db) => this.repository.tellEnded(db, { sid }));
   }
 
   /** Counts an attempt as failed before the password is looked at: success forgives it, a lost connection does not. */
@@ -135,27 +157,33 @@ export class AccessService {
     const account = teamId && (await this.database.outsideTeams((db) => this.repository.accountOfPerson(db, { teamId, personId })));
     if (!teamId || !account)
       throw new ProblemException({ status: 404, title: 'No demo', detail: 'The demo with this person is not loaded here.' });
-    return { accountId: account.account_id, teamId };
+    const signedIn = { accountId: account.account_id, teamId };
+    await this.noteSignIn(signedIn, 'signed in');
+    return signedIn;
   }
 
-  /** Sets a new password and ends every other session of the account. */
+  /** Sets a new password and ends every other session of the account. Guesses are counted as they are at signing in. */
   async changePassword(
     actor: Actor,
     { current, next }: PasswordChange,
-    session: { readonly accountId: string; readonly sid: string },
+    session: { readonly accountId: string; readonly sid: string; readonly address: string },
   ): Promise<void> {
+    const account = await this.database.outsideTeams((db) => this.repository.account(db, session.accountId));
+    const login = account?.login.toLowerCase() ?? '';
+    await this.countAttempt(login, session.address);
+    if (!(await passwordOpens(account?.password_hash, current)))
+      throw invalid([{ path: 'current', message: 'This is not the password you use now.' }]);
+    await this.countSuccess(login, session.address);
     await this.database.inTeam(actor.teamId, async (trx) => {
-      const account = await this.repository.account(trx, session.accountId);
-      if (!(await passwordOpens(account?.password_hash, current)))
-        throw invalid([{ path: 'current', message: 'This is not the password you use now.' }]);
       await this.repository.setPassword(trx, session.accountId, await hashPassword(next));
       await this.repository.endSessions(trx, session.accountId, session.sid);
       await this.audit.note(trx, actor, { action: 'changed the password', kind: 'person', id: actor.personId, name: actor.name });
     });
   }
 
-  async endSessions(accountId: string): Promise<void> {
-    await this.database.outsideTeams((db) => this.repository.endSessions(db, accountId));
+  async endSessions(signedIn: SignedIn): Promise<void> {
+    await this.noteSignIn(signedIn, 'signed out everywhere');
+    await this.database.outsideTeams((db) => this.repository.endSessions(db, signedIn.accountId));
   }
 
   /** A one-time link for a person of the team; earlier ones open nothing any more. */
@@ -194,51 +222,60 @@ export class AccessService {
     const { team_id: teamId, person_id: personId } = row;
     if (teamId === null || personId === null) return { foundsTeam: true, expiresAt };
     return this.database.inTeam(teamId, async (trx) => {
+      const { name, role } = await this.joining(trx, { teamId, personId }, row.made_by);
       const team = await this.teams.team(trx);
-      const person = await this.teams.person(trx, personId);
       const account = await this.repository.accountOfPerson(trx, { teamId, personId });
       return {
         foundsTeam: false,
         expiresAt,
         teamName: team.name,
-        ...(person && { personName: person.name, role: person.role }),
+        personName: name,
+        role,
         ...(account && { login: account.login }),
       };
     });
   }
 
-  /** Uses a link: founds a team, joins one, or sets a new password. */
+  /** Uses a link: founds a team, joins one, or sets a new password. All that it does stands or falls with the link, in one transaction. */
   async accept(input: InvitationAccept): Promise<SignedIn> {
     const passwordHash = await hashPassword(input.password);
     const hash = tokenHash(input.token);
     const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
     if (!row) throw noInvitation();
-    const membership =
-      row.team_id !== null && row.person_id !== null ? { teamId: row.team_id, personId: row.person_id } : await this.foundTeam(input);
-    return this.database.inTeam(membership.teamId, async (trx) => {
-      if (!(await this.repository.openInvitation(trx, hash))) throw noInvitation();
-      const accountId = await this.openAccount(trx, { input, membership, passwordHash });
+    const joins = row.team_id !== null && row.person_id !== null ? { teamId: row.team_id, personId: row.person_id } : undefined;
+    const teamId = joins?.teamId ?? randomUUID();
+    return this.database.inTeam(teamId, async (trx) => {
+      const open = await this.repository.openInvitation(trx, hash);
+      if (!open) throw noInvitation();
+      const actor = joins ? await this.joining(trx, joins, open.made_by) : await this.founder(trx, teamId, input);
+      const accountId = await this.openAccount(trx, { input, membership: actor, passwordHash });
       await this.repository.useInvitation(trx, hash);
-      const person = await this.teams.person(trx, membership.personId);
-      if (!person) throw noInvitation();
-      const actor: Actor = { ...membership, name: person.name, role: person.role };
-      await this.audit.note(trx, actor, { action: 'joined by invitation', kind: 'person', id: membership.personId, name: person.name });
-      return { accountId, teamId: membership.teamId };
+      await this.audit.note(trx, actor, { action: 'joined by invitation', kind: 'person', id: actor.personId, name: actor.name });
+      return { accountId, teamId };
     });
   }
 
-  private async foundTeam({ teamName, personName, login }: InvitationAccept): Promise<Membership> {
-    const taken = await this.database.outsideTeams((db) => this.repository.accountOfLogin(db, login));
+  /** The person whom an invitation lets in, if neither they nor whoever made it has left. */
+  private async joining(trx: TeamTransaction, { teamId, personId }: Membership, madeBy: string | null): Promise<Actor> {
+    const both = [personId, ...(madeBy === null ? [] : [madeBy])];
+    for (const id of both) if (!(await this.repository.isHere(trx, id))) throw noInvitation();
+    const person = await this.teams.person(trx, personId);
+    if (!person) throw noInvitation();
+    return { teamId, personId, name: person.name, role: person.role };
+  }
+
+  private async founder(trx: TeamTransaction, teamId: string, { teamName, personName, login }: InvitationAccept): Promise<Actor> {
+    const taken = await this.repository.accountOfLogin(trx, login);
     const faults: FieldFault[] = [
       ...(teamName ? [] : [{ path: 'teamName', message: 'Give the team a name.' }]),
       ...(personName ? [] : [{ path: 'personName', message: 'Give your name.' }]),
       ...(taken ? [loginTaken(login)] : []),
     ];
     if (!teamName || !personName || faults.length > 0) throw invalid(faults);
-    return this.founding.found({ name: teamName, decimalMark: '.', people: [{ name: personName, role: 'coordinator' }] });
+    return this.founding.foundIn(trx, teamId, { name: teamName, decimalMark: '.', people: [{ name: personName, role: 'coordinator' }] });
   }
 
-  /** Brings a whole team into an empty server. The team’s records stay exactly as they were: an account is no part of them. */
+  /** Brings a whole team into an empty server. The team’s records stay as they were; that it was brought in is noted after them. */
   async acceptBundle({ token, login, password, personId, bundle: file }: BundleAccept): Promise<SignedIn> {
     const hash = tokenHash(token);
     const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
@@ -248,13 +285,17 @@ export class AccessService {
     const teamId = (bundle.team as { readonly team_id: string }).team_id;
     return this.database.inTeam(teamId, async (trx) => {
       if (!(await this.repository.openInvitation(trx, hash))) throw noInvitation();
-      await this.bundles.bring(trx, bundle);
+      // Who brings a demo’s file in founds a team of their own: nobody is let in without a password.
+      await this.bundles.bring(trx, { ...bundle, team: { ...bundle.team, demo: undefined } });
       const person = await this.teams.person(trx, personId);
       if (person?.role !== 'coordinator' || person.left_on !== null)
         throw invalid([{ path: 'personId', message: 'Choose one of the team’s coordinators: the others are invited by them.' }]);
       const input = { token, login, password };
       const accountId = await this.openAccount(trx, { input, membership: { teamId, personId }, passwordHash });
       await this.repository.useInvitation(trx, hash);
+      const { name } = await this.teams.team(trx);
+      const actor: Actor = { teamId, personId, name: person.name, role: person.role };
+      await this.audit.note(trx, actor, { action: 'brought the team in from its file', kind: 'team', id: teamId, name });
       return { accountId, teamId };
     });
   }

@@ -35,11 +35,8 @@ export class AuditTrail {
   }
 
   async noteAll(trx: TeamTransaction, actor: Actor, acts: readonly Act[]): Promise<void> {
-    await this.repository.add(
-      trx,
-      actor,
-      acts.map((act) => ({ ...act, changes: changesBetween(act.before, act.after) })),
-    );
+    const told = acts.map((act) => ({ ...act, changes: changesBetween(act.before, act.after) }));
+    await this.repository.add(trx, actor, told.filter(saysSomething));
   }
 
   async page(actor: Actor, query: AuditQuery & { readonly subjectId?: string }): Promise<AuditPage> {
@@ -52,6 +49,10 @@ export class AuditTrail {
     return { items: shown, ...(last && { next: last.entryNo }) };
   }
 }
+
+/** A change of nothing, without a word, is none. */
+const saysSomething = ({ before, after, note, changes }: Act & { readonly changes: readonly AuditChange[] }) =>
+  before === undefined || after === undefined || note !== undefined || changes.length > 0;
 
 /** Fields that differ, first level by name and nested objects one level deeper. */
 export function changesBetween(before: object | undefined, after: object | undefined): AuditChange[] {

@@ -18,7 +18,7 @@ export class AuditController {
 
   /** What was done to one piece, kit, plan, person or vehicle. */
   @Get(':subjectId')
-  @Needs('register.read')
+  @Needs('audit.of-one')
   @ApiOkResponse({ type: AuditPage })
   listAuditOf(
     @CurrentActor() actor: Actor,

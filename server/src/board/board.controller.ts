@@ -10,7 +10,7 @@ export class BoardController {
   constructor(private readonly service: BoardService) {}
 
   @Get()
-  @Needs('register.read')
+  @Needs('audit.of-one')
   @ApiOkResponse({ type: SinceVisit })
   getSinceVisit(@CurrentActor() actor: Actor): Promise<SinceVisit> {
     return this.service.since(actor);
@@ -24,7 +24,7 @@ export class BoardController {
   }
 
   @Post()
-  @Needs('register.read')
+  @Needs('audit.of-one')
   @HttpCode(200)
   @ApiOkResponse({ type: SinceVisit })
   markSeen(@CurrentActor() actor: Actor, @Body() { upTo }: VisitSeen): Promise<SinceVisit> {

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { type Fault, read, type TypeOf } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { invalid } from '../http/problem.ts';
 import { BundleRepository } from './bundle.repository.ts';
@@ -18,10 +19,20 @@ export class BundleService {
   constructor(
     private readonly database: TeamDatabase,
     private readonly repository: BundleRepository,
+    private readonly audit: AuditTrail,
   ) {}
 
-  /** The whole team at one moment. The same team always gives the same file. */
+  /** The whole team at one moment. The same team always gives the same file; that it was taken out is noted after. */
   async out(actor: Actor): Promise<object> {
+    const file = await this.file(actor);
+    const { name } = file.team as { readonly name: string };
+    await this.database.inTeam(actor.teamId, (trx) =>
+      this.audit.note(trx, actor, { action: 'took out the team’s file', kind: 'team', id: actor.teamId, name }),
+    );
+    return file;
+  }
+
+  private async file(actor: Actor) {
     return this.database.inTeamAtOneMoment(actor.teamId, async (trx) => {
       await this.repository.inUniversalTime(trx);
       const tables: { [name: string]: readonly object[] } = {};

@@ -19,14 +19,16 @@ export class CalendarRepository {
       .executeTakeFirst();
   }
 
-  async revoke(db: Db, { teamId, personId }: Actor): Promise<void> {
-    await db
+  /** Whether there was one to end. */
+  async revoke(db: Db, { teamId, personId }: Actor): Promise<boolean> {
+    const { numUpdatedRows } = await db
       .updateTable('calendar_link')
       .set({ revoked_at: new Date() })
       .where('team_id', '=', teamId)
       .where('person_id', '=', personId)
       .where('revoked_at', 'is', null)
-      .execute();
+      .executeTakeFirstOrThrow();
+    return numUpdatedRows > 0n;
   }
 
   async add(db: Db, { teamId, personId }: Actor, tokenHash: string): Promise<void> {

@@ -3,6 +3,7 @@ import type { CalendarLink, GearView } from '@wainrope/contract';
 import { default as ical } from 'ical-generator';
 import { newToken, tokenHash } from '../access/invitation-token.ts';
 import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { notFound } from '../http/problem.ts';
@@ -18,6 +19,7 @@ export class CalendarService {
     private readonly gear: GearRepository,
     private readonly outings: OutingRepository,
     private readonly teams: TeamRepository,
+    private readonly audit: AuditTrail,
   ) {}
 
   async view(actor: Actor): Promise<CalendarLink> {
@@ -30,12 +32,16 @@ export class CalendarService {
     await this.database.inTeam(actor.teamId, async (trx) => {
       await this.repository.revoke(trx, actor);
       await this.repository.add(trx, actor, tokenHash(token));
+      await this.audit.note(trx, actor, { action: 'made a calendar link', kind: 'account', id: actor.personId, name: actor.name });
     });
     return { active: true, path: `/api/v1/calendar/${token}.ics` };
   }
 
   async revoke(actor: Actor): Promise<CalendarLink> {
-    await this.database.outsideTeams((db) => this.repository.revoke(db, actor));
+    await this.database.inTeam(actor.teamId, async (trx) => {
+      if (!(await this.repository.revoke(trx, actor))) return;
+      await this.audit.note(trx, actor, { action: 'ended the calendar link', kind: 'account', id: actor.personId, name: actor.name });
+    });
     return { active: false };
   }
 

@@ -1,5 +1,7 @@
-import { Controller, Header, type MessageEvent, Sse } from '@nestjs/common';
+import { Controller, Header, type MessageEvent, Req, Sse } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
+import { may } from '@wainrope/contract';
+import type { Request } from 'express';
 import { interval, map, merge, type Observable, takeUntil, timer } from 'rxjs';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
@@ -20,9 +22,14 @@ export class EventsController {
   @Header('X-Accel-Buffering', 'no')
   @ApiProduces('text/event-stream')
   @ApiOkResponse({ type: String })
-  streamEvents(@CurrentActor() actor: Actor): Observable<MessageEvent> {
-    const changes = this.events.of(actor.teamId).pipe(map((event): MessageEvent => ({ data: { ...event, teamId: undefined } })));
+  streamEvents(@CurrentActor() actor: Actor, @Req() { session, sessionID: sid }: Request): Observable<MessageEvent> {
+    // Who did it is the trail's to tell, to whoever may read that.
+    const isTold = may(actor.role, 'audit.of-one');
+    const changes = this.events
+      .of(actor.teamId)
+      .pipe(map((event): MessageEvent => ({ data: { ...event, teamId: undefined, ...(!isTold && { by: undefined }) } })));
+    const accountId = session.signedIn?.accountId ?? '';
     const beat = interval(BEAT_MS).pipe(map((): MessageEvent => ({ data: { type: 'beat' } })));
-    return merge(changes, beat).pipe(takeUntil(timer(STREAM_MS)));
+    return merge(changes, beat).pipe(takeUntil(merge(timer(STREAM_MS), this.events.endOf({ sid, accountId }))));
   }
 }

@@ -3,7 +3,7 @@ import type { SubjectKind } from '@wainrope/contract';
 import pg from 'pg';
 import { filter, type Observable, Subject } from 'rxjs';
 import { log } from '../http/logging.ts';
-import { EVENT_CHANNEL } from './event-channel.ts';
+import { type EndedSessions, EVENT_CHANNEL, SESSION_CHANNEL } from './event-channel.ts';
 
 /** Something of a team’s records has changed. `reset`: some changes may have been missed. */
 export type TeamEvent =
@@ -16,6 +16,7 @@ const RETRY_MS = 1000;
 @Injectable()
 export class LiveEvents implements OnModuleInit, OnModuleDestroy {
   private readonly events = new Subject<TeamEvent>();
+  private readonly ended = new Subject<EndedSessions>();
   private client: pg.Client | undefined;
   private stopped = false;
   private retry: NodeJS.Timeout | undefined;
@@ -28,16 +29,23 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
     return this.events.pipe(filter((event) => event.type === 'reset' || event.teamId === teamId));
   }
 
+  /** Once, when a session has ended, wherever that was done. */
+  endOf({ sid, accountId }: { readonly sid: string; readonly accountId: string }): Observable<unknown> {
+    return this.ended.pipe(filter((ended) => ('sid' in ended ? ended.sid === sid : ended.accountId === accountId && ended.except !== sid)));
+  }
+
   private async listen(): Promise<void> {
     const client = new pg.Client({ connectionString: process.env.WAINROPE_DATABASE_URL, keepAlive: true });
     this.client = client;
-    client.on('notification', ({ payload }) => {
-      if (payload) this.events.next({ type: 'changed', ...JSON.parse(payload) });
+    client.on('notification', ({ channel, payload }) => {
+      if (!payload) return;
+      if (channel === SESSION_CHANNEL) this.ended.next(JSON.parse(payload));
+      else this.events.next({ type: 'changed', ...JSON.parse(payload) });
     });
     client.on('error', (error) => this.again(error));
     client.on('end', () => this.again(undefined));
     await client.connect();
-    await client.query(`listen ${EVENT_CHANNEL}`);
+    await client.query(`listen ${EVENT_CHANNEL}; listen ${SESSION_CHANNEL}`);
   }
 
   /** Connects anew after a moment; pages then read everything again, since what happened meanwhile was not heard. */

@@ -182,8 +182,10 @@ export class RegisterImportService {
     const known = new Map((await this.teams.kits(trx)).map(({ kit_id, name }) => [name.toLowerCase(), kit_id]));
     for (const { row } of chosen) {
       const name = row?.kit;
-      if (name !== undefined && !known.has(name.toLowerCase()))
-        known.set(name.toLowerCase(), await this.teams.addKit(trx, actor.teamId, name));
+      if (name === undefined || known.has(name.toLowerCase())) continue;
+      const kitId = await this.teams.addKit(trx, actor.teamId, name);
+      known.set(name.toLowerCase(), kitId);
+      await this.audit.note(trx, actor, { action: 'added a kit from a file', kind: 'kit', id: kitId, name, after: { name } });
     }
     return known;
   }

@@ -1,25 +1,11 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { Ajv } from 'ajv';
-import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { AccessService } from '../access/access.service.ts';
 import { createApplication } from '../application.ts';
+import { addressOf, operationsOf, STORY, story, success, type Written } from '../testing/story.ts';
 import { ownDatabase, startTestServer, type TestServer } from '../testing/test-server.ts';
-import { type Example, examples, TOLD } from './examples.ts';
-
-type Method = 'get' | 'post' | 'put' | 'delete';
-interface Written {
-  readonly method: Method;
-  readonly path: string;
-  readonly operationId: string;
-  readonly responses: {
-    readonly [status: string]: { readonly content?: { readonly [type: string]: { readonly schema: { $ref?: string } } } };
-  };
-  readonly parameters?: readonly { readonly name: string; readonly in: string }[];
-  readonly security?: readonly object[];
-  readonly requestBody?: { readonly content: { readonly 'application/json': { readonly example: object } } };
-}
+import { examples } from './examples.ts';
 
 let server: TestServer;
 /** A server that has no team yet. */
@@ -33,22 +19,12 @@ beforeAll(async () => {
   process.env.WAINROPE_DATABASE_URL = server.urls.appUrl;
   await empty.listen(0, '127.0.0.1');
   document = (await server.http.get('/api/docs/openapi.json').expect(200)).body;
-  operations = new Map(
-    Object.entries(document.paths).flatMap(([path, methods]) =>
-      Object.entries(methods).map(([method, operation]) => [operation.operationId, { ...operation, method, path } as Written]),
-    ),
-  );
+  operations = operationsOf(document);
 });
 afterAll(async () => {
   await empty.close();
   await server.stop();
 });
-
-const written = (id: string): Written => {
-  const found = operations.get(id);
-  if (!found) throw new Error(`the document has no operation ${id}`);
-  return found;
-};
 
 /** A check against the document’s own schemas, in which no field may stand that is not written. */
 function schemasOf({ components }: OpenAPIObject) {
@@ -66,55 +42,6 @@ function schemasOf({ components }: OpenAPIObject) {
   };
 }
 
-const addressOf = ({ path, parameters = [] }: Written, given: { readonly [name: string]: string } = {}) => {
-  const query = parameters.filter((entry) => entry.in === 'query' && given[entry.name] !== undefined);
-  const search = new URLSearchParams(query.map(({ name }) => [name, given[name] ?? '']));
-  return `${path.replace(/\{(\w+)\}/g, (_all, name: string) => given[name] ?? 'missing')}${query.length > 0 ? `?${search}` : ''}`;
-};
-
-/** Puts what earlier answers told into an example. */
-function filledIn<T>(value: T, told: ReadonlyMap<string, unknown>): T {
-  if (typeof value === 'string') return (told.has(value) ? told.get(value) : value) as T;
-  if (Array.isArray(value)) return value.map((entry) => filledIn(entry, told)) as T;
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, entry]) => [key, filledIn(entry, told)])) as T;
-}
-
-const tokenOf = (path: string) => path.split(/[#/]/).at(-1);
-
-/** What an answer tells that a later example needs. */
-const TELLS: { readonly [operation: string]: (body: never) => readonly (readonly [string, unknown])[] } = {
-  getSession: ({ demoPeople }: { demoPeople: { personId: string; role: string }[] }) => [
-    [TOLD.person, demoPeople.find(({ role }) => role === 'coordinator')?.personId],
-  ],
-  listDefects: ({ items }: { items: { defectId: string }[] }) => [[TOLD.defect, items[0]?.defectId]],
-  savePlan: ({ fresh }: { fresh: { report: { findings: { id: string; severity: string; undecided: boolean }[] } } }) => [
-    [TOLD.finding, fresh.report.findings.find(({ severity, undecided }) => severity === 'fix' && !undecided)?.id],
-  ],
-  getPolicy: ({ contentHash }: { contentHash: string }) => [[TOLD.baseHash, contentHash]],
-  makeCalendarLink: ({ path }: { path: string }) => [[TOLD.token, tokenOf(path)]],
-  invitePerson: ({ path }: { path: string }) => [[TOLD.token, tokenOf(path)]],
-  getBundle: (bundle: object) => [['bundle', bundle]],
-};
-
-/** The first status of an operation that is no refusal. */
-const success = ({ responses }: Written) => Number(Object.keys(responses).find((status) => status.startsWith('2')));
-
-/** A stream never ends: its status is read as soon as it begins. */
-function streamStatus(request: supertest.Test): Promise<number> {
-  return new Promise((done) => {
-    request.buffer(false).parse((response, callback) => {
-      done((response as unknown as { statusCode: number }).statusCode);
-      callback(null, undefined);
-      (response as unknown as { destroy: () => void }).destroy();
-    });
-    request.end(() => undefined);
-  });
-}
-
-/** What runs only while something takes long. */
-const WHILE_IT_RUNS = ['getTask', 'stopTask'];
-
 describe('the examples of the API document', () => {
   it('stand at every operation, and in its body', () => {
     const told = new Set(examples.map(({ operation }) => operation));
@@ -126,28 +53,13 @@ describe('the examples of the API document', () => {
 
   it('sent one after another get the answers that are written', async () => {
     const faultsOf = schemasOf(document);
-    const told = new Map<string, unknown>();
-    const agent = await server.as();
-    const founding = supertest.agent(empty.getHttpServer());
-    const send = async ({ operation, parameters, body }: Example) => {
-      const asked = written(operation);
-      const founds = operation === 'acceptBundle';
-      if (founds) told.set(TOLD.token, tokenOf((await empty.get(AccessService).setUpLink()).path));
-      const request = (founds ? founding : agent)[asked.method](addressOf(asked, filledIn(parameters, told)));
-      if (operation === 'streamEvents') return { asked, answer: { status: await streamStatus(request), body: undefined } };
-      const answer = await (body ? request.send({ ...filledIn(body, told), ...(founds && { bundle: told.get('bundle') }) }) : request);
-      return { asked, answer };
-    };
-    for (const example of examples.filter(({ operation }) => !WHILE_IT_RUNS.includes(operation))) {
+    const { tell } = await story({ server, empty, operations });
+    for (const example of STORY) {
       const { operation } = example;
-      const { asked, answer } = await send(example);
+      const { asked, answer } = await tell(example);
       expect([operation, answer.status, answer.status < 300 ? '' : answer.body]).toEqual([operation, success(asked), '']);
       const schema = asked.responses[String(answer.status)]?.content?.['application/json']?.schema.$ref;
       if (schema) expect([operation, faultsOf(schema, answer.body)]).toEqual([operation, []]);
-      for (const [name, value] of TELLS[operation]?.(answer.body as never) ?? []) {
-        expect([operation, name, value]).not.toEqual([operation, name, undefined]);
-        told.set(name, value);
-      }
     }
   });
 });

@@ -30,7 +30,7 @@ it('says of each operation who may call it and what it answers where it refuses'
   expect(operations.every(({ summary }) => summary.length > 5)).toBe(true);
   expect(operations.map(({ operationId }) => operationId).sort()).toEqual(Object.keys(operationWords).sort());
   expect(change).toMatchObject({ summary: 'Change a piece', 'x-needs': 'gear.write', security: [{ session: [] }] });
-  expect(Object.keys(change.responses)).toEqual(['200', '401', '403', '404', '409', '422']);
+  expect(Object.keys(change.responses)).toEqual(['200', '400', '401', '403', '404', '409', '422']);
   expect(change.responses[422].content['application/problem+json'].schema.$ref).toBe('#/components/schemas/Problem');
   const { post: signIn } = body.paths['/api/v1/session'];
   expect(signIn.security).toBeUndefined();

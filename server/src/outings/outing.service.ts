@@ -71,6 +71,7 @@ export class OutingService {
         trx,
         gearIds.filter((id) => !own.includes(id)),
       );
+      if (pieces.length === 0) return this.found(trx, outingId);
       await this.repository.addPieces(
         trx,
         { teamId: actor.teamId, outingId, by: actor.personId },

@@ -1,5 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import type { InvitationLink, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PracticeCreate } from '@wainrope/contract';
+import {
+  type InvitationLink,
+  may,
+  type PeopleList,
+  type PersonChange,
+  type PersonCreate,
+  type PersonListed,
+  type PersonPage,
+  type PracticeCreate,
+} from '@wainrope/contract';
 import { isDay } from '@wainrope/core';
 import { AccessRepository } from '../access/access.repository.ts';
 import { AccessService } from '../access/access.service.ts';
@@ -30,28 +39,30 @@ export class PeopleService {
   ) {}
 
   async list(actor: Actor): Promise<PeopleList> {
-    return this.database.inTeam(actor.teamId, async (trx) => ({ items: [...(await this.listed(trx, actor.teamId))] }));
+    return this.database.inTeam(actor.teamId, async (trx) => ({ items: [...(await this.listed(trx, actor))] }));
   }
 
   /** Sent twice with one id, it adds one person. */
   async add(actor: Actor, { personId, name, role }: PersonCreate): Promise<PersonListed> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const existing = (await this.listed(trx, actor.teamId)).find((person) => person.personId === personId);
+      const existing = (await this.listed(trx, actor)).find((person) => person.personId === personId);
       if (existing) return existing;
       await this.refuseTakenName(trx, name);
       await this.repository.add(trx, { team_id: actor.teamId, person_id: personId, name, role, left_on: null });
       await this.audit.note(trx, actor, { action: 'added a person', kind: 'person', id: personId, name, after: { name, role } });
-      return this.one(trx, actor.teamId, personId);
+      return this.one(trx, actor, personId);
     });
   }
 
   async change(actor: Actor, personId: string, { name, role, left }: PersonChange): Promise<PersonListed> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const before = await this.one(trx, actor.teamId, personId);
+      // One change at a time: two who demote each other at once would leave none.
+      await this.teams.lockTeam(trx);
+      const before = await this.one(trx, actor, personId);
       await this.refuseTakenName(trx, name, personId);
       if (before.role === 'coordinator' && (role !== 'coordinator' || left)) await this.refuseLastCoordinator(trx, personId);
       await this.repository.change(trx, personId, { name, role, left_on: left ? this.clock.today() : null });
-      const after = await this.one(trx, actor.teamId, personId);
+      const after = await this.one(trx, actor, personId);
       const account = left && (await this.access.accountOfPerson(trx, { teamId: actor.teamId, personId }));
       if (account) await this.access.endSessions(trx, account.account_id);
       await this.audit.note(trx, actor, {
@@ -68,7 +79,7 @@ export class PeopleService {
 
   async invite(actor: Actor, personId: string): Promise<InvitationLink> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const person = await this.one(trx, actor.teamId, personId);
+      const person = await this.one(trx, actor, personId);
       if (person.left) throw invalid([{ path: 'personId', message: `${person.name} has left the team; take that back first.` }]);
       await this.audit.note(trx, actor, { action: 'made an invitation', kind: 'person', id: personId, name: person.name });
       return this.invitations.invite(trx, actor, personId);
@@ -76,12 +87,12 @@ export class PeopleService {
   }
 
   async page(actor: Actor, personId: string): Promise<PersonPage> {
-    return this.database.inTeam(actor.teamId, (trx) => this.pageOf(trx, actor.teamId, personId));
+    return this.database.inTeam(actor.teamId, (trx) => this.pageOf(trx, actor, personId));
   }
 
   async addPractice(actor: Actor, personId: string, input: PracticeCreate): Promise<PersonPage> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const person = await this.one(trx, actor.teamId, personId);
+      const person = await this.one(trx, actor, personId);
       const seenBy = await this.teams.person(trx, input.seenBy);
       const faults: FieldFault[] = [];
       if (!seenBy) faults.push({ path: 'seenBy', message: 'Who saw it is not a person of this team.' });
@@ -90,7 +101,7 @@ export class PeopleService {
       else if (input.on > this.clock.today())
         faults.push({ path: 'on', message: `${input.on} has not come yet; note it when it was done.` });
       if (faults.length > 0) throw invalid(faults);
-      if (await this.repository.hasPractice(trx, input.practiceId)) return this.pageOf(trx, actor.teamId, personId);
+      if (await this.repository.hasPractice(trx, input.practiceId)) return this.pageOf(trx, actor, personId);
       await this.repository.addPractice(trx, {
         team_id: actor.teamId,
         practice_id: input.practiceId,
@@ -110,12 +121,12 @@ export class PeopleService {
         after,
         note: input.note,
       });
-      return this.pageOf(trx, actor.teamId, personId);
+      return this.pageOf(trx, actor, personId);
     });
   }
 
-  private async pageOf(trx: TeamTransaction, teamId: string, personId: string): Promise<PersonPage> {
-    const person = await this.one(trx, teamId, personId);
+  private async pageOf(trx: TeamTransaction, actor: Actor, personId: string): Promise<PersonPage> {
+    const person = await this.one(trx, actor, personId);
     return {
       person,
       practised: await this.repository.practised(trx, personId),
@@ -125,16 +136,18 @@ export class PeopleService {
     };
   }
 
-  private async listed(trx: TeamTransaction, teamId: string): Promise<readonly PersonListed[]> {
-    const logins = await this.access.loginsOfTeam(trx, teamId);
+  /** Sign-in names are shown to whoever invites people, and each their own. */
+  private async listed(trx: TeamTransaction, actor: Actor): Promise<readonly PersonListed[]> {
+    const logins = await this.access.loginsOfTeam(trx, actor.teamId);
+    const shows = (personId: string) => may(actor.role, 'people.write') || personId === actor.personId;
     return (await this.teams.people(trx)).map(({ person_id, name, role, left_on }) => {
-      const login = logins.get(person_id);
+      const login = shows(person_id) ? logins.get(person_id) : undefined;
       return { personId: person_id, name, role, left: left_on !== null, ...(login !== undefined && { login }) };
     });
   }
 
-  private async one(trx: TeamTransaction, teamId: string, personId: string): Promise<PersonListed> {
-    const person = (await this.listed(trx, teamId)).find((entry) => entry.personId === personId);
+  private async one(trx: TeamTransaction, actor: Actor, personId: string): Promise<PersonListed> {
+    const person = (await this.listed(trx, actor)).find((entry) => entry.personId === personId);
     if (!person) throw notFound('person', personId);
     return person;
   }

@@ -38,7 +38,14 @@ export class LayoutRepository {
       .execute();
   }
 
-  async putAway(trx: TeamTransaction, layoutId: string): Promise<void> {
-    await trx.updateTable('team_layout').set({ put_away: true }).where('layout_id', '=', layoutId).execute();
+  /** Whether it was offered before. */
+  async putAway(trx: TeamTransaction, layoutId: string): Promise<boolean> {
+    const { numUpdatedRows } = await trx
+      .updateTable('team_layout')
+      .set({ put_away: true })
+      .where('layout_id', '=', layoutId)
+      .where('put_away', '=', false)
+      .executeTakeFirstOrThrow();
+    return numUpdatedRows > 0n;
   }
 }

@@ -40,8 +40,7 @@ export class LayoutService {
     return this.database.inTeam(actor.teamId, async (trx) => {
       const name = await this.repository.nameOf(trx, layoutId);
       if (name === undefined) throw notFound('layout', layoutId);
-      await this.repository.putAway(trx, layoutId);
-      await this.note(trx, actor, 'put a layout away', name);
+      if (await this.repository.putAway(trx, layoutId)) await this.note(trx, actor, 'put a layout away', name);
       return { items: await this.repository.offered(trx) };
     });
   }

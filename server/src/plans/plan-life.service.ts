@@ -102,7 +102,8 @@ export class PlanLifeService {
         async (trx, { report }) => {
           const { name } = await this.standing(trx, planId, version);
           const words = overridable(report, findingId);
-          await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
+          const added = await this.repository.addOverride(trx, actor, { id: overrideId, planId, version, findingId, words, reason });
+          if (!added) return;
           await this.audit.note(trx, actor, {
             action: 'answers for leaving a fix',
             kind: 'plan',
@@ -126,8 +127,8 @@ export class PlanLifeService {
   async comment(actor: Actor, planId: string, { commentId, words }: CommentCreate): Promise<CommentList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
       const { name, version } = await this.plans.stored(trx, planId);
-      await this.repository.addComment(trx, actor, { id: commentId, planId, version, words });
-      await this.audit.note(trx, actor, { action: 'commented on a plan', kind: 'plan', id: planId, name, note: words });
+      const added = await this.repository.addComment(trx, actor, { id: commentId, planId, version, words });
+      if (added) await this.audit.note(trx, actor, { action: 'commented on a plan', kind: 'plan', id: planId, name, note: words });
       return { items: await this.repository.comments(trx, planId) };
     });
   }

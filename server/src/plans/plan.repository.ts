@@ -177,6 +177,7 @@ export class PlanRepository {
     }));
   }
 
+  /** Whether it was added: sent again, it is there already. */
   async addOverride(
     trx: TeamTransaction,
     actor: Actor,
@@ -188,8 +189,8 @@ export class PlanRepository {
       readonly words: string;
       readonly reason: string;
     },
-  ): Promise<void> {
-    await trx
+  ): Promise<boolean> {
+    const { numInsertedOrUpdatedRows = 0n } = await trx
       .insertInto('plan_override')
       .values({
         team_id: actor.teamId,
@@ -203,7 +204,8 @@ export class PlanRepository {
         stated_by: actor.personId,
       })
       .onConflict((conflict) => conflict.doNothing())
-      .execute();
+      .executeTakeFirstOrThrow();
+    return numInsertedOrUpdatedRows > 0n;
   }
 
   async comments(trx: TeamTransaction, planId: string): Promise<CommentView[]> {
@@ -224,12 +226,13 @@ export class PlanRepository {
     }));
   }
 
+  /** Whether it was added: sent again, it is there already. */
   async addComment(
     trx: TeamTransaction,
     actor: Actor,
     row: { readonly id: string; readonly planId: string; readonly version: number; readonly words: string },
-  ): Promise<void> {
-    await trx
+  ): Promise<boolean> {
+    const { numInsertedOrUpdatedRows = 0n } = await trx
       .insertInto('plan_comment')
       .values({
         team_id: actor.teamId,
@@ -240,7 +243,8 @@ export class PlanRepository {
         said_by: actor.personId,
       })
       .onConflict((conflict) => conflict.doNothing())
-      .execute();
+      .executeTakeFirstOrThrow();
+    return numInsertedOrUpdatedRows > 0n;
   }
 
   private async addVersionRow(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<void> {

@@ -5,7 +5,7 @@ import { canonicalJson, type Policy, teamStandard } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
-import { TeamDatabase } from '../database/team-database.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from './team.repository.ts';
 
 export interface NewTeam {
@@ -54,39 +54,42 @@ export class TeamService {
   }
 
   /** Founds a team with its people and the standard policy. Who signs in is settled apart from it. */
-  async found({ name, decimalMark, demo, people }: NewTeam): Promise<Actor> {
+  async found(team: NewTeam): Promise<Actor> {
     const teamId = randomUUID();
+    return this.database.inTeam(teamId, (trx) => this.foundIn(trx, teamId, team));
+  }
+
+  /** The same in the caller’s transaction, which names the team. */
+  async foundIn(trx: TeamTransaction, teamId: string, { name, decimalMark, demo, people }: NewTeam): Promise<Actor> {
     const members = people.map((person) => ({ ...person, personId: randomUUID() }));
     const first = members[0];
     if (!first) throw new Error('Broken invariant: a team is founded by at least one person');
-    await this.database.inTeam(teamId, async (trx) => {
-      await trx
-        .insertInto('team')
-        .values({ team_id: teamId, name, decimal_mark: decimalMark, demo: demo ?? null })
-        .execute();
-      await trx
-        .insertInto('person')
-        .values(
-          members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role, left_on: null })),
-        )
-        .execute();
-      await trx
-        .insertInto('policy_version')
-        .values({
-          team_id: teamId,
-          policy_version_id: randomUUID(),
-          content: JSON.stringify(teamStandard),
-          content_hash: policyHash(teamStandard),
-          reason: 'Standard tables at founding',
-          created_by: first.personId,
-        })
-        .execute();
-      await this.audit.note(
-        trx,
-        { teamId, ...first },
-        { action: 'founded the team', kind: 'team', id: teamId, name, after: { name, people: people.length } },
-      );
-    });
+    await trx
+      .insertInto('team')
+      .values({ team_id: teamId, name, decimal_mark: decimalMark, demo: demo ?? null })
+      .execute();
+    await trx
+      .insertInto('person')
+      .values(
+        members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role, left_on: null })),
+      )
+      .execute();
+    await trx
+      .insertInto('policy_version')
+      .values({
+        team_id: teamId,
+        policy_version_id: randomUUID(),
+        content: JSON.stringify(teamStandard),
+        content_hash: policyHash(teamStandard),
+        reason: 'Standard tables at founding',
+        created_by: first.personId,
+      })
+      .execute();
+    await this.audit.note(
+      trx,
+      { teamId, ...first },
+      { action: 'founded the team', kind: 'team', id: teamId, name, after: { name, people: people.length } },
+    );
     return { teamId, personId: first.personId, name: first.name, role: first.role };
   }
 }

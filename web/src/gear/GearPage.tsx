@@ -93,7 +93,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
         </div>
       </div>
       <CareSection gear={gear} today={team?.today ?? ''} />
-      <History gearId={gear.gearId} />
+      {may('audit.of-one') && <History gearId={gear.gearId} />}
     </>
   );
 }

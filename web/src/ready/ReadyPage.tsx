@@ -22,6 +22,7 @@ const PIECES_SHOWN = 8;
 /** What is fit to go today, what is not and what puts it right, what is due, what changed. */
 export function ReadyPage() {
   const { kits, pieces, team, error, refetch } = useKits();
+  const may = useMay();
   const today = team?.today ?? '';
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
@@ -43,7 +44,7 @@ export function ReadyPage() {
             <Due pieces={pieces} today={today} />
             <Out today={today} />
             <Plans />
-            <Changed />
+            {may('audit.of-one') && <Changed />}
           </div>
         </div>
       )}

@@ -19,6 +19,7 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
   vehicle: ['Vehicle', 'Team', 'Plan'],
   'hook-up': ['Vehicle'],
   team: ['Team', 'Session'],
+  account: ['Calendar'],
 };
 
 type LiveEvent = { readonly type: 'changed'; readonly kind: SubjectKind } | { readonly type: 'reset' } | { readonly type: 'beat' };

@@ -13,6 +13,7 @@ export const kindWords: { readonly [K in SubjectKind]: string } = {
   vehicle: 'Vehicles',
   'hook-up': 'Hook-up book',
   team: 'Team',
+  account: 'Signing in and links',
 };
 
 /** `firstUsedOn` as `first used on`. */

@@ -607,7 +607,8 @@ export type ListAuditApiArg = {
     | "template"
     | "vehicle"
     | "hook-up"
-    | "team";
+    | "team"
+    | "account";
   person?: string;
 };
 export type ListAuditOfApiResponse = /** status 200  */ AuditPage;
@@ -627,7 +628,8 @@ export type ListAuditOfApiArg = {
     | "template"
     | "vehicle"
     | "hook-up"
-    | "team";
+    | "team"
+    | "account";
   person?: string;
 };
 export type ListGearApiResponse = /** status 200  */ GearPage;
