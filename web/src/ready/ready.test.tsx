@@ -88,6 +88,7 @@ describe('what is fit to go today', () => {
       ],
       defects: [defect('Fuzzy seam', false), defect('Cut at the eye', true)],
     });
+    await region('Not fit to go').findByText(/Cut at the eye/);
     const told = region('Not fit to go')
       .getAllByRole('listitem')
       .map((row) => row.textContent);
@@ -96,7 +97,7 @@ describe('what is fit to go today', () => {
     expect(told[1]).toContain('overdue since 2026-01-14');
     expect(told[2]).toContain('overloaded since it was last inspected');
     expect(told[3]).toContain('never inspected on record');
-    expect(region('Not fit to go').getByRole('link', { name: 'Repair, then inspect' }).getAttribute('href')).toBe(
+    expect((await region('Not fit to go').findByRole('link', { name: 'Repair, then inspect' })).getAttribute('href')).toBe(
       '/inspect?of=piece:g-ts-02&kind=after-repair',
     );
   });
