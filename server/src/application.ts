@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AccessService } from './access/access.service.ts';
 import { knownHosts } from './access/known-hosts.ts';
@@ -10,6 +10,7 @@ import { sameOriginOnly } from './access/same-origin.ts';
 import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
 import { TeamDatabase } from './database/team-database.ts';
+import { jsonUpTo, signedInFirst } from './http/body-limits.ts';
 import { nestLog, requestLog } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { problemMiddleware } from './http/problem.filter.ts';
@@ -63,9 +64,18 @@ function neverKept(_request: Request, response: Response, next: NextFunction): v
   next();
 }
 
+/** What the addresses take, each by the first that fits; the last is all the rest. */
+const BODIES: readonly (readonly [paths: readonly string[], limits: Parameters<typeof jsonUpTo>[0]])[] = [
+  [['session', 'invitations'], { bytes: '16kb', entries: 50 }],
+  [['gear/import'], { bytes: '9mb', entries: 22_000 }],
+  [['photos'], { bytes: '3mb', entries: 50 }],
+  [['plans', 'layouts', 'policy', 'inspection-sheets'], { bytes: '1mb', entries: 20_000 }],
+  [[''], { bytes: '128kb', entries: 2000 }],
+];
+
 /** A whole team’s file is taken only by a server that has no team yet; any other reads no more than usual. */
 function wholeTeams(access: AccessService) {
-  const large = express.json({ limit: '100mb' });
+  const large = jsonUpTo({ bytes: '100mb', entries: 10_000_000 });
   return (request: Request, response: Response, next: NextFunction) => {
     access.view(undefined).then(({ needsSetUp }) => (needsSetUp ? large(request, response, next) : next()), next);
   };
@@ -100,10 +110,13 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   app.use('/api/v1', (request: Request, response: Response, next: NextFunction) =>
     request.path.startsWith('/health/') ? next() : handler(request, response, next),
   );
-  app.use('/api/v1/gear/import', express.json({ limit: '9mb' }));
+  app.use('/api/v1', signedInFirst);
   app.use('/api/v1/invitations/bundle', wholeTeams(app.get(AccessService)));
-  app.use('/api/v1/photos', express.json({ limit: '3mb' }));
-  app.use('/api/v1', express.json({ limit: '1mb' }));
+  for (const [paths, limits] of BODIES)
+    app.use(
+      paths.map((path) => `/api/v1/${path}`),
+      jsonUpTo(limits),
+    );
   for (const handler of webFiles(webFolder)) app.use(handler);
   app.setGlobalPrefix('api/v1');
   app.useGlobalPipes(validation);

@@ -1,5 +1,5 @@
 import type { DecimalMark } from '../quantity/parse-number.ts';
-import { parseQuantity } from '../quantity/parse-quantity.ts';
+import { LONGEST, parseQuantity, tooLong } from '../quantity/parse-quantity.ts';
 import type { Mark, MarkBasis, MarkSource, TonUnit } from './mark.ts';
 
 /** Words that say what a number is; longer phrases first, since they contain the shorter ones. */
@@ -35,6 +35,7 @@ export type ParsedMark = { readonly kind: 'mark'; readonly mark: Mark } | { read
  * Two bases or two numbers in one mark are a fault: they belong in marks of their own.
  */
 export function parseMark(text: string, { source, decimal, basis, confirmedUnit }: MarkContext): ParsedMark {
+  if (text.length > LONGEST) return fault(tooLong(text));
   let rest = text.trim();
   const found: MarkBasis[] = [];
   for (const { pattern, basis: word } of BASIS_WORDS) {

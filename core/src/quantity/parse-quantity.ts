@@ -30,6 +30,7 @@ interface ParseSettings {
  * Empty, negative, infinite or foreign text is a fault that names the text and what was expected, never a zero.
  */
 export function parseQuantity(text: string, settings: ParseSettings): ParsedQuantity {
+  if (text.length > LONGEST) return fault(tooLong(text));
   const trimmed = spellOutFractions(text.trim());
   if (trimmed === '') return fault(`Nothing is written here; expected for example ${EXAMPLES[settings.dimension]}.`);
   if (/^[-−–]/.test(trimmed))
@@ -45,6 +46,12 @@ export function parseQuantity(text: string, settings: ParseSettings): ParsedQuan
     settings.dimension,
   );
 }
+
+/** No quantity takes more, and what is longer is not looked through. */
+export const LONGEST = 120;
+
+export const tooLong = (text: string): string =>
+  `“${text.slice(0, 30).trim()}…” has ${text.length} characters; a number with its unit has at most ${LONGEST}.`;
 
 interface Pieces {
   readonly text: string;

@@ -2,6 +2,8 @@ import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Kysely, PostgresDialect, sql, type Transaction } from 'kysely';
 import pg from 'pg';
 import { Clock } from '../clock/clock.ts';
+import { isConnectionLost } from '../http/database-problem.ts';
+import { ProblemException } from '../http/problem.ts';
 import type { Database } from './schema.ts';
 
 /** Days as text, never as moments in some time zone. */
@@ -13,7 +15,7 @@ export type TeamTransaction = Transaction<Database>;
 @Injectable()
 export class TeamDatabase implements OnApplicationShutdown {
   /** Shared with the session store. */
-  readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10 });
+  readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10, ...WAITS });
   private readonly db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: this.pool }) });
 
   private readonly closing: (() => void)[] = [];
@@ -27,13 +29,36 @@ export class TeamDatabase implements OnApplicationShutdown {
 
   /** Runs `work` in one transaction that sees only `teamId`'s rows. */
   async inTeam<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    return this.db.transaction().execute((trx) => this.named(trx, teamId, work));
+    return againWhereOvertaken(() => this.whole(this.db.startTransaction(), (trx) => this.named(trx, teamId, work)));
   }
 
   /** The same, with every query seeing the same moment. */
   async inTeamAtOneMoment<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    const transaction = this.db.transaction().setIsolationLevel('repeatable read');
-    return transaction.execute((trx) => this.named(trx, teamId, work));
+    const transaction = this.db.startTransaction().setIsolationLevel('repeatable read');
+    return this.whole(transaction, (trx) => this.named(trx, teamId, work));
+  }
+
+  /** All of it or nothing; where the connection breaks at the very end, nobody knows which, and that is what is said. */
+  private async whole<T>(begin: ReturnType<Kysely<Database>['startTransaction']>, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    const trx = await begin.execute();
+    let result: T;
+    try {
+      result = await work(trx);
+    } catch (error) {
+      // What cannot even be rolled back has no connection any more, and is rolled back by the database itself.
+      await trx
+        .rollback()
+        .execute()
+        .catch(() => undefined);
+      throw error;
+    }
+    await trx
+      .commit()
+      .execute()
+      .catch((error: unknown) => {
+        throw isConnectionLost(error) ? perhapsSaved() : error;
+      });
+    return result;
   }
 
   private async named<T>(trx: TeamTransaction, teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
@@ -59,6 +84,43 @@ export class TeamDatabase implements OnApplicationShutdown {
     await this.db.destroy();
   }
 }
+
+/** Milliseconds: for a connection, for a statement, for a lock, and in which a transaction may do nothing. */
+const WAITS = {
+  connectionTimeoutMillis: 5000,
+  statement_timeout: 30_000,
+  lock_timeout: 10_000,
+  idle_in_transaction_session_timeout: 60_000,
+} as const;
+
+/** Another one was first, by a key of its own or in the order of locks: what was asked for is looked at anew. */
+const OVERTAKEN = ['23505', '40001', '40P01'];
+const ATTEMPTS = 3;
+
+/**
+ * Does something again that another transaction has got in the way of: the same command sent twice finds what the first has saved, and
+ * what is taken by now is refused as taken by somebody else.
+ */
+async function againWhereOvertaken<T>(work: () => Promise<T>): Promise<T> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await work();
+    } catch (error) {
+      const { code } = error as { readonly code?: string };
+      if (attempt < ATTEMPTS && code !== undefined && OVERTAKEN.includes(code)) continue;
+      if (attempt > 1 && error instanceof ProblemException && error.problem.status === 422)
+        throw new ProblemException({ ...error.problem, status: 409, title: 'Changed by somebody else' });
+      throw error;
+    }
+  }
+}
+
+const perhapsSaved = () =>
+  new ProblemException({
+    status: 503,
+    title: 'Perhaps saved',
+    detail: 'The connection to the database broke while it was saving: perhaps it is saved, perhaps not. Send it again; it is saved once.',
+  });
 
 function requiredUrl(): string {
   const url = process.env.WAINROPE_DATABASE_URL;

@@ -28,7 +28,7 @@ function decode(bytes: Uint8Array): { readonly text: string; readonly encoding: 
 
 /** The separator that cuts the heading line into the most columns. */
 function separatorOf(text: string): string {
-  const head = text.split('\n').find((line) => line.trim() !== '') ?? '';
+  const head = text.trimStart().split('\n', 1)[0] ?? '';
   const counted = SEPARATORS.map((mark) => ({ mark, count: head.replace(/"[^"]*"/g, '').split(mark).length }));
   return counted.sort((a, b) => b.count - a.count)[0]?.mark ?? ',';
 }
@@ -51,14 +51,30 @@ export function readRegisterFile(bytes: Uint8Array): FileOutcome {
       relax_quotes: false,
       // Each row with the line on which it ends; the parser itself keeps nothing.
       on_record: (record: readonly string[], { lines }) => {
+        refuseTooMuch(record, records.length);
         records.push({ record, lines });
         return null;
       },
     });
     return fileOf(records, decoded.encoding, separator);
   } catch (error) {
+    if (error instanceof TooMuch) return { ok: false, message: error.message };
     return { ok: false, message: `The file cannot be read as CSV: ${error instanceof Error ? error.message : String(error)}` };
   }
+}
+
+/** Refused while it is read: what comes after is not looked at. */
+class TooMuch extends Error {}
+
+/** A line of headings, and what somebody may have left above and below. */
+const SPARE_ROWS = 1000;
+const MOST_CELLS = 500;
+
+function refuseTooMuch(record: readonly string[], before: number): void {
+  if (before > IMPORT_MAX_ROWS + SPARE_ROWS)
+    throw new TooMuch(`The file has more than ${IMPORT_MAX_ROWS} rows; at most so many are taken at once. Split it.`);
+  if (record.length > MOST_CELLS)
+    throw new TooMuch(`Row ${before + 1} of the file has ${record.length} cells; at most ${MOST_CELLS} are taken. Is it a register?`);
 }
 
 interface Row {

@@ -3,10 +3,14 @@ import type { NextFunction, Request, Response } from 'express';
 import 'pino-http';
 import { problemOf } from './problem.ts';
 
+/** Soon enough for a person who waits, seldom enough for a server that is just starting. */
+const RETRY_AFTER_S = 5;
+
 function answer(error: unknown, request: Request, response: Response): void {
   const problem = problemOf(error);
   if (problem.status >= 500) request.log.error({ err: error }, 'request failed');
   if (response.headersSent) return;
+  if (problem.status === 503) response.setHeader('Retry-After', String(RETRY_AFTER_S));
   response
     .status(problem.status)
     .type('application/problem+json')

@@ -1,5 +1,6 @@
 import { HttpException } from '@nestjs/common';
 import type { Problem } from '@wainrope/contract';
+import { databaseProblem } from './database-problem.ts';
 
 export interface FieldFault {
   readonly path: string;
@@ -16,8 +17,14 @@ export class ProblemException extends HttpException {
 export const notFound = (what: string, id: string) =>
   new ProblemException({ status: 404, title: 'Not found', detail: `No ${what} has the id ${id}.` });
 
-export const invalid = (faults: readonly FieldFault[], detail = 'Some fields cannot be accepted.') =>
-  new ProblemException({ status: 422, title: 'Not accepted', detail, faults });
+/** So many faults are enough to see what is wrong. */
+const FAULTS_SHOWN = 100;
+
+export function invalid(faults: readonly FieldFault[], detail = 'Some fields cannot be accepted.'): ProblemException {
+  const more = faults.length - FAULTS_SHOWN;
+  const told = more > 0 ? `${detail} The first ${FAULTS_SHOWN} of ${faults.length} faults are listed.` : detail;
+  return new ProblemException({ status: 422, title: 'Not accepted', detail: told, faults: faults.slice(0, FAULTS_SHOWN) });
+}
 
 export const conflict = (detail: string, current: unknown) =>
   new ProblemException({ status: 409, title: 'Changed by somebody else', detail, current });
@@ -41,6 +48,8 @@ const TRANSPORT: { readonly [status: number]: { readonly title: string; readonly
 /** Any error as a problem document. */
 export function problemOf(error: unknown): Omit<Problem, 'type'> {
   if (error instanceof ProblemException) return error.problem;
+  const ofDatabase = databaseProblem(error);
+  if (ofDatabase) return ofDatabase;
   const status = error instanceof HttpException ? error.getStatus() : httpStatus(error as HttpLike);
   const words = error instanceof HttpException && status === 400 ? { title: 'Not accepted', detail: error.message } : TRANSPORT[status];
   if (words) return { status, ...words };

@@ -2,6 +2,7 @@ import { type ArgumentMetadata, ValidationPipe } from '@nestjs/common';
 import { documentFieldsOf, documents } from '@wainrope/contract';
 import type { ValidationError } from 'class-validator';
 import { type FieldFault, invalid } from './problem.ts';
+import { unstorable } from './storable.ts';
 
 function faultsOf(errors: readonly ValidationError[], path = ''): FieldFault[] {
   return errors.flatMap((error) => {
@@ -17,6 +18,8 @@ function faultsOf(errors: readonly ValidationError[], path = ''): FieldFault[] {
  */
 class ContractPipe extends ValidationPipe {
   override async transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    const faults = unstorable(value, metadata.type === 'body' ? '' : (metadata.data ?? ''));
+    if (faults.length > 0) throw invalid(faults);
     const body: unknown = await super.transform(value, metadata);
     return metadata.type === 'body' && isObject(body) ? withDocuments(body) : body;
   }
