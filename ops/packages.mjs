@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { packPages } from './pack-pages.mjs';
 import { Problem, ROOT } from './postgres.mjs';
 
 const CACHE = join(ROOT, '.cache');
@@ -61,5 +62,6 @@ export function ensureBuild() {
   console.log('Building …');
   run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'core', 'contract', 'server', 'cli'], 'Building server and command line');
   run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], 'Building the pages');
+  packPages(join(ROOT, 'web/dist'));
   remember('build', stamp);
 }

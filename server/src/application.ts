@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AccessService } from './access/access.service.ts';
@@ -58,6 +59,11 @@ function jsonOnly(request: Request, _response: Response, next: NextFunction): vo
   else next();
 }
 
+/** Texts are packed on their way; a stream is not, or nothing of it would arrive before it is full. */
+function packs(request: Request, response: Response): boolean {
+  return !String(response.getHeader('Content-Type')).startsWith('text/event-stream') && compression.filter(request, response);
+}
+
 /** Answers of the API are for the one who asked, now. */
 function neverKept(_request: Request, response: Response, next: NextFunction): void {
   response.setHeader('Cache-Control', 'no-store');
@@ -106,6 +112,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   );
   const { handler, close } = sessions(app.get(TeamDatabase).pool, publicUrl);
   app.get(TeamDatabase).beforeClose(close);
+  app.use('/api', compression({ filter: packs }));
   app.use('/api/v1', sameOriginOnly(publicUrl), jsonOnly, neverKept);
   app.use('/api/v1', (request: Request, response: Response, next: NextFunction) =>
     request.path.startsWith('/health/') ? next() : handler(request, response, next),

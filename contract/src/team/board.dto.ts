@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsInt, IsOptional, IsString, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsInt, IsOptional, IsString, Max, Min, ValidateNested } from 'class-validator';
 import { AuditEntryView } from '../audit/audit.dto.ts';
 
 /** What others have done since a person last said that they had seen it. */
@@ -20,7 +20,7 @@ export class Reminders {
 }
 
 export class VisitSeen {
-  @IsInt() upTo!: number;
+  @IsInt() @Min(0) @Max(Number.MAX_SAFE_INTEGER) upTo!: number;
 }
 
 /** Whether the signed-in person has a private calendar address; the address itself is shown once. */

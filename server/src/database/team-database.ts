@@ -29,36 +29,35 @@ export class TeamDatabase implements OnApplicationShutdown {
 
   /** Runs `work` in one transaction that sees only `teamId`'s rows. */
   async inTeam<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    return againWhereOvertaken(() => this.whole(this.db.startTransaction(), (trx) => this.named(trx, teamId, work)));
+    return againWhereOvertaken(() => this.whole(this.db.transaction(), (trx) => this.named(trx, teamId, work)));
+  }
+
+  /** The same for what carries an id of its own: whoever sends it at the same time waits, and finds what the first has saved. */
+  async inTeamOnce<T>(teamId: string, id: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    return this.inTeam(teamId, async (trx) => {
+      await sql`select pg_advisory_xact_lock(hashtextextended(${`${teamId} ${id}`}, 0))`.execute(trx);
+      return work(trx);
+    });
   }
 
   /** The same, with every query seeing the same moment. */
   async inTeamAtOneMoment<T>(teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    const transaction = this.db.startTransaction().setIsolationLevel('repeatable read');
+    const transaction = this.db.transaction().setIsolationLevel('repeatable read');
     return this.whole(transaction, (trx) => this.named(trx, teamId, work));
   }
 
   /** All of it or nothing; where the connection breaks at the very end, nobody knows which, and that is what is said. */
-  private async whole<T>(begin: ReturnType<Kysely<Database>['startTransaction']>, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
-    const trx = await begin.execute();
-    let result: T;
+  private async whole<T>(begin: ReturnType<Kysely<Database>['transaction']>, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {
+    let isDone = false;
     try {
-      result = await work(trx);
-    } catch (error) {
-      // What cannot even be rolled back has no connection any more, and is rolled back by the database itself.
-      await trx
-        .rollback()
-        .execute()
-        .catch(() => undefined);
-      throw error;
-    }
-    await trx
-      .commit()
-      .execute()
-      .catch((error: unknown) => {
-        throw isConnectionLost(error) ? perhapsSaved() : error;
+      return await begin.execute(async (trx) => {
+        const result = await work(trx);
+        isDone = true;
+        return result;
       });
-    return result;
+    } catch (error) {
+      throw isDone && isConnectionLost(error) ? perhapsSaved() : error;
+    }
   }
 
   private async named<T>(trx: TeamTransaction, teamId: string, work: (trx: TeamTransaction) => Promise<T>): Promise<T> {

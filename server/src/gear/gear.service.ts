@@ -47,7 +47,7 @@ export class GearService {
 
   /** Sent twice with one id, it makes one piece. */
   async create(actor: Actor, { gearId, ...input }: GearCreate): Promise<GearView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, gearId, async (trx) => {
       const existing = await this.repository.byId(trx, gearId);
       if (existing) return existing;
       const marks = await this.checked(trx, input);

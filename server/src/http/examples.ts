@@ -104,7 +104,7 @@ const STRAP_BODY = {
 };
 const FILE = {
   fileName: 'straps.csv',
-  contentBase64: Buffer.from('tag,class,name,length m,marks\nTS-91,tree-strap,Tree strap 3 m,3,WLL 2 t\n').toString('base64'),
+  contentBase64: Buffer.from('tag,class,name,length,mark\nTS-91,tree-strap,Tree strap 3 m,3 m,WLL 2 t\n').toString('base64'),
 };
 const SHEET: InspectionSheet = standardSheets['tree-strap'];
 const [failing = ''] = SHEET.points.map(({ id }) => id);

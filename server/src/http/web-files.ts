@@ -1,22 +1,30 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Handler, type NextFunction, type Request, type Response } from 'express';
+import type { Handler, NextFunction, Request, Response } from 'express';
+import sirv from 'sirv';
 
-/** Serves the built pages: hashed assets for ever, the index never cached, unknown API paths never as a page. */
+/** What the build keeps for itself. */
+const INTERNAL = /-modules\.json(?:\.\w+)?$/;
+
+/** Serves the built pages, packed where they are: hashed assets for ever, the index never cached, unknown API paths never as a page. */
 export function webFiles(folder: string): readonly Handler[] {
   if (!existsSync(join(folder, 'index.html'))) return [];
-  const assets = express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', index: false, fallthrough: false });
-  const files = express.static(folder, { index: false, maxAge: 0 });
+  const files = sirv(folder, {
+    brotli: true,
+    gzip: true,
+    setHeaders: (response, path) =>
+      response.setHeader('Cache-Control', path.startsWith('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+  });
+  const publicFiles: Handler = (request, response, next) => {
+    if (INTERNAL.test(request.path) || request.path.startsWith('/api')) next();
+    else files(request, response, next);
+  };
   const index = (request: Request, response: Response, next: NextFunction) => {
-    const page = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api') && request.accepts('html');
-    if (!page) return next();
-    response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(join(folder, 'index.html'));
+    const asks = request.method === 'GET' || request.method === 'HEAD';
+    const isPage = asks && !/^\/(?:api|assets)\/|\.\w+$/.test(request.path) && request.accepts('html');
+    if (!isPage) return next();
+    request.url = '/';
+    files(request, response, next);
   };
-  const mounted: Handler = (request, response, next) => {
-    if (!request.path.startsWith('/assets/')) return next();
-    request.url = request.url.replace(/^\/assets/, '');
-    return assets(request, response, next);
-  };
-  return [mounted, files, index];
+  return [publicFiles, index];
 }

@@ -72,7 +72,7 @@ export class InspectionService {
    */
   async add(actor: Actor, input: InspectionCreate): Promise<InspectionView> {
     refuseForOthers(actor, input.confirmedBy);
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, input.inspectionId, async (trx) => {
       const piece = await this.gear.byIdLocked(trx, input.gearId);
       if (!piece) throw notFound('piece', input.gearId);
       const existing = await this.repository.byId(trx, input.inspectionId);

@@ -99,7 +99,7 @@ export class PieceCareService {
 
   /** Sent twice with one id, it is noted once. */
   async expose(actor: Actor, gearId: string, { exposureId, kind, on, note }: ExposureCreate): Promise<PieceCare> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, exposureId, async (trx) => {
       const piece = await this.locked(trx, gearId);
       const today = this.clock.today();
       if (!isDay(on) || on > today) throw invalid([{ path: 'on', message: `${on} is not a day up to today, ${today}.` }]);
@@ -182,7 +182,7 @@ export class PieceCareService {
     const { photoId, subjectId, subjectKind, contentBase64, thumbnailBase64 } = photo;
     const content = picture(contentBase64, 'contentBase64', PHOTO_MAX_BYTES);
     const thumbnail = picture(thumbnailBase64, 'thumbnailBase64', THUMBNAIL_MAX_BYTES);
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, photoId, async (trx) => {
       if (await this.repository.hasPhoto(trx, photoId)) return { photoId };
       const name = await this.repository.photoSubject(trx, subjectKind, subjectId);
       if (name === undefined) throw notFound(subjectWords[subjectKind], subjectId);

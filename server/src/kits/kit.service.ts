@@ -28,7 +28,7 @@ export class KitService {
 
   /** Sent twice with one id, it makes one kit. */
   async add(actor: Actor, { kitId, ...input }: KitCreate): Promise<KitDetail> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, kitId, async (trx) => {
       const existing = await this.repository.locked(trx, kitId);
       if (existing) return existing;
       await this.check(trx, input, undefined);

@@ -30,7 +30,7 @@ export class OutingService {
 
   /** Checks pieces out. Sent twice with one id, it is done once. */
   async begin(actor: Actor, input: OutingCreate): Promise<OutingView> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, input.outingId, async (trx) => {
       const existing = await this.repository.byId(trx, input.outingId);
       if (existing) return existing;
       const holder = await this.holderOf(trx, input);

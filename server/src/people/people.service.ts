@@ -44,7 +44,7 @@ export class PeopleService {
 
   /** Sent twice with one id, it adds one person. */
   async add(actor: Actor, { personId, name, role }: PersonCreate): Promise<PersonListed> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, personId, async (trx) => {
       const existing = (await this.listed(trx, actor)).find((person) => person.personId === personId);
       if (existing) return existing;
       await this.refuseTakenName(trx, name);
@@ -91,7 +91,7 @@ export class PeopleService {
   }
 
   async addPractice(actor: Actor, personId: string, input: PracticeCreate): Promise<PersonPage> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, input.practiceId, async (trx) => {
       const person = await this.one(trx, actor, personId);
       const seenBy = await this.teams.person(trx, input.seenBy);
       const faults: FieldFault[] = [];

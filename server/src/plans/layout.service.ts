@@ -22,7 +22,7 @@ export class LayoutService {
 
   /** Sent twice with one id, it keeps one. */
   async keep(actor: Actor, { layoutId, name, rig }: LayoutCreate): Promise<LayoutList> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, layoutId, async (trx) => {
       if ((await this.repository.nameOf(trx, layoutId)) === undefined) {
         const faults = referenceFaults(rig, new Set(), '');
         if (faults.length > 0) throw invalid(faults, 'This rig is not understood as a layout: it must name no pieces.');

@@ -38,7 +38,7 @@ describe('the pool', () => {
 
 /** A register file of many rows, so that reading it lasts. */
 const longFile = base64(
-  `tag,class,name,marks\n${Array.from({ length: 15_000 }, (_, row) => `L-${row},tree-strap,Strap ${row},WLL 3 t\n`).join('')}`,
+  `tag,class,name,mark\n${Array.from({ length: 15_000 }, (_, row) => `L-${row},tree-strap,Strap ${row},WLL 3 t\n`).join('')}`,
 );
 
 describe('what takes long', () => {

@@ -25,7 +25,7 @@ export class VehicleService {
 
   /** Sent twice with one id, it adds one vehicle. */
   async add(actor: Actor, { vehicleId, ...content }: VehicleCreate): Promise<VehicleDetail> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, vehicleId, async (trx) => {
       const existing = await this.repository.locked(trx, vehicleId);
       if (existing) return existing;
       await this.refuseTakenName(trx, content.name, undefined);
@@ -60,7 +60,7 @@ export class VehicleService {
 
   /** Writes an entry; an earlier one that it corrects no longer stands. Sent twice with one id, it is written once. */
   async write(actor: Actor, entry: HookUpCreate): Promise<HookUpBook> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
+    return this.database.inTeamOnce(actor.teamId, entry.entryId, async (trx) => {
       if (await this.repository.hasEntry(trx, entry.entryId)) return { items: await this.repository.book(trx) };
       if (entry.corrects !== undefined && !(await this.repository.hasEntry(trx, entry.corrects)))
         throw notFound('entry of the hook-up book', entry.corrects);

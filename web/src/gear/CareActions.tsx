@@ -96,6 +96,23 @@ function ActForm({ words, busy, error, shown, act, done, children }: ActFormProp
   );
 }
 
+interface TextLineProps {
+  readonly label: string;
+  readonly fault: string | undefined;
+  readonly value: string;
+  readonly set: (value: string) => void;
+  readonly placeholder?: string;
+  readonly autoFocus?: boolean;
+}
+
+function TextLine({ label, fault, value, set, placeholder, autoFocus = false }: TextLineProps) {
+  return (
+    <Labelled label={label} fault={fault}>
+      <input value={value} onChange={(event) => set(event.target.value)} placeholder={placeholder} autoFocus={autoFocus} />
+    </Labelled>
+  );
+}
+
 function ExposureForm({ gear, today, done }: FormProps & { readonly today: string }) {
   const [add, { error, isLoading }] = useAddExposureMutation();
   const [kind, setKind] = useState<ExposureView['kind']>('mud');
@@ -156,12 +173,8 @@ function CounterForm({ gear, done }: FormProps) {
           ))}
         </select>
       </Labelled>
-      <Labelled label="How many it should be" fault={fault ?? faults.value}>
-        <input inputMode="numeric" value={value} onChange={(event) => setValue(event.target.value)} autoFocus />
-      </Labelled>
-      <Labelled label="Why was it wrong?" fault={faults.reason}>
-        <input value={reason} onChange={(event) => setReason(event.target.value)} />
-      </Labelled>
+      <TextLine label="How many it should be" fault={fault ?? faults.value} value={value} set={setValue} autoFocus />
+      <TextLine label="Why was it wrong?" fault={faults.reason} value={reason} set={setReason} />
     </ActForm>
   );
 }
@@ -179,9 +192,7 @@ function QuarantineForm({ gear, done }: FormProps) {
       done={done}
       act={() => quarantine({ gearId: gear.gearId, quarantineRequest: { reason } })}
     >
-      <Labelled label="Why does it go into quarantine?" fault={faults.reason}>
-        <input value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
-      </Labelled>
+      <TextLine label="Why does it go into quarantine?" fault={faults.reason} value={reason} set={setReason} autoFocus />
     </ActForm>
   );
 }
@@ -201,12 +212,14 @@ function RetireForm({ gear, done }: FormProps) {
       act={() => retire({ gearId: gear.gearId, retireRequest: { reason, destroyed } })}
     >
       <p>{gear.tag} goes out of use for good. Its record stays.</p>
-      <Labelled label="Why is it retired?" fault={faults.reason}>
-        <input value={reason} onChange={(event) => setReason(event.target.value)} autoFocus />
-      </Labelled>
-      <Labelled label="How was it destroyed?" fault={faults.destroyed}>
-        <input value={destroyed} onChange={(event) => setDestroyed(event.target.value)} placeholder="cut into short lengths" />
-      </Labelled>
+      <TextLine label="Why is it retired?" fault={faults.reason} value={reason} set={setReason} autoFocus />
+      <TextLine
+        label="How was it destroyed?"
+        fault={faults.destroyed}
+        value={destroyed}
+        set={setDestroyed}
+        placeholder="cut into short lengths"
+      />
     </ActForm>
   );
 }

@@ -22,6 +22,9 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
   account: ['Calendar'],
 };
 
+/** Between two tries where the server refuses the stream. */
+const AGAIN_MS = 5000;
+
 type LiveEvent = { readonly type: 'changed'; readonly kind: SubjectKind } | { readonly type: 'reset' } | { readonly type: 'beat' };
 
 /** Follows what others change. After a dropped connection everything shown is asked again, since what happened meanwhile was not heard. */
@@ -29,21 +32,33 @@ export function useLiveEvents(signedIn: boolean): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
     if (!signedIn || typeof EventSource === 'undefined') return;
-    const source = new EventSource('/api/v1/events');
     let lost = false;
+    let source: EventSource;
+    let again: ReturnType<typeof setTimeout> | undefined;
     const all = () => dispatch(baseApi.util.invalidateTags([...tagTypes]));
-    source.onopen = () => {
-      if (lost) all();
-      lost = false;
+    const open = () => {
+      source = new EventSource('/api/v1/events');
+      source.onopen = () => {
+        if (lost) all();
+        lost = false;
+      };
+      source.onerror = () => {
+        lost = true;
+        // A browser comes back by itself after a break, and never after a refusal.
+        if (source.readyState !== EventSource.CLOSED) return;
+        clearTimeout(again);
+        again = setTimeout(open, AGAIN_MS);
+      };
+      source.onmessage = ({ data }) => {
+        const event = JSON.parse(data) as LiveEvent;
+        if (event.type === 'changed') dispatch(baseApi.util.invalidateTags([...TAGS[event.kind], 'Audit']));
+        if (event.type === 'reset') all();
+      };
     };
-    source.onerror = () => {
-      lost = true;
+    open();
+    return () => {
+      clearTimeout(again);
+      source.close();
     };
-    source.onmessage = ({ data }) => {
-      const event = JSON.parse(data) as LiveEvent;
-      if (event.type === 'changed') dispatch(baseApi.util.invalidateTags([...TAGS[event.kind], 'Audit']));
-      if (event.type === 'reset') all();
-    };
-    return () => source.close();
   }, [signedIn, dispatch]);
 }
