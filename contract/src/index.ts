@@ -138,6 +138,7 @@ export {
 export { Problem, ProblemFault } from './problem.ts';
 export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
 export { exportColumns, recogniseHeading, registerColumns } from './register/columns.ts';
+export { guardCell, unguardCell } from './register/guard-cell.ts';
 export { readRegisterRow } from './register/read-row.ts';
 export type { CellFault, Cells, RegisterRow } from './register/register-row.ts';
 export { writeRegisterRow } from './register/write-row.ts';

@@ -1,4 +1,12 @@
-import { type Cells, type ColumnChoice, type ImportFault, type RegisterRow, readRegisterRow, registerColumns } from '@wainrope/contract';
+import {
+  type Cells,
+  type ColumnChoice,
+  type ImportFault,
+  type RegisterRow,
+  readRegisterRow,
+  registerColumns,
+  unguardCell,
+} from '@wainrope/contract';
 import type { TonUnit } from '@wainrope/core';
 import type { FieldFault } from '../http/problem.ts';
 import type { Tell } from '../threads/in-thread.ts';
@@ -43,7 +51,7 @@ export function readRegister({ contentBase64, columns: chosen, decimal, tonOfMak
   const units = Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : [])));
   const lines = file.rows.map(({ line, cells }, index): ReadLine => {
     tell(index, file.rows.length);
-    const named = Object.fromEntries(columns.flatMap(({ column }, at) => (column ? [[column, cells[at] ?? '']] : [])));
+    const named = Object.fromEntries(columns.flatMap(({ column }, at) => (column ? [[column, unguardCell(cells[at] ?? '')]] : [])));
     if (cells.every((cell) => cell.trim() === '')) return { line, cells: named, isEmpty: true, faults: [] };
     const { row, faults: found } = readRegisterRow(named, { decimal, units, tonOfMaker });
     return { line, cells: named, isEmpty: false, ...(row && { row }), faults: [...found, ...surplusFaults(cells.length, file)] };

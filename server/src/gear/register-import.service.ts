@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import {
   exportColumns,
   type GearView,
+  guardCell,
   type ImportCommit,
   type ImportPreview,
   type ImportRequest,
@@ -87,7 +88,7 @@ export class RegisterImportService {
         .map(({ key }) => key)
         .filter((key) => ['tag', 'class', 'name'].includes(key) || rows.some((row) => row[key] !== undefined));
       return stringify(
-        rows.map((row) => used.map((key) => row[key] ?? '')),
+        rows.map((row) => used.map((key) => guardCell(row[key] ?? ''))),
         { header: true, columns: used },
       );
     });

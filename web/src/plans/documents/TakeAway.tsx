@@ -17,6 +17,9 @@ interface TakeAwayProps {
   readonly apply: (edits: readonly Edit[]) => void;
 }
 
+const NO_ORIGIN =
+  'Nobody has said where on the earth this plan lies. Say its origin under Site, then take the positions: without one they would lie in the sea.';
+
 const DRAWING = { width: 1200, height: 760 };
 
 /** Makes what leaves the screen, one thing at a time, and says what could not be made. */
@@ -54,8 +57,12 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   const drawing = () =>
     make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')));
   const picture = () => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')));
-  const positions = () =>
-    saveFile(new Blob([JSON.stringify(siteGeoJson(rig), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'));
+  const positions = () => {
+    const { origin } = rig;
+    if (origin === undefined) return setProblem(NO_ORIGIN);
+    setProblem('');
+    saveFile(new Blob([JSON.stringify(siteGeoJson(rig, origin), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'));
+  };
   return { locked, busy, problem, card, drawing, picture, positions, bring };
 }
 

@@ -5,7 +5,6 @@ import { newBody } from '../site/body-edits.ts';
 const EARTH_M = 6_371_008.8;
 
 type Origin = NonNullable<Rig['origin']>;
-const NOWHERE: Origin = { latitudeDeg: 0, longitudeDeg: 0, bearingRad: 0 };
 
 interface MapPoint {
   readonly xM: number;
@@ -30,9 +29,8 @@ export function fromEarth({ latitudeDeg, longitudeDeg, bearingRad }: Origin, [lo
   return { xM: round(east * cos - north * sin), yM: round(north * cos + east * sin) };
 }
 
-/** Positions of what stands on the site and what is drawn on it. Without an origin they lie where the equator meets the first meridian. */
-export function siteGeoJson(rig: Rig): object {
-  const origin = rig.origin ?? NOWHERE;
+/** Positions on the earth of what stands on the site and what is drawn on it, by the origin that somebody has said. */
+export function siteGeoJson(rig: Rig, origin: Origin): object {
   return {
     type: 'FeatureCollection',
     wainrope: { format: 'wainrope.site', version: 1, origin },
@@ -89,7 +87,7 @@ export function readSite(rig: Rig, text: string): SiteRead {
   const located = file.features.filter(({ geometry }) => geometry && (isPoint(geometry) || isLine(geometry)));
   const first = located[0];
   if (!first) return { ok: false, message: 'The file holds no points and no lines.' };
-  const origin = rig.origin ?? file.origin ?? { ...NOWHERE, ...originOf(first) };
+  const origin = rig.origin ?? file.origin ?? { bearingRad: 0, ...originOf(first) };
   const edits: Edit[] = rig.origin ? [] : [{ kind: 'set-origin', origin }];
   let now = rig;
   for (const [index, feature] of located.entries()) {

@@ -123,7 +123,7 @@ describe('positions as GeoJSON', () => {
   });
   it('come back to the same site: known bodies move, nothing else changes', () => {
     const rig: Rig = { ...subject.rig, origin };
-    const text = JSON.stringify(siteGeoJson(rig));
+    const text = JSON.stringify(siteGeoJson(rig, origin));
     const read = readSite({ ...rig, bodies: rig.bodies.map((body) => ({ ...body, xM: 0, yM: 0 })) }, text);
     if (!read.ok) throw new Error(read.message);
     const back = applied({ ...rig, bodies: rig.bodies.map((body) => ({ ...body, xM: 0, yM: 0 })) }, read.edits);
