@@ -26,5 +26,10 @@ export function turnedBack(before: Counted, after: Counted): readonly FieldFault
     });
   const [was, is] = [pullsOf(before), pullsOf(after)];
   if (was !== undefined && is !== undefined && is < was) faults.push({ path: 'attributes.pullsUsed', message: words(`${was} pulls`, is) });
+  if (was !== undefined && was > 0 && is === undefined)
+    faults.push({
+      path: 'kind',
+      message: `${before.tag} has ${was} pulls logged, and another class would lose them. Correct the counter on the piece’s page first, with the reason.`,
+    });
   return faults;
 }

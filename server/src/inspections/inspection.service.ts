@@ -105,9 +105,8 @@ export class InspectionService {
       ...gradeFaults(input, proposed),
       ...pullFaults(input, piece),
       ...(await this.returnFaults(trx, input, recoveredPoints(sheet, answers, proposed))),
+      ...(await this.correctionFaults(trx, input)),
     ];
-    if (input.corrects !== undefined && (await this.repository.byId(trx, input.corrects))?.gearId !== piece.gearId)
-      faults.push({ path: 'corrects', message: 'The inspection to be corrected is not one of this piece.' });
     if (faults.length > 0) throw invalid(faults);
     const failsInUse = isUseCheck(input.kind) && proposed.grade === 'D' ? ('D' as const) : undefined;
     return { input, piece, sheet, answers, proposed, grade: isUseCheck(input.kind) ? failsInUse : input.grade };
@@ -140,6 +139,21 @@ export class InspectionService {
       }));
   }
 
+  /** What is corrected counts no more, so a check before or after use, which sets no grade, must not take the place of one that does. */
+  private async correctionFaults(trx: TeamTransaction, { gearId, kind, corrects }: InspectionCreate): Promise<FieldFault[]> {
+    if (corrects === undefined) return [];
+    const corrected = await this.repository.byId(trx, corrects);
+    if (corrected?.gearId !== gearId) return [{ path: 'corrects', message: 'The inspection to be corrected is not one of this piece.' }];
+    if (isUseCheck(kind) && !isUseCheck(corrected.kind))
+      return [
+        {
+          path: 'corrects',
+          message: `The inspection of ${corrected.on} sets a grade; only another full inspection can correct it. Save this check as one of its own.`,
+        },
+      ];
+    return [];
+  }
+
   private async keep(trx: TeamTransaction, actor: Actor, weighed: Weighed): Promise<void> {
     const { input, piece, sheet, answers, proposed, grade } = weighed;
     const state = await this.nextState(trx, actor, weighed);
@@ -170,7 +184,7 @@ export class InspectionService {
         ...(input.spoolState && gearClasses[piece.kind].carriesOn === 'spool' && { spoolState: input.spoolState }),
         ...(input.pullsUsed !== undefined && gearClasses[piece.kind].carriesOn === 'pulls' && { pullsUsed: input.pullsUsed }),
       },
-      factsChanged: grade !== undefined,
+      factsChanged: grade !== undefined || input.corrects !== undefined,
     });
     await this.changeState(trx, actor, weighed, state);
     await this.audit.noteAll(trx, actor, await this.acts(trx, weighed, state));

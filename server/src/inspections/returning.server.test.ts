@@ -80,6 +80,43 @@ describe('who returns a piece to use, and by what', () => {
     expect([piece.state, piece.inspection.grade]).toEqual(['quarantined', 'D']);
   });
 
+  it('lets no check take the place of a full inspection, and marks what is known of a plan where one check corrects another', async () => {
+    const gearId = await pieceIn('in-use');
+    const fails = { ...points, [standardSheets['tree-strap'].points[0]?.id ?? '']: 'fails' };
+    const answers = { points: fails, measures: {}, notes: {} };
+    const facts = async () => {
+      const piece = (await server.http.get(`/api/v1/gear/${gearId}`).expect(200)).body;
+      return { grade: piece.inspection?.grade, revision: piece.factsRevision as number };
+    };
+    const full = inspection(gearId, 'calendar', { answers, grade: 'D', nextDue: undefined });
+    await server.http.post('/api/v1/inspections').send(inspection(gearId, 'calendar')).expect(201);
+    await server.http.post('/api/v1/inspections').send(full).expect(201);
+    const member = await server.as('member');
+    const before = await facts();
+    const { body } = await member
+      .post('/api/v1/inspections')
+      .send(inspection(gearId, 'before-use', { corrects: full.inspectionId }))
+      .expect(422);
+    expect(body.faults).toEqual([{ path: 'corrects', message: expect.stringContaining('only another full inspection') }]);
+    expect(await facts()).toEqual(before);
+    expect(before.grade).toBe('D');
+    await server.http
+      .post('/api/v1/inspections')
+      .send(inspection(gearId, 'calendar', { corrects: full.inspectionId }))
+      .expect(201);
+    const failed = inspection(gearId, 'after-use', { answers });
+    await member.post('/api/v1/inspections').send(failed).expect(201);
+    const found = await facts();
+    expect(found.grade).toBe('D');
+    await member
+      .post('/api/v1/inspections')
+      .send(inspection(gearId, 'after-use', { corrects: failed.inspectionId }))
+      .expect(201);
+    const corrected = await facts();
+    expect(corrected.grade).toBe('A');
+    expect(corrected.revision).toBeGreaterThan(found.revision);
+  });
+
   it.each<[PersonRole, InspectionKind, Grade | undefined, boolean, number | undefined]>([
     ['gear-keeper', 'calendar', 'C', false, undefined],
     ['gear-keeper', 'calendar', 'D', false, 422],
@@ -139,6 +176,9 @@ describe('counters', () => {
     expect(lower.body.faults.map(({ path }: { path: string }) => path)).toEqual(['overloadsSinceInspection', 'attributes.pullsUsed']);
     // What is left out is not unknown: it would be none.
     expect((await edit({ attributes: { lengthM: 9 } })).status).toBe(422);
+    // Nor are they lost by another class and back.
+    const other = await edit({ kind: 'tree-strap', attributes: {} });
+    expect([other.status, other.body.faults]).toEqual([422, [{ path: 'kind', message: expect.stringContaining('40 pulls logged') }]]);
     const file = (row: string) => ({
       fileName: 'a.csv',
       contentBase64: Buffer.from(

@@ -43,7 +43,8 @@ export class Tasks {
         },
       });
     } catch (error) {
-      throw running.stop.signal.aborted ? stopped(what) : error;
+      // A problem has its own words: one that says “perhaps saved” must not become “nothing was saved”.
+      throw running.stop.signal.aborted && !(error instanceof ProblemException) ? stopped(what) : error;
     } finally {
       gone?.removeEventListener('abort', stop);
       if (task !== undefined) this.running.delete(task);

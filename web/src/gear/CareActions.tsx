@@ -148,6 +148,16 @@ const counterWords: { readonly [C in CounterCorrection['counter']]: string } = {
   overloads: 'Overloads since inspection',
 };
 
+const notACount = (typed: string) =>
+  typed === '' ? 'Give a whole number, 0 or more.' : `“${typed}” is not a whole number from 0 to 999999.`;
+
+/** What a counter of the piece says now. */
+function countOf({ attributes, overloadsSinceInspection }: GearView, counter: CounterCorrection['counter']): number {
+  if (counter === 'overloads') return overloadsSinceInspection;
+  const { pullsUsed } = attributes as { readonly pullsUsed?: number };
+  return pullsUsed ?? 0;
+}
+
 /** A counter that was wrong: what it should be, and why. Counters rise by themselves. */
 function CounterForm({ gear, done }: FormProps) {
   const [correct, { error, isLoading }] = useCorrectCounterMutation();
@@ -158,7 +168,7 @@ function CounterForm({ gear, done }: FormProps) {
   const [fault, setFault] = useState<string>();
   const faults = faultsByPath(error && problemOf(error));
   const act = async () => {
-    const wrong = /^\d{1,6}$/.test(value.trim()) ? undefined : `“${value}” is not a whole number, 0 or more.`;
+    const wrong = /^\d{1,6}$/.test(value.trim()) ? undefined : notACount(value.trim());
     setFault(wrong);
     return wrong ? {} : correct({ gearId: gear.gearId, counterCorrection: { counter, value: Number(value), reason } });
   };
@@ -173,7 +183,13 @@ function CounterForm({ gear, done }: FormProps) {
           ))}
         </select>
       </Labelled>
-      <TextLine label="How many it should be" fault={fault ?? faults.value} value={value} set={setValue} autoFocus />
+      <TextLine
+        label={`How many it should be (now ${countOf(gear, counter)})`}
+        fault={fault ?? faults.value}
+        value={value}
+        set={setValue}
+        autoFocus
+      />
       <TextLine label="Why was it wrong?" fault={faults.reason} value={reason} set={setReason} />
     </ActForm>
   );

@@ -117,10 +117,12 @@ describe('the care of a piece', () => {
     server.answers({ 'POST /api/v1/gear/*/counters': care });
     await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
     expect([...(screen.getByLabelText('Which counter') as HTMLSelectElement).options].map(({ value }) => value)).toEqual(['overloads']);
-    await user.type(screen.getByLabelText('How many it should be'), '-1');
     await user.type(screen.getByLabelText('Why was it wrong?'), 'Counted twice');
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
-    expect(await screen.findByText('“-1” is not a whole number, 0 or more.')).toBeTruthy();
+    expect(await screen.findByText('Give a whole number, 0 or more.')).toBeTruthy();
+    await user.type(screen.getByLabelText(/^How many it should be \(now 2\)/), '-1');
+    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    expect(await screen.findByText('“-1” is not a whole number from 0 to 999999.')).toBeTruthy();
     expect(server.sent).toEqual([]);
     await user.clear(screen.getByLabelText(/How many it should be/));
     await user.type(screen.getByLabelText(/How many it should be/), '0');
@@ -132,6 +134,7 @@ describe('the care of a piece', () => {
     await open('gear-keeper', { kind: 'stretch-rope', attributes: { pullsUsed: 9 } });
     await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
     expect(screen.getByRole('option', { name: 'Pulls used' })).toBeTruthy();
+    expect(screen.getByLabelText('How many it should be (now 9)')).toBeTruthy();
   });
 
   it('retires it with how it was destroyed', async () => {
