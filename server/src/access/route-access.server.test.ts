@@ -7,6 +7,7 @@ import type supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ACCESS, type Access } from '../actor/route-access.ts';
 import { foundOtherTeam } from '../testing/other-team.ts';
+import { streamStatus } from '../testing/stream-status.ts';
 import { demoIds, startTestServer, type TestServer } from '../testing/test-server.ts';
 
 interface RouteOf {
@@ -49,18 +50,6 @@ async function ask(agent: supertest.Agent, { method, path }: RouteOf): Promise<n
   if (path.endsWith('/events')) return streamStatus(request);
   const { status } = method === 'get' ? await request : await request.send({});
   return status;
-}
-
-/** A stream never ends: its status is read as soon as it begins. */
-function streamStatus(request: supertest.Test): Promise<number> {
-  return new Promise((done) => {
-    request.buffer(false).parse((response, callback) => {
-      done((response as unknown as { statusCode: number }).statusCode);
-      callback(null, undefined);
-      (response as unknown as { destroy: () => void }).destroy();
-    });
-    request.end(() => undefined);
-  });
 }
 
 describe('every route of the server', () => {

@@ -8,6 +8,11 @@ type Row = Record<string, unknown>;
 /** Reads and writes whole tables of a team, as the bundle's declarations name them. */
 @Injectable()
 export class BundleRepository {
+  /** A whole team may take longer than any one page does. */
+  async takesItsTime(trx: TeamTransaction): Promise<void> {
+    await sql`set local statement_timeout = 0`.execute(trx);
+  }
+
   /** Moments come out in universal time. */
   async inUniversalTime(trx: TeamTransaction): Promise<void> {
     await sql`set local time zone 'UTC'`.execute(trx);

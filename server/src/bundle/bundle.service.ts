@@ -34,6 +34,7 @@ export class BundleService {
 
   private async file(actor: Actor) {
     return this.database.inTeamAtOneMoment(actor.teamId, async (trx) => {
+      await this.repository.takesItsTime(trx);
       await this.repository.inUniversalTime(trx);
       const tables: { [name: string]: readonly object[] } = {};
       for (const table of bundleTables) tables[table.name] = await this.repository.rows(trx, table);
@@ -53,6 +54,7 @@ export class BundleService {
   /** Puts a team that was read into this database, in the caller's transaction: all of it or nothing. */
   async bring(trx: TeamTransaction, { team, tables }: Bundle): Promise<void> {
     const { team_id: teamId, name } = team as { readonly team_id: string; readonly name: string };
+    await this.repository.takesItsTime(trx);
     await this.placing('team', name, () => this.repository.addTeam(trx, team));
     for (const table of bundleTables) {
       const rows = (tables as Tables)[table.name] ?? [];

@@ -2,7 +2,7 @@ import { Controller, Header, type MessageEvent, Req, Sse } from '@nestjs/common'
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
 import { may } from '@wainrope/contract';
 import type { Request } from 'express';
-import { interval, map, merge, type Observable, takeUntil, timer } from 'rxjs';
+import { interval, map, merge, type Observable, takeUntil, takeWhile, timer } from 'rxjs';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { LiveEvents } from './live-events.ts';
@@ -25,11 +25,14 @@ export class EventsController {
   streamEvents(@CurrentActor() actor: Actor, @Req() { session, sessionID: sid }: Request): Observable<MessageEvent> {
     // Who did it is the trail's to tell, to whoever may read that.
     const isTold = may(actor.role, 'audit.of-one');
-    const changes = this.events
-      .of(actor.teamId)
-      .pipe(map((event): MessageEvent => ({ data: { ...event, teamId: undefined, ...(!isTold && { by: undefined }) } })));
+    const changes = this.events.of(actor.teamId).pipe(map((event) => ({ ...event, teamId: undefined, ...(!isTold && { by: undefined }) })));
     const accountId = session.signedIn?.accountId ?? '';
-    const beat = interval(BEAT_MS).pipe(map((): MessageEvent => ({ data: { type: 'beat' } })));
-    return merge(changes, beat).pipe(takeUntil(merge(timer(STREAM_MS), this.events.endOf({ sid, accountId }))));
+    const beat = interval(BEAT_MS).pipe(map(() => ({ type: 'beat' as const })));
+    return merge(changes, beat).pipe(
+      takeUntil(merge(timer(STREAM_MS), this.events.endOf({ sid, accountId }))),
+      // What was not heard may have been the end of this very session: the page comes back at once and is asked anew who it is.
+      takeWhile(({ type }) => type !== 'reset', true),
+      map((data): MessageEvent => ({ data })),
+    );
   }
 }

@@ -4,7 +4,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest
 import { TeamDatabase } from '../database/team-database.ts';
 import { base64, demoActor, startTestServer, type TestServer } from '../testing/test-server.ts';
 import { Judging } from './judging.ts';
-import { Standings } from './standings.ts';
+import { gravest, Standings } from './standings.ts';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -109,6 +109,17 @@ describe('what is known of a plan is marked in the act that changes a piece of i
     expect(bog?.reason).toEqual(fresh.report.findings[0]);
     expect(bog?.reason?.severity).toBe('stop');
     expect(list.find(({ name }) => name === CLEAR)?.reason).toBeUndefined();
+  });
+
+  it.each([
+    ['a stop', { severity: 'stop', undecided: false }, true],
+    ['a caution', { severity: 'caution', undecided: false }, true],
+    ['what nobody could decide', { severity: 'fix', undecided: true }, true],
+    ['a note', { severity: 'note', undecided: false }, false],
+    ['a note that nobody could decide', { severity: 'note', undecided: true }, false],
+  ])('%s is a reason or is none', (_what, finding, isReason) => {
+    expect(gravest({ findings: [finding] })).toEqual(isReason ? finding : undefined);
+    expect(gravest({ findings: [] })).toBeUndefined();
   });
 });
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { gearFactsOf } from '@wainrope/contract';
-import { type Case, CORE_VERSION, type Finding, type GearFacts, gearIdsOf, readCase, readKeptReport } from '@wainrope/core';
+import { type Case, CORE_VERSION, counted, type Finding, type GearFacts, gearIdsOf, readCase, readKeptReport } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -51,10 +51,13 @@ function standingOf({ planId, version, judgedCase, report }: KeptVersion, facts:
     verdict,
     weakest,
     goodUntil,
-    reason: coreVersion === CORE_VERSION && verdict !== 'clear' ? gravest(report) : undefined,
+    reason: coreVersion === CORE_VERSION ? gravest(report) : undefined,
     piecesChanged: changesOfPieces(judgedCase.gear, facts),
   };
 }
 
-/** A report of this core stands worst first. */
-const gravest = (report: unknown) => (report as { readonly findings: readonly Finding[] }).findings[0];
+/** What the verdict follows from, where it follows from a finding: a report of this core stands worst first, and a note decides nothing. */
+export function gravest(report: unknown): Finding | undefined {
+  const [first] = (report as { readonly findings: readonly Finding[] }).findings;
+  return first && counted(first) !== 'note' ? first : undefined;
+}

@@ -3,6 +3,7 @@ import type { OpenAPIObject } from '@nestjs/swagger';
 import supertest from 'supertest';
 import { AccessService } from '../access/access.service.ts';
 import { type Example, examples, TOLD } from '../http/examples.ts';
+import { streamStatus } from './stream-status.ts';
 import type { TestServer } from './test-server.ts';
 
 type Method = 'get' | 'post' | 'put' | 'delete';
@@ -58,18 +59,6 @@ const TELLS: { readonly [operation: string]: (body: never) => readonly (readonly
 
 /** The first status of an operation that is no refusal. */
 export const success = ({ responses }: Written) => Number(Object.keys(responses).find((status) => status.startsWith('2')));
-
-/** A stream never ends: its status is read as soon as it begins. */
-function streamStatus(request: supertest.Test): Promise<number> {
-  return new Promise((done) => {
-    request.buffer(false).parse((response, callback) => {
-      done((response as unknown as { statusCode: number }).statusCode);
-      callback(null, undefined);
-      (response as unknown as { destroy: () => void }).destroy();
-    });
-    request.end(() => undefined);
-  });
-}
 
 /** What runs only while something takes long. */
 const WHILE_IT_RUNS = ['getTask', 'stopTask'];

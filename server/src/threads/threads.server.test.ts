@@ -2,9 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import { readRigFile } from '@wainrope/core';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { ProblemException } from '../http/problem.ts';
 import { Judging } from '../judging/judging.ts';
 import { base64, startTestServer, type TestServer } from '../testing/test-server.ts';
-import { THREADS, threadFile, WorkerPool } from './worker-pool.ts';
+import { MOST_WAITING, THREADS, threadFile, WorkerPool } from './worker-pool.ts';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -30,6 +31,24 @@ describe('the pool', () => {
     await expect(endless).rejects.toThrow();
     expect(await pool.run(ENDLESS, 1)).toBe('done');
     await expect(pool.run(ENDLESS, 1, { signal: stop.signal })).rejects.toThrow();
+  });
+  it('lets so many wait and tells whoever comes after that it is busy', async () => {
+    const pool = server.app.get(WorkerPool);
+    const stop = new AbortController();
+    const refused: { readonly at: number; readonly problem: unknown }[] = [];
+    const asked = Array.from({ length: THREADS + MOST_WAITING + 2 }, (_, at) =>
+      pool
+        .run(ENDLESS, Number.POSITIVE_INFINITY, { signal: stop.signal })
+        .catch((error: unknown) => refused.push({ at, problem: error instanceof ProblemException && error.problem })),
+    );
+    await vi.waitFor(() => expect(refused).not.toEqual([]), { timeout: 60_000 });
+    // Threads that are still starting have taken nothing on yet.
+    expect(refused[0]?.at).toBeGreaterThanOrEqual(MOST_WAITING);
+    expect(refused[0]?.at).toBeLessThanOrEqual(MOST_WAITING + THREADS);
+    expect(refused[0]?.problem).toMatchObject({ status: 503, title: 'Busy' });
+    stop.abort();
+    await Promise.all(asked);
+    expect(await pool.run(ENDLESS, 1)).toBe('done');
   });
   it('hands on what a thread throws', async () => {
     await expect(server.app.get(WorkerPool).run(ENDLESS, -1)).rejects.toThrow('less than nothing');

@@ -22,7 +22,7 @@ const AS_WRITTEN = import.meta.url.endsWith('.ts');
 /** One core is left to whoever only reads pages. */
 export const THREADS = Math.max(1, availableParallelism() - 1);
 /** So many wait at most; who comes after is told that the server is busy. */
-const MOST_WAITING = 200;
+export const MOST_WAITING = 200;
 const IDLE_MS = 60_000;
 const MOST_MEMORY_MB = 512;
 
