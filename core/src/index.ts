@@ -124,6 +124,7 @@ export {
 export { type PolicyDifference, policyDifferences } from './policy/policy-differences.ts';
 export { policyPresets } from './policy/presets.ts';
 export { readPolicy, upgradePolicy } from './policy/read-policy.ts';
+export { isTouched, type RecordedPolicy, recordedPolicy } from './policy/recorded-policy.ts';
 export type { Schools } from './policy/schools.ts';
 export { teamStandard } from './policy/team-standard.ts';
 export { type EndKind, endWords, isDone } from './pull/ends.ts';

@@ -8,6 +8,8 @@ export class SinceVisit {
   /** The newest entry of the trail when this was answered; sent back to say that it was seen. */
   @IsInt() newest!: number;
   @IsInt() count!: number;
+  /** It was so long ago that there is more, which was not counted. */
+  @IsBoolean() isMore!: boolean;
   @IsArray() @ValidateNested({ each: true }) @Type(() => AuditEntryView) entries!: readonly AuditEntryView[];
 }
 

@@ -84,6 +84,21 @@ describe('judging the doubled-back self-recovery of 2,600 kg to its hubs', () =>
     expect(judge(exampleCase()).goodUntil).toBe('2027-03-01');
   });
 
+  it('is good to the last day of a first year, and is another on the next', () => {
+    const plain = exampleCase();
+    const gear = plain.gear.map(({ inspection: _none, ...piece }) => ({
+      ...piece,
+      firstUsedOn: '2026-02-20',
+      overloadsSinceInspection: 0,
+    }));
+    const young = { ...plain, asOf: '2026-11-01', gear };
+    const report = judge(young);
+    expect(report.goodUntil).toBe('2027-02-19');
+    // Nothing changes up to that day but the day itself.
+    expect({ ...judge({ ...young, asOf: '2027-02-19' }), asOf: young.asOf }).toEqual(report);
+    expect(judge({ ...young, asOf: '2027-02-20' }).places).not.toEqual(report.places);
+  });
+
   it('is plain data without NaN or infinity', () => {
     for (const layout of ['straight', 'doubled-back'] as const) {
       const report = judge(exampleCase({ layout }));

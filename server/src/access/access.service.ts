@@ -280,7 +280,7 @@ export class AccessService {
     const hash = tokenHash(token);
     const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
     if (!row || row.team_id !== null) throw noInvitation();
-    const bundle = this.bundles.read(file);
+    const bundle = await this.bundles.read(file);
     const passwordHash = await hashPassword(password);
     const teamId = (bundle.team as { readonly team_id: string }).team_id;
     return this.database.inTeam(teamId, async (trx) => {

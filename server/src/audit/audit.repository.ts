@@ -23,6 +23,8 @@ interface PageQuery extends AuditQuery {
 }
 
 const CHUNK = 500;
+/** So many entries at most are gone through to tell what is new. */
+const LOOKED_AT = 1000;
 
 /** An inspection stands in the trail of its piece too; who signed in is nobody’s news. */
 const NO_NEWS: readonly SubjectKind[] = ['inspection', 'account'];
@@ -124,21 +126,30 @@ export class AuditRepository {
       .execute();
   }
 
-  /** The newest of what others did after an entry, and how much it is in all. */
+  /** The newest of what others did after an entry, and how much it is in all; of a long absence only the newest entries are counted. */
   async byOthersSince(
     trx: TeamTransaction,
     { personId }: Actor,
     entryNo: string,
     limit: number,
-  ): Promise<{ readonly entries: AuditEntryView[]; readonly count: number }> {
+  ): Promise<{ readonly entries: AuditEntryView[]; readonly count: number; readonly isMore: boolean }> {
+    const beyond = await trx
+      .selectFrom('audit_entry')
+      .select('entry_no')
+      .where('entry_no', '>', entryNo)
+      .orderBy('entry_no', 'desc')
+      .offset(LOOKED_AT)
+      .limit(1)
+      .executeTakeFirst();
+    const after = beyond?.entry_no ?? entryNo;
     const { count } = await trx
       .selectFrom('audit_entry')
       .select((eb) => eb.fn.countAll<string>().as('count'))
-      .where('entry_no', '>', entryNo)
+      .where('entry_no', '>', after)
       .where('person_id', '<>', personId)
       .where('subject_kind', 'not in', NO_NEWS)
       .executeTakeFirstOrThrow();
-    const entries = await this.page(trx, { limit, after: entryNo, exceptPerson: personId });
-    return { entries, count: Number(count) };
+    const entries = await this.page(trx, { limit, after, exceptPerson: personId });
+    return { entries, count: Number(count), isMore: beyond !== undefined };
   }
 }

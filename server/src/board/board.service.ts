@@ -34,21 +34,16 @@ export class BoardService {
 
   async reminders(actor: Actor): Promise<Reminders> {
     const today = this.clock.today();
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const pieces = await this.gear.all(trx);
-      const outings = await this.outings.list(trx);
-      return {
-        overdue: pieces.filter((piece) => wantsInspecting(piece, today)).length,
-        lateBack: outings.filter(({ closedAt, dueBackOn }) => closedAt === undefined && dueBackOn !== undefined && dueBackOn < today)
-          .length,
-      };
-    });
+    return this.database.inTeam(actor.teamId, async (trx) => ({
+      overdue: (await this.gear.dues(trx)).filter((piece) => wantsInspecting({ ...piece, state: 'in-use' }, today)).length,
+      lateBack: await this.outings.lateOn(trx, today),
+    }));
   }
 
   private async view(trx: TeamTransaction, actor: Actor): Promise<SinceVisit> {
     const visit = await this.audit.visitOf(trx, actor);
     const newest = Number(await this.audit.newestEntryNo(trx));
-    const { entries, count } = await this.audit.byOthersSince(trx, actor, visit?.seen_entry_no ?? '0', SHOWN);
-    return { newest, count, entries, ...(visit && { since: visit.seen_at.toISOString() }) };
+    const byOthers = await this.audit.byOthersSince(trx, actor, visit?.seen_entry_no ?? '0', SHOWN);
+    return { newest, ...byOthers, ...(visit && { since: visit.seen_at.toISOString() }) };
   }
 }

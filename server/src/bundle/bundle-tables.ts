@@ -61,10 +61,16 @@ function row<const F extends { readonly [column: string]: Codec<unknown> }>(fiel
   };
 }
 
-/** Every column of a table but its team: one that the database gets, the file gets too, or this does not compile. */
-type ColumnsOf<N extends keyof Database> = { readonly [C in Exclude<keyof Database[N], 'team_id'>]: Codec<unknown> };
+/** Columns that the file does not have: the team, which it has once, and what follows from other columns. */
+type Apart = 'team_id' | 'tag_key' | 'policy_read';
+/** Every other column of a table: one that the database gets, the file gets too, or this does not compile. */
+type ColumnsOf<N extends keyof Database> = { readonly [C in Exclude<keyof Database[N], Apart>]: Codec<unknown> };
 
 const rowOf = <N extends keyof Database>(columns: ColumnsOf<N>): Codec<object> => row(columns);
+
+/** The columns of a table that the file has. */
+export const columnsOf = ({ schema }: Codec<object>): readonly string[] =>
+  Object.keys((schema as { readonly properties: object }).properties);
 
 export interface BundleTable {
   readonly name: string;

@@ -1,4 +1,4 @@
-import { Controller, Get, Header } from '@nestjs/common';
+import { Controller, Get, Header, StreamableFile } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
@@ -14,7 +14,7 @@ export class BundleController {
   @ApiProduces('application/json')
   @ApiOkResponse({ schema: { type: 'object' } })
   @Header('Content-Disposition', 'attachment; filename="wainrope.team.json"')
-  getBundle(@CurrentActor() actor: Actor): Promise<object> {
-    return this.service.out(actor);
+  async getBundle(@CurrentActor() actor: Actor): Promise<StreamableFile> {
+    return new StreamableFile(await this.service.out(actor), { type: 'application/json; charset=utf-8' });
   }
 }

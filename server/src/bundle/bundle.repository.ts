@@ -1,9 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { sql } from 'kysely';
+import { type RawBuilder, sql } from 'kysely';
 import type { TeamTransaction } from '../database/team-database.ts';
-import type { BundleTable } from './bundle-tables.ts';
+import { type BundleTable, columnsOf } from './bundle-tables.ts';
 
 type Row = Record<string, unknown>;
+
+/** Rows that are in memory at once, on the way out and on the way in. */
+const BATCH = 200;
 
 /** Reads and writes whole tables of a team, as the bundle's declarations name them. */
 @Injectable()
@@ -18,29 +21,46 @@ export class BundleRepository {
     await sql`set local time zone 'UTC'`.execute(trx);
   }
 
-  async team(trx: TeamTransaction): Promise<Row> {
-    const { rows } = await sql<{ row: Row }>`select to_jsonb(t) as row from team t`.execute(trx);
-    return withoutNothing(rows[0]?.row ?? {});
+  /** The team's own row, as JSON text. */
+  async team(trx: TeamTransaction): Promise<string> {
+    const { rows } = await sql<{ text: string }>`select ${withoutNothing(sql`to_jsonb(t)`)} as text from team t`.execute(trx);
+    return rows[0]?.text ?? '{}';
   }
 
-  async rows(trx: TeamTransaction, { name, order, bytes = [] }: BundleTable): Promise<readonly Row[]> {
-    const { rows } = await sql<{ row: Row }>`
-      select to_jsonb(t) - 'team_id' as row from ${sql.table(name)} t order by ${sql.join(order.map((column) => sql.ref(`t.${column}`)))}`.execute(
+  /** The rows of a table in their order, each as JSON text, made by the database and read a batch at a time. */
+  async *texts(trx: TeamTransaction, { name, order, bytes = [], row }: BundleTable): AsyncGenerator<readonly string[]> {
+    const inOrder = sql.join(order.map((column) => sql.ref(`t.${column}`)));
+    const inBase64 = bytes.map((column) => sql`${sql.lit(column)}, translate(encode(${sql.ref(`t.${column}`)}, 'base64'), e'\n', '')`);
+    const whole = bytes.length > 0 ? sql`to_jsonb(t) || jsonb_build_object(${sql.join(inBase64)})` : sql`to_jsonb(t)`;
+    const named = sql`key in (${sql.join(columnsOf(row).map((column) => sql.lit(column)))})`;
+    await sql`declare team_file no scroll cursor for select ${withoutNothing(whole, named)} as text from ${sql.table(name)} t order by ${inOrder}`.execute(
       trx,
     );
-    return rows.map(({ row }) => inBase64(withoutNothing(row), bytes));
+    for (;;) {
+      const { rows } = await sql<{ text: string }>`fetch forward ${sql.lit(BATCH)} from team_file`.execute(trx);
+      if (rows.length > 0) yield rows.map(({ text }) => text);
+      if (rows.length < BATCH) break;
+    }
+    await sql`close team_file`.execute(trx);
   }
 
   async addTeam(trx: TeamTransaction, team: object): Promise<void> {
     await sql`insert into team select * from jsonb_populate_record(null::team, ${JSON.stringify(team)}::jsonb)`.execute(trx);
   }
 
-  async addRows(trx: TeamTransaction, teamId: string, { name, bytes = [], numbered }: BundleTable, rows: readonly object[]): Promise<void> {
+  async addRows(
+    trx: TeamTransaction,
+    teamId: string,
+    { name, bytes = [], numbered, row }: BundleTable,
+    rows: readonly object[],
+  ): Promise<void> {
     const table = sql.table(name);
-    const whole = JSON.stringify(rows.map((row) => ({ ...inHex(row as Row, bytes), team_id: teamId })));
-    await sql`insert into ${table} overriding system value select * from jsonb_populate_recordset(null::${table}, ${whole}::jsonb)`.execute(
-      trx,
-    );
+    const columns = sql.join(['team_id', ...columnsOf(row)].map((column) => sql.ref(column)));
+    for (let at = 0; at < rows.length; at += BATCH) {
+      const some = JSON.stringify(rows.slice(at, at + BATCH).map((entry) => ({ ...inHex(entry as Row, bytes), team_id: teamId })));
+      await sql`insert into ${table} (${columns}) overriding system value
+        select ${columns} from jsonb_populate_recordset(null::${table}, ${some}::jsonb)`.execute(trx);
+    }
     if (numbered === undefined || rows.length === 0) return;
     // Numbers are one sequence for all teams: it goes on after the greatest, here or elsewhere.
     await sql`
@@ -50,16 +70,8 @@ export class BundleRepository {
 }
 
 /** A column without a value is left out. */
-function withoutNothing(row: Row): Row {
-  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null));
-}
-
-function inBase64(row: Row, columns: readonly string[]): Row {
-  return {
-    ...row,
-    ...Object.fromEntries(columns.map((column) => [column, Buffer.from(String(row[column]).slice(2), 'hex').toString('base64')])),
-  };
-}
+const withoutNothing = (row: RawBuilder<unknown>, kept: RawBuilder<unknown> = sql`true`) =>
+  sql`(select coalesce(jsonb_object_agg(key, value), '{}')::text from jsonb_each(${row}) where value <> 'null' and ${kept})`;
 
 function inHex(row: Row, columns: readonly string[]): Row {
   return {

@@ -1,18 +1,18 @@
+import { once } from 'node:events';
+import { PassThrough, type Readable } from 'node:stream';
 import { Injectable } from '@nestjs/common';
-import { type Fault, read, type TypeOf } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { log } from '../http/logging.ts';
 import { invalid } from '../http/problem.ts';
+import { threadFile, WorkerPool } from '../threads/worker-pool.ts';
 import { BundleRepository } from './bundle.repository.ts';
-import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleCodec, bundleTables } from './bundle-tables.ts';
-import { contentFaults } from './content-faults.ts';
+import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleTables } from './bundle-tables.ts';
+import type { BundleRows } from './content-faults.ts';
+import type { Bundle, BundleFaults } from './read-bundle.ts';
 
-export type Bundle = TypeOf<typeof bundleCodec>;
-type Tables = { readonly [name: string]: readonly object[] };
-
-/** So many faults are enough to see what is wrong with a file. */
-const FAULTS_SHOWN = 40;
+const READ = threadFile<unknown, BundleFaults>(import.meta.url, './read-bundle.worker');
 
 @Injectable()
 export class BundleService {
@@ -20,35 +20,63 @@ export class BundleService {
     private readonly database: TeamDatabase,
     private readonly repository: BundleRepository,
     private readonly audit: AuditTrail,
+    private readonly pool: WorkerPool,
   ) {}
 
-  /** The whole team at one moment. The same team always gives the same file; that it was taken out is noted after. */
-  async out(actor: Actor): Promise<object> {
-    const file = await this.file(actor);
-    const { name } = file.team as { readonly name: string };
-    await this.database.inTeam(actor.teamId, (trx) =>
-      this.audit.note(trx, actor, { action: 'took out the team’s file', kind: 'team', id: actor.teamId, name }),
+  /**
+   * The whole team at one moment, written as it is read. The same team always gives the same file; that it was taken out is noted
+   * after. Where reading fails in the midst the stream breaks, so that nobody takes a part for the whole.
+   */
+  async out(actor: Actor): Promise<Readable> {
+    const file = new PassThrough();
+    const begun = once(file, 'readable');
+    const written = this.write(actor, file).then(
+      () => file.end(),
+      (error: unknown) => {
+        file.destroy(error as Error);
+        throw error;
+      },
     );
+    // Once it has begun, whoever reads the stream is told of a failure by its breaking.
+    written.catch((error: unknown) => log.warn({ err: error }, 'a team’s file was not taken out to its end'));
+    await Promise.race([begun, written]);
     return file;
   }
 
-  private async file(actor: Actor) {
-    return this.database.inTeamAtOneMoment(actor.teamId, async (trx) => {
+  private async write(actor: Actor, file: PassThrough): Promise<void> {
+    const gone = new AbortController();
+    file.once('close', () => gone.abort());
+    const say = async (text: string) => {
+      gone.signal.throwIfAborted();
+      if (!file.write(text)) await once(file, 'drain', { signal: gone.signal });
+    };
+    const name = await this.database.inTeamAtOneMoment(actor.teamId, async (trx) => {
       await this.repository.takesItsTime(trx);
       await this.repository.inUniversalTime(trx);
-      const tables: { [name: string]: readonly object[] } = {};
-      for (const table of bundleTables) tables[table.name] = await this.repository.rows(trx, table);
-      return { format: BUNDLE_FORMAT, version: BUNDLE_VERSION, team: await this.repository.team(trx), tables };
+      const team = await this.repository.team(trx);
+      await say(`{"format":"${BUNDLE_FORMAT}","version":${BUNDLE_VERSION},"team":${team},"tables":{`);
+      for (const [index, table] of bundleTables.entries()) {
+        await say(`${index === 0 ? '' : ','}\n"${table.name}":[`);
+        let before = '';
+        for await (const rows of this.repository.texts(trx, table)) {
+          await say(`${before}${rows.join(',\n')}`);
+          before = ',\n';
+        }
+        await say(']');
+      }
+      return (JSON.parse(team) as { readonly name: string }).name;
     });
+    await this.database.inTeam(actor.teamId, (trx) =>
+      this.audit.note(trx, actor, { action: 'took out the team’s file', kind: 'team', id: actor.teamId, name }),
+    );
+    await say('}}\n');
   }
 
-  /** Reads a bundle from parsed JSON; everything that is wrong with it is named by its path. */
-  read(value: unknown): Bundle {
-    const result = read(bundleCodec, value);
-    const faults: readonly Fault[] = result.ok ? contentFaults(result.value.tables as Tables) : result.faults;
-    if (faults.length > 0) throw invalid(faults.slice(0, FAULTS_SHOWN), faultWords(faults.length));
-    if (!result.ok) throw new Error('Broken invariant: a bundle with faults was let through');
-    return result.value;
+  /** Reads a bundle from parsed JSON, on a thread, since every report in it is worked out again; what is wrong with it is named by its path. */
+  async read(value: unknown): Promise<Bundle> {
+    const { shown, count } = await this.pool.run(READ, value);
+    if (count > 0) throw invalid(shown, faultWords(shown.length, count));
+    return value as Bundle;
   }
 
   /** Puts a team that was read into this database, in the caller's transaction: all of it or nothing. */
@@ -57,7 +85,7 @@ export class BundleService {
     await this.repository.takesItsTime(trx);
     await this.placing('team', name, () => this.repository.addTeam(trx, team));
     for (const table of bundleTables) {
-      const rows = (tables as Tables)[table.name] ?? [];
+      const rows = (tables as BundleRows)[table.name] ?? [];
       await this.placing(`tables.${table.name}`, table.name, () => this.repository.addRows(trx, teamId, table, rows));
     }
   }
@@ -75,7 +103,7 @@ export class BundleService {
   }
 }
 
-function faultWords(count: number): string {
-  const shown = count > FAULTS_SHOWN ? ` The first ${FAULTS_SHOWN} of ${count} faults are shown.` : '';
-  return `This file is not a whole team as Wainrope writes it; nothing was saved.${shown}`;
+function faultWords(shown: number, count: number): string {
+  const more = count > shown ? ` The first ${shown} of ${count} faults are shown.` : '';
+  return `This file is not a whole team as Wainrope writes it; nothing was saved.${more}`;
 }

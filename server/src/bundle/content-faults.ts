@@ -16,14 +16,15 @@ import { judge } from '@wainrope/core/judging';
 import { pictureOnly } from '../inspections/photo-bytes.ts';
 import { policyHash } from '../team/team.service.ts';
 
-type Tables = { readonly [name: string]: readonly object[] };
+/** The rows of a file by their tables. */
+export type BundleRows = { readonly [table: string]: readonly object[] };
 type Row = { readonly [column: string]: unknown };
 
 /**
  * What the columns alone do not show: documents inside a row that cannot be read, and reports that do not follow from their case.
  * A verdict is never taken from a file: every report by this core version is worked out again.
  */
-export function contentFaults(tables: Tables): readonly Fault[] {
+export function contentFaults(tables: BundleRows): readonly Fault[] {
   const each = (name: string, look: (row: Row) => readonly Fault[]) =>
     (tables[name] ?? []).flatMap((row, index) =>
       look(row as Row).map(({ path, message }) => ({ path: `tables.${name}[${index}].${path}`, message })),
@@ -97,7 +98,7 @@ function layoutFaults(rig: unknown): readonly Fault[] {
 }
 
 /** A plan stands at a version that is there; without it nobody would ever see the plan. */
-function standingFaults({ plan = [], plan_version: versions = [] }: Tables): readonly Fault[] {
+function standingFaults({ plan = [], plan_version: versions = [] }: BundleRows): readonly Fault[] {
   const there = new Set(versions.map((row) => `${(row as Row).plan_id} ${(row as Row).version_no}`));
   return plan.flatMap((row, index) => {
     const { plan_id: id, version_no: version, name } = row as Row;

@@ -1,11 +1,11 @@
 import { Injectable } from '@nestjs/common';
-import type { CalendarLink, GearView } from '@wainrope/contract';
+import type { CalendarLink } from '@wainrope/contract';
 import { default as ical } from 'ical-generator';
 import { newToken, tokenHash } from '../access/invitation-token.ts';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase } from '../database/team-database.ts';
-import { GearRepository } from '../gear/gear.repository.ts';
+import { GearRepository, type PieceDues } from '../gear/gear.repository.ts';
 import { notFound } from '../http/problem.ts';
 import { OutingRepository } from '../outings/outing.repository.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -55,7 +55,7 @@ export class CalendarService {
       const team = await this.teams.team(trx);
       const kits = new Map((await this.teams.kits(trx)).map(({ kit_id, name }) => [kit_id, name]));
       const calendar = ical({ name: `${team.name}: due` });
-      for (const [key, pieces] of byDayAndKit(await this.gear.all(trx), kits)) {
+      for (const [key, pieces] of byDayAndKit(await this.gear.dues(trx), kits)) {
         const [day = '', kit = ''] = key.split('|');
         calendar.createEvent({
           id: `due-${key}@${holder.team_id}`,
@@ -78,11 +78,11 @@ export class CalendarService {
   }
 }
 
-function byDayAndKit(pieces: readonly GearView[], kits: ReadonlyMap<string, string>): ReadonlyMap<string, readonly GearView[]> {
-  const groups = new Map<string, GearView[]>();
+function byDayAndKit(pieces: readonly PieceDues[], kits: ReadonlyMap<string, string>): ReadonlyMap<string, readonly PieceDues[]> {
+  const groups = new Map<string, PieceDues[]>();
   for (const piece of pieces) {
     const day = piece.inspection?.nextDue;
-    if (piece.state === 'retired' || day === undefined) continue;
+    if (day === undefined) continue;
     const key = `${day}|${kits.get(piece.kitId ?? '') ?? ''}`;
     groups.set(key, [...(groups.get(key) ?? []), piece]);
   }

@@ -154,6 +154,8 @@ export interface GearTable {
   team_id: string;
   gear_id: string;
   tag: string;
+  /** The tag in lower case, made by the database. */
+  tag_key: GeneratedAlways<string>;
   kind: string;
   name: string;
   state: string;
@@ -328,6 +330,7 @@ export interface PlanVersionTable {
   name: string;
   judged_case: Json;
   report: Json;
+  policy_read: string[] | null;
   policy_hash: string;
   core_version: string;
   as_of: string;

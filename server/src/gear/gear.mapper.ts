@@ -39,13 +39,7 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     firstUsedOn: row.first_used_on ?? undefined,
     renewedUntil: row.renewed_until ?? undefined,
     note: row.note ?? undefined,
-    inspection: inspection && {
-      on: inspection.inspected_on,
-      grade: inspection.grade as Grade,
-      ...given('nextDue', due?.on ?? inspection.next_due_on),
-      ...given('by', inspection.inspector),
-      ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
-    },
+    inspection: lastInspection(inspection, due),
     away,
   };
   return {
@@ -61,6 +55,19 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     rowVersion: row.row_version,
     factsRevision: row.facts_revision,
   };
+}
+
+/** The last inspection of a piece, with the day that exposure has brought forward. */
+export function lastInspection(row: InspectionRow | undefined, due: InspectionDue | undefined): GearView['inspection'] {
+  return (
+    row && {
+      on: row.inspected_on,
+      grade: row.grade as Grade,
+      ...given('nextDue', due?.on ?? row.next_due_on),
+      ...given('by', row.inspector),
+      ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
+    }
+  );
 }
 
 function markView({ as_written, basis, source, setting_decided, confirmed_unit, readings }: MarkRow): MarkView {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { GearView, PieceAway } from '@wainrope/contract';
+import { filled, type GearView, type PieceAway } from '@wainrope/contract';
 import { canonicalJson, type Exposure, type InspectionDue, inspectionDue, type Mark, type TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
@@ -8,7 +8,7 @@ import { gathered } from '../database/rows.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
-import { type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
+import { type GearRow, gearView, type InspectionRow, lastInspection, markRows } from './gear.mapper.ts';
 
 /** Every column that what a person enters goes into. */
 export type GearColumns = Required<Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>>;
@@ -20,6 +20,9 @@ export interface NewInspection {
   readonly nextDue?: string;
   readonly by?: string;
 }
+
+/** What tells when a piece wants inspecting. */
+export type PieceDues = Pick<GearView, 'tag' | 'name' | 'kitId' | 'overloadsSinceInspection' | 'inspection'>;
 
 /** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
 const CHUNK = 500;
@@ -35,8 +38,8 @@ export class GearRepository {
   /** One page in tag order, after a tag. */
   async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly GearView[]> {
     let query = trx.selectFrom('gear').selectAll();
-    if (after !== undefined) query = query.where(sql<boolean>`lower(tag) collate "C" > ${after.toLowerCase()} collate "C"`);
-    return this.withDetails(trx, await query.orderBy(sql`lower(tag) collate "C"`).limit(limit).execute());
+    if (after !== undefined) query = query.where('tag_key', '>', after.toLowerCase());
+    return this.withDetails(trx, await query.orderBy('tag_key').limit(limit).execute());
   }
 
   async byIds(trx: TeamTransaction, ids: readonly string[]): Promise<readonly GearView[]> {
@@ -53,12 +56,12 @@ export class GearRepository {
 
   /** Pieces by their tags in lower case. */
   async byTags(trx: TeamTransaction, tags: readonly string[]): Promise<readonly GearView[]> {
-    const rows = await trx.selectFrom('gear').selectAll().where(sql<boolean>`lower(tag) collate "C" = any(${tags}::text[])`).execute();
+    const rows = await trx.selectFrom('gear').selectAll().where('tag_key', '=', sql<string>`any(${tags}::text[])`).execute();
     return this.withDetails(trx, rows);
   }
 
   async all(trx: TeamTransaction): Promise<readonly GearView[]> {
-    return this.withDetails(trx, await trx.selectFrom('gear').selectAll().orderBy(sql`lower(tag) collate "C"`).execute());
+    return this.withDetails(trx, await trx.selectFrom('gear').selectAll().orderBy('tag_key').execute());
   }
 
   async byId(trx: TeamTransaction, gearId: string): Promise<GearView | undefined> {
@@ -86,7 +89,7 @@ export class GearRepository {
   }
 
   async idOfTag(trx: TeamTransaction, tag: string): Promise<string | undefined> {
-    const row = await trx.selectFrom('gear').select('gear_id').where(sql<boolean>`lower(tag) = ${tag.toLowerCase()}`).executeTakeFirst();
+    const row = await trx.selectFrom('gear').select('gear_id').where('tag_key', '=', tag.toLowerCase()).executeTakeFirst();
     return row?.gear_id;
   }
 
@@ -99,15 +102,10 @@ export class GearRepository {
       .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
       .orderBy('mark_no')
       .execute();
-    const latest = await sql<InspectionRow>`
-      select distinct on (i.gear_id) i.gear_id, i.inspected_on, i.grade, i.next_due_on, case when i.kind = 'on-record' then i.inspector else p.name end as inspector
-      from inspection i join person p on p.person_id = i.recorded_by
-      where i.gear_id = any(${ids}::uuid[]) and i.counts
-        and not exists (select 1 from inspection c where c.corrects = i.inspection_id)
-      order by i.gear_id, i.inspected_on desc, i.recorded_no desc`.execute(trx);
+    const latest = await this.latest(trx, ids);
     const marksOf = groupByGear(marks);
-    const inspectionOf = new Map(latest.rows.map((row) => [row.gear_id, row]));
-    const dueOf = await this.brought(trx, latest.rows);
+    const inspectionOf = new Map(latest.map((row) => [row.gear_id, row]));
+    const dueOf = await this.brought(trx, latest);
     const awayOf = await this.away(trx, ids);
     return rows.map((row) =>
       gearView(row, marksOf.get(row.gear_id) ?? [], {
@@ -116,6 +114,19 @@ export class GearRepository {
         away: awayOf.get(row.gear_id),
       }),
     );
+  }
+
+  /** The last inspection of each piece that counts and that none corrects: one step into an index a piece, however many there are. */
+  private async latest(trx: TeamTransaction, ids: readonly string[]): Promise<readonly InspectionRow[]> {
+    const { rows } = await sql<InspectionRow>`
+      select i.gear_id, i.inspected_on, i.grade, i.next_due_on, case when i.kind = 'on-record' then i.inspector else p.name end as inspector
+      from unnest(${ids}::uuid[]) as asked (gear_id)
+      cross join lateral (
+        select * from inspection l
+        where l.gear_id = asked.gear_id and l.counts and not exists (select 1 from inspection c where c.corrects = l.inspection_id)
+        order by l.inspected_on desc, l.recorded_no desc limit 1) i
+      join person p on p.person_id = i.recorded_by`.execute(trx);
+    return rows;
   }
 
   /** Who has what is checked out. */
@@ -147,14 +158,35 @@ export class GearRepository {
       .execute();
   }
 
+  /** When each piece that is not retired wants inspecting, and no more of it: a whole register in a few statements. */
+  async dues(trx: TeamTransaction): Promise<readonly PieceDues[]> {
+    const rows = await trx
+      .selectFrom('gear')
+      .select(['gear_id', 'tag', 'name', 'kit_id', 'overloads_since_inspection'])
+      .where('state', '<>', 'retired')
+      .orderBy('tag_key')
+      .execute();
+    const latest = await this.latest(
+      trx,
+      rows.map(({ gear_id }) => gear_id),
+    );
+    const inspectionOf = new Map(latest.map((row) => [row.gear_id, row]));
+    const dueOf = await this.brought(trx, latest);
+    return rows.map(({ gear_id, tag, name, kit_id, overloads_since_inspection }) => ({
+      tag,
+      name,
+      overloadsSinceInspection: overloads_since_inspection,
+      ...filled({ kitId: kit_id ?? undefined, inspection: lastInspection(inspectionOf.get(gear_id), dueOf.get(gear_id)) }),
+    }));
+  }
+
   /** Due days that exposure since the last inspection has brought forward. */
   private async brought(trx: TeamTransaction, latest: readonly InspectionRow[]): Promise<ReadonlyMap<string, InspectionDue>> {
-    const ids = latest.filter(({ next_due_on }) => next_due_on !== null).map(({ gear_id }) => gear_id);
-    const met = await trx
-      .selectFrom('exposure')
-      .select(['gear_id', 'kind', 'met_on'])
-      .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
-      .execute();
+    const dated = latest.filter(({ next_due_on }) => next_due_on !== null);
+    const { rows: met } = await sql<MetRow>`
+      select e.gear_id, e.kind, e.met_on
+      from unnest(${dated.map(({ gear_id }) => gear_id)}::uuid[], ${dated.map(({ inspected_on }) => inspected_on)}::date[]) as since (gear_id, day)
+      join exposure e on e.gear_id = since.gear_id and e.met_on >= since.day`.execute(trx);
     if (met.length === 0) return new Map();
     const { policy } = await this.teams.policyInForce(trx);
     const exposures = groupByGear(met);
@@ -280,6 +312,12 @@ export class GearRepository {
 
 const some = (trx: TeamTransaction, gearIds: readonly string[]) =>
   trx.selectFrom('gear').where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`);
+
+interface MetRow {
+  readonly gear_id: string;
+  readonly kind: string;
+  readonly met_on: string;
+}
 
 const groupByGear = <T extends { readonly gear_id: string }>(rows: readonly T[]) =>
   gathered(

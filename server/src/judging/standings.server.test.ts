@@ -80,7 +80,7 @@ describe('what is known of a plan is marked in the act that changes a piece of i
     const { planId, gearId, tag } = await planWithOwnPiece();
     expect(await outOfDate(planId)).toEqual([]);
     expect(await stored(planId)).toEqual({ pieces_changed: [] });
-    const judged = vi.spyOn(server.app.get(Judging), 'report');
+    const judged = vi.spyOn(server.app.get(Judging), 'judged');
     const { status } = await act(gearId, tag);
     expect(status).toBeLessThan(300);
     // Nothing is left of what was known before; a list makes it out again by comparing, and solves nothing.
@@ -146,11 +146,11 @@ describe('nobody slips in between judging and keeping', () => {
     const { planId, gearId } = await planWithOwnPiece();
     const { rig, version, name } = await view(planId);
     const judging = server.app.get(Judging);
-    const report = judging.report.bind(judging);
+    const judged = judging.judged.bind(judging);
     let times = 0;
-    vi.spyOn(judging, 'report').mockImplementation(async (subject, run) => {
+    vi.spyOn(judging, 'judged').mockImplementation(async (subject, run) => {
       if (times++ === 0) await changed(gearId, { attributes: { lengthM: 0.8 } });
-      return report(subject, run);
+      return judged(subject, run);
     });
     await server.http.put(`/api/v1/plans/${planId}`).send({ name, rig, baseVersion: version }).expect(200);
     expect(times).toBeGreaterThanOrEqual(2);
@@ -164,12 +164,12 @@ describe('nobody slips in between judging and keeping', () => {
     const { planId, gearId } = await planWithOwnPiece();
     const { rig, version, name } = await view(planId);
     const judging = server.app.get(Judging);
-    const report = judging.report.bind(judging);
+    const judged = judging.judged.bind(judging);
     let length = 1;
-    vi.spyOn(judging, 'report').mockImplementation(async (subject, run) => {
+    vi.spyOn(judging, 'judged').mockImplementation(async (subject, run) => {
       length += 0.1;
       await changed(gearId, { attributes: { lengthM: length } });
-      return report(subject, run);
+      return judged(subject, run);
     });
     const { body } = await server.http.put(`/api/v1/plans/${planId}`).send({ name, rig, baseVersion: version }).expect(409);
     expect(body.detail).toContain('Nothing was saved');

@@ -5,23 +5,35 @@ import { gathered, given } from '../database/rows.ts';
 import type { OutingTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
+const OPEN_SHOWN = 200;
 const CLOSED_SHOWN = 50;
 
 @Injectable()
 export class OutingRepository {
   /** Those still out, soonest due first; then the latest that are closed. */
   async list(trx: TeamTransaction): Promise<OutingView[]> {
-    const rows = await this.outings(trx)
-      .orderBy(sql`o.closed_at is not null`)
-      .orderBy('o.closed_at', 'desc')
-      .orderBy(sql`o.due_back_on nulls last`)
-      .limit(CLOSED_SHOWN + 200)
-      .execute();
+    const open = this.outings(trx).where('o.closed_at', 'is', null);
+    const closed = this.outings(trx).where('o.closed_at', 'is not', null);
+    const rows = [
+      ...(await open.orderBy(sql`o.due_back_on nulls last`).orderBy('o.out_at').limit(OPEN_SHOWN).execute()),
+      ...(await closed.orderBy('o.closed_at', 'desc').limit(CLOSED_SHOWN).execute()),
+    ];
     const pieces = await this.pieces(
       trx,
       rows.map(({ outing_id }) => outing_id),
     );
     return rows.map((row) => ({ ...outingView(row), pieces: pieces.get(row.outing_id) ?? [] }));
+  }
+
+  /** How many should have been back before a day. */
+  async lateOn(trx: TeamTransaction, day: string): Promise<number> {
+    const { count } = await trx
+      .selectFrom('outing')
+      .select((eb) => eb.fn.countAll<string>().as('count'))
+      .where('closed_at', 'is', null)
+      .where('due_back_on', '<', day)
+      .executeTakeFirstOrThrow();
+    return Number(count);
   }
 
   async byId(trx: TeamTransaction, outingId: string): Promise<OutingView | undefined> {
@@ -68,7 +80,7 @@ export class OutingRepository {
       .leftJoin('person as r', 'r.person_id', 'e.back_by')
       .select(['e.outing_id', 'e.gear_id', 'g.tag', 'g.name', 'e.out_at', 'b.name as out_by_name', 'e.back_at', 'r.name as back_by_name'])
       .where('e.outing_id', '=', sql<string>`any(${outingIds}::uuid[])`)
-      .orderBy(sql`lower(g.tag) collate "C"`)
+      .orderBy('g.tag_key')
       .execute();
     return gathered(rows, ({ outing_id }) => outing_id, outingPiece);
   }

@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { clearLines, type Report, withoutPieces } from '@wainrope/core';
+import { Kysely, PostgresDialect } from 'kysely';
+import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, migrations } from '../database/migrate.ts';
+import * as growth from '../database/migrations/0011-growth.ts';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;
@@ -117,6 +120,9 @@ async function asBefore(migration: string, deed: (run: (command: string, values?
   await deed((command, values) => owner.query(command, values));
   await owner.query('alter table plan_override enable trigger user');
   // What came after it goes too.
+  const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: urls.ownerUrl, max: 1 }) }) });
+  await growth.down(db);
+  await db.destroy();
   await owner.query('drop trigger plans_using_it on gear; drop function pieces_have_changed(); drop table plan_standing');
   await owner.query('alter table hook_up drop column radius_m');
   await owner.query('delete from kysely_migration where name >= $1', [migration]);

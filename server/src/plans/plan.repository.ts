@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
-import { type Case, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
+import { type Case, CORE_VERSION, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
 import { type SelectQueryBuilder, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
@@ -15,6 +15,10 @@ export interface StoredPlan {
   readonly version: number;
   readonly judgedCase: unknown;
   readonly report: KeptReport;
+  /** The same with all its figures, where today's core wrote it. */
+  readonly whole?: Report;
+  /** Which figures of the settings were read to judge it, where that is known. */
+  readonly policyRead?: readonly string[];
   readonly policyHash: string;
   readonly coreVersion: string;
   readonly asOf: string;
@@ -31,6 +35,7 @@ export interface NewVersion {
   readonly name: string;
   readonly judgedCase: Case;
   readonly report: Report;
+  readonly policyRead: readonly string[];
   readonly policyHash: string;
 }
 
@@ -63,6 +68,7 @@ export class PlanRepository {
         'plan.version_no',
         'v.judged_case',
         'v.report',
+        'v.policy_read',
         'v.policy_hash',
         'v.core_version',
         'v.as_of',
@@ -257,6 +263,7 @@ export class PlanRepository {
         name: version.name,
         judged_case: JSON.stringify(version.judgedCase),
         report: JSON.stringify(version.report),
+        policy_read: [...version.policyRead],
         policy_hash: version.policyHash,
         core_version: version.report.coreVersion,
         as_of: version.judgedCase.asOf,
@@ -272,6 +279,7 @@ interface JoinedRow {
   readonly version_no: number;
   readonly judged_case: unknown;
   readonly report: unknown;
+  readonly policy_read: readonly string[] | null;
   readonly policy_hash: string;
   readonly core_version: string;
   readonly as_of: string;
@@ -292,6 +300,8 @@ function stored(row: JoinedRow): StoredPlan {
     version: row.version_no,
     judgedCase: row.judged_case,
     report: keptReport(row.report),
+    ...(row.core_version === CORE_VERSION && { whole: row.report as Report }),
+    ...given('policyRead', row.policy_read),
     policyHash: row.policy_hash,
     coreVersion: row.core_version,
     asOf: row.as_of,

@@ -3,7 +3,9 @@ import { gearFactsOf, type PlanCreate, type PlanList, type PlanSave, type PlanVi
 import {
   type Case,
   canonicalJson,
+  type GearFacts,
   gearIdsOf,
+  type Policy,
   type Report,
   RIG_FILE_FORMAT,
   RIG_FILE_VERSION,
@@ -19,6 +21,7 @@ import { given } from '../database/rows.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { conflict, invalid, notFound } from '../http/problem.ts';
+import type { JudgedOnce } from '../judging/judge.worker.ts';
 import { Judging } from '../judging/judging.ts';
 import { changesOfPieces, outOfDateReasons } from '../judging/out-of-date.ts';
 import { Standings } from '../judging/standings.ts';
@@ -41,12 +44,10 @@ export interface ToJudge {
   readonly policyHash: string;
 }
 
-export interface Judged extends ToJudge {
-  readonly report: Report;
-}
+export interface Judged extends ToJudge, JudgedOnce {}
 
 /** A plan as it stands in the database, with what it would be judged by today. */
-interface Gathered extends ToJudge {
+export interface Gathered extends ToJudge {
   readonly plan: StoredPlan;
   readonly saved: Case;
   readonly reasons: readonly string[];
@@ -108,8 +109,13 @@ export class PlanService {
         policyHash: plan.policyHash,
         coreVersion: plan.coreVersion,
       },
-      fresh: { report: await this.judging.report(judgedCase), asOf: judgedCase.asOf, outOfDate: [...reasons] },
+      fresh: { report: await this.fresh(gathered), asOf: judgedCase.asOf, outOfDate: [...reasons] },
     };
+  }
+
+  /** The report by today's facts: the one that was kept where nothing speaks against it, else judged anew. */
+  private async fresh({ plan, reasons, judgedCase }: Gathered): Promise<Report> {
+    return reasons.length === 0 && plan.whole ? { ...plan.whole, asOf: judgedCase.asOf } : this.judging.report(judgedCase);
   }
 
   /** Sent twice with one id, it makes one plan. */
@@ -205,12 +211,12 @@ export class PlanService {
     let subject = await this.database.inTeam(actor.teamId, gather);
     for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
       const { judgedCase } = subject;
-      const report = await this.judging.report(judgedCase, run);
+      const judged = await this.judging.judged(judgedCase, run);
       const outcome = await this.database.inTeam(actor.teamId, async (trx): Promise<{ readonly kept: T } | { readonly moved: S }> => {
         await this.gear.hold(trx, registered(judgedCase.rig));
         const now = await gather(trx);
         if (canonicalJson(now.judgedCase) !== canonicalJson(judgedCase)) return { moved: now };
-        return { kept: await keep(trx, { ...now, report }) };
+        return { kept: await keep(trx, { ...now, ...judged }) };
       });
       if ('kept' in outcome) return outcome.kept;
       subject = outcome.moved;
@@ -227,24 +233,51 @@ export class PlanService {
   }
 
   private async today(trx: TeamTransaction, name: string, rig: Rig): Promise<ToJudge> {
-    const pieces = await this.gear.byIds(trx, gearIdsOf(rig));
+    return caseOf(name, rig, await this.thatDay(trx, gearIdsOf(rig)));
+  }
+
+  /** What plans are judged by today: the facts of pieces, the settings, the day. */
+  private async thatDay(trx: TeamTransaction, gearIds: readonly string[]): Promise<ThatDay> {
+    const pieces = await this.gear.byIds(trx, gearIds);
     const { policy, contentHash } = await this.teams.policyInForce(trx);
-    const order = new Map(gearIdsOf(rig).map((id, index) => [id, index]));
-    const gear = pieces.map(gearFactsOf).sort((a, b) => (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0));
-    return { judgedCase: { kind: 'rig', name, asOf: this.clock.today(), rig, gear, policy }, policyHash: contentHash };
+    const facts = new Map(pieces.map((piece) => [piece.gearId, gearFactsOf(piece)]));
+    return { facts, policy, policyHash: contentHash, asOf: this.clock.today() };
   }
 
   /** A plan with what it would be judged by today, and why what it was saved with no longer stands. */
   async gathered(trx: TeamTransaction, plan: StoredPlan): Promise<Gathered> {
-    const saved = readStored(`Plan ${plan.planId} version ${plan.version}`, readCase(plan.judgedCase));
-    const { judgedCase, policyHash } = await this.today(trx, plan.name, saved.rig);
-    const facts = new Map(judgedCase.gear.map((piece) => [piece.id, piece]));
-    const kept = { ...plan, goodUntil: plan.report.goodUntil, piecesChanged: changesOfPieces(saved.gear, facts) };
-    return { plan, saved, judgedCase, policyHash, reasons: outOfDateReasons(kept, { policyHash, today: judgedCase.asOf }) };
+    const [gathered] = await this.gatheredAll(trx, [plan]);
+    if (!gathered) throw new Error(`Broken invariant: plan ${plan.planId} was not gathered`);
+    return gathered;
+  }
+
+  /** The same for many, whose pieces and settings are read once. */
+  async gatheredAll(trx: TeamTransaction, plans: readonly StoredPlan[]): Promise<readonly Gathered[]> {
+    const cases = plans.map((plan) => readStored(`Plan ${plan.planId} version ${plan.version}`, readCase(plan.judgedCase)));
+    const day = await this.thatDay(trx, [...new Set(cases.flatMap(({ rig }) => gearIdsOf(rig)))]);
+    return plans.map((plan, index) => {
+      const saved = cases[index] as Case;
+      const { judgedCase, policyHash } = caseOf(plan.name, saved.rig, day);
+      const kept = { ...plan, goodUntil: plan.report.goodUntil, piecesChanged: changesOfPieces(saved.gear, day.facts) };
+      return { plan, saved, judgedCase, policyHash, reasons: outOfDateReasons(kept, { policyHash, today: day.asOf }) };
+    });
   }
 }
 
 const JUDGES = 'Judging the plan';
+
+interface ThatDay {
+  readonly facts: ReadonlyMap<string, GearFacts>;
+  readonly policy: Policy;
+  readonly policyHash: string;
+  readonly asOf: string;
+}
+
+/** A rig with its pieces in the order in which it names them. */
+function caseOf(name: string, rig: Rig, { facts, policy, policyHash, asOf }: ThatDay): ToJudge {
+  const gear = gearIdsOf(rig).flatMap((id) => facts.get(id) ?? []);
+  return { judgedCase: { kind: 'rig', name, asOf, rig, gear, policy }, policyHash };
+}
 
 /** The pieces that a rig names by ids that the register could have. */
 const registered = (rig: Rig) => gearIdsOf(rig).filter((id) => UUID.test(id));

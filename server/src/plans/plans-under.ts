@@ -1,12 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import type { PlanUnderPolicy } from '@wainrope/contract';
-import type { Policy } from '@wainrope/core';
+import { isTouched, type Policy, policyDifferences } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { TeamDatabase } from '../database/team-database.ts';
+import type { JudgedOnce } from '../judging/judge.worker.ts';
 import { Judging } from '../judging/judging.ts';
 import { type Run, THREADS } from '../threads/worker-pool.ts';
 import { PlanRepository, type StoredPlan } from './plan.repository.ts';
-import { PlanService } from './plan.service.ts';
+import { type Gathered, PlanService } from './plan.service.ts';
 
 /** Plans whose cases are in memory at once. */
 const AT_ONCE = 20;
@@ -40,22 +41,25 @@ export class PlansUnder {
   private async gathered(actor: Actor, after: string | undefined) {
     return this.database.inTeam(actor.teamId, async (trx) => {
       const plans = await this.repository.page(trx, { limit: AT_ONCE, ...(after !== undefined && { after }) });
-      const page: Awaited<ReturnType<PlanService['gathered']>>[] = [];
-      for (const plan of plans) page.push(await this.plans.gathered(trx, plan));
-      return { page, next: plans.length === AT_ONCE ? pageKey(plans.at(-1)) : undefined };
+      return { page: await this.plans.gatheredAll(trx, plans), next: plans.length === AT_ONCE ? pageKey(plans.at(-1)) : undefined };
     });
   }
 
-  /** What was kept still stands where nothing speaks against it; anything else is judged anew. */
+  /** What was kept still stands where nothing speaks against it, and under other settings too where they differ in nothing that it was judged by. */
   private async outcome(
-    { plan, judgedCase, reasons }: Awaited<ReturnType<PlanService['gathered']>>,
+    { plan, judgedCase, reasons }: Gathered,
     policy: Policy,
     signal: AbortSignal | undefined,
   ): Promise<PlanUnderPolicy> {
-    const before = reasons.length === 0 ? plan.report.verdict : (await this.judging.report(judgedCase, { signal })).verdict;
-    const after = (await this.judging.report({ ...judgedCase, policy }, { signal })).verdict;
-    return { planId: plan.planId, name: plan.name, before, after };
+    const { planId, name } = plan;
+    const stands = reasons.length === 0 ? { verdict: plan.report.verdict, policyRead: plan.policyRead } : undefined;
+    const { verdict: before, policyRead } = stands ?? verdictOf(await this.judging.judged(judgedCase, { signal }));
+    const differences = policyDifferences(judgedCase.policy, policy);
+    if (policyRead && !isTouched(policyRead, differences)) return { planId, name, before, after: before };
+    return { planId, name, before, after: (await this.judging.report({ ...judgedCase, policy }, { signal })).verdict };
   }
 }
+
+const verdictOf = ({ report: { verdict }, policyRead }: JudgedOnce) => ({ verdict, policyRead });
 
 const pageKey = (plan: StoredPlan | undefined) => plan && `${plan.name.toLowerCase()}\u001f${plan.planId}`;

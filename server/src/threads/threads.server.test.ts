@@ -34,19 +34,22 @@ describe('the pool', () => {
   });
   it('lets so many wait and tells whoever comes after that it is busy', async () => {
     const pool = server.app.get(WorkerPool);
-    const stop = new AbortController();
+    const stops: AbortController[] = [];
+    const endless = () => {
+      const stop = new AbortController();
+      stops.push(stop);
+      return pool.run(ENDLESS, Number.POSITIVE_INFINITY, { signal: stop.signal });
+    };
     const refused: { readonly at: number; readonly problem: unknown }[] = [];
     const asked = Array.from({ length: THREADS + MOST_WAITING + 2 }, (_, at) =>
-      pool
-        .run(ENDLESS, Number.POSITIVE_INFINITY, { signal: stop.signal })
-        .catch((error: unknown) => refused.push({ at, problem: error instanceof ProblemException && error.problem })),
+      endless().catch((error: unknown) => refused.push({ at, problem: error instanceof ProblemException && error.problem })),
     );
     await vi.waitFor(() => expect(refused).not.toEqual([]), { timeout: 60_000 });
     // Threads that are still starting have taken nothing on yet.
     expect(refused[0]?.at).toBeGreaterThanOrEqual(MOST_WAITING);
     expect(refused[0]?.at).toBeLessThanOrEqual(MOST_WAITING + THREADS);
     expect(refused[0]?.problem).toMatchObject({ status: 503, title: 'Busy' });
-    stop.abort();
+    for (const stop of stops) stop.abort();
     await Promise.all(asked);
     expect(await pool.run(ENDLESS, 1)).toBe('done');
   });
@@ -138,16 +141,43 @@ describe('what takes long', () => {
   });
 });
 
-it('a policy’s preview tells how many plans it has judged, and judges one that stands by other settings only', async () => {
-  const judged = vi.spyOn(server.app.get(Judging), 'report');
-  const { body: policy } = await server.http.get('/api/v1/policy').expect(200);
-  const { body: list } = await server.http.get('/api/v1/plans').expect(200);
-  const content = { ...policy.content, minWrapsLeft: policy.content.minWrapsLeft };
-  const { body } = await server.http.post('/api/v1/policy/preview').send({ content }).expect(200);
-  expect(body.plans).toHaveLength(list.items.length);
-  expect(body.plans.every(({ before, after }: { before: string; after: string }) => before === after)).toBe(true);
-  expect(judged).toHaveBeenCalledTimes(list.items.length);
-  judged.mockRestore();
+describe('a preview of settings', () => {
+  interface Under {
+    readonly before: string;
+    readonly after: string;
+  }
+  /** The settings in force with one figure changed, and how many judgements it takes to know what follows for every plan. */
+  async function preview(change: (content: Record<string, { value: number } & Record<string, { value: number }>>) => void) {
+    const { body: policy } = await server.http.get('/api/v1/policy').expect(200);
+    change(policy.content);
+    const judged = vi.spyOn(server.app.get(WorkerPool), 'run');
+    const { body } = await server.http.post('/api/v1/policy/preview').send({ content: policy.content }).expect(200);
+    const times = judged.mock.calls.length;
+    judged.mockRestore();
+    return { plans: body.plans as readonly Under[], times };
+  }
+
+  it('judges nothing where nothing is changed, only what a figure can touch, and all where it touches all', async () => {
+    const { body: list } = await server.http.get('/api/v1/plans').expect(200);
+    const outOfDate = list.items.filter((plan: { outOfDate: readonly string[] }) => plan.outOfDate.length > 0).length;
+    const none = await preview(() => undefined);
+    expect(none.plans).toHaveLength(list.items.length);
+    expect(none.plans.every(({ before, after }) => before === after)).toBe(true);
+    expect(none.times).toBeLessThanOrEqual(outOfDate);
+    // What is out of date was judged just now, and is remembered.
+    expect((await preview(() => undefined)).times).toBe(0);
+    const some = await preview((content) => {
+      const table = content.runUp as unknown as { greatestFactor: { value: number } };
+      table.greatestFactor.value *= 1.01;
+    });
+    expect(some.times).toBeGreaterThan(0);
+    expect(some.times).toBeLessThan(list.items.length);
+    const all = await preview((content) => {
+      const table = content.condition as unknown as { A: { value: number } };
+      table.A.value = 0.5;
+    });
+    expect(all.times).toBeGreaterThan(some.times);
+  });
 });
 
 it('a report from a thread is the one that core writes', async () => {

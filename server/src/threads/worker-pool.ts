@@ -47,6 +47,8 @@ export class WorkerPool implements OnApplicationShutdown {
     const task: ThreadTask<I> = tell ? { input, progress: port2 } : { input };
     try {
       return await pool.run(task, { filename: file.url, ...(tell && { transferList: [port2] }), ...(signal && { signal }) });
+    } catch (error) {
+      throw (error as { readonly code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge() : error;
     } finally {
       port1.close();
       port2.close();
@@ -68,6 +70,13 @@ export class WorkerPool implements OnApplicationShutdown {
     await this.pool?.destroy();
   }
 }
+
+const tooLarge = () =>
+  new ProblemException({
+    status: 413,
+    title: 'Too large',
+    detail: `This takes more than ${MOST_MEMORY_MB} MB of the server’s memory. Nothing was saved; send it in smaller parts.`,
+  });
 
 const busy = () =>
   new ProblemException({

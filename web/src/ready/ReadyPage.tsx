@@ -277,7 +277,12 @@ function Changed() {
       <h2 className="stitched pb-1.5 text-xl">{visit.since ? `Since you looked ${ago(visit.since)}` : 'Lately'}</h2>
       {visit.count === 0 && <p className="pt-2 text-quiet">Nobody else changed anything.</p>}
       <TrailList entries={visit.entries} />
-      {visit.count > visit.entries.length && <p className="pt-1 text-quiet">and {visit.count - visit.entries.length} more</p>}
+      {visit.count > visit.entries.length && (
+        <p className="pt-1 text-quiet">
+          and {visit.isMore && 'at least '}
+          {visit.count - visit.entries.length} more
+        </p>
+      )}
       {visit.count > 0 && (
         <button type="button" className="action mt-3" onClick={() => seen({ visitSeen: { upTo: visit.newest } })}>
           I have seen it

@@ -1,5 +1,5 @@
 import { ropePerTravel } from '../../moment/winch-work.ts';
-import { addMonths } from '../../quantity/calendar.ts';
+import { addDays, addMonths } from '../../quantity/calendar.ts';
 import { ageLimitDay } from '../../rating/age-limit.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
@@ -105,7 +105,7 @@ function verdictOf(findings: readonly Finding[], weakest: Place | undefined): Ve
   return weakest?.judged ? 'clear-judged' : 'clear';
 }
 
-/** The earliest later day on which an inspection falls due, a first year ends or a soft good comes of age. */
+/** The last day on which nothing has changed with time: an inspection falls due, a first year ends or a soft good comes of age after it. */
 function goodUntil(rig: ResolvedRig): string | undefined {
   const { asOf, policy } = rig;
   let first: string | undefined;
@@ -115,7 +115,7 @@ function goodUntil(rig: ResolvedRig): string | undefined {
   for (const { piece } of namedPieces(rig)) {
     take(piece.inspection?.nextDue);
     if (piece.inspection === undefined && piece.firstUsedOn !== undefined)
-      take(addMonths(piece.firstUsedOn, policy.care.youngMonths.value));
+      take(addDays(addMonths(piece.firstUsedOn, policy.care.youngMonths.value), -1));
     take(ageLimitDay(piece, policy));
   }
   return first;
