@@ -109,9 +109,9 @@ const FILE = {
 const SHEET: InspectionSheet = standardSheets['tree-strap'];
 const [failing = ''] = SHEET.points.map(({ id }) => id);
 const ANSWERS = { points: Object.fromEntries(SHEET.points.map(({ id }) => [id, 'ok'])), measures: {}, notes: {} };
-/** The smallest picture there is. */
+/** A picture of sixteen by twelve pixels. */
 const PICTURE =
-  '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=';
+  '/9j/2wBDAAoHBwgHBgoICAgLCgoLDhgQDg0NDh0VFhEYIx8lJCIfIiEmKzcvJik0KSEiMEExNDk7Pj4+JS5ESUM8SDc9Pjv/2wBDAQoLCw4NDhwQEBw7KCIoOzs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozs7Ozv/wAARCAAMABADASIAAhEBAxEB/8QAFQABAQAAAAAAAAAAAAAAAAAAAAX/xAAUEAEAAAAAAAAAAAAAAAAAAAAA/8QAFAEBAAAAAAAAAAAAAAAAAAAABP/EABQRAQAAAAAAAAAAAAAAAAAAAAD/2gAMAwEAAhEDEQA/AJoAYr//2Q==';
 const POLICY = {
   ...teamStandard,
   winch: { ...teamStandard.winch, reserveWrapsSynthetic: { value: 12, source: 'What the team has decided' } },

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { type InspectionSheet, standardSheets } from '@wainrope/core';
+import sharp from 'sharp';
 import type supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { base64, newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
@@ -343,11 +344,19 @@ describe('what a device kept until there was a signal', () => {
 });
 
 describe('photos', () => {
-  const jpeg = Buffer.concat([
-    Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0, 16]),
-    Buffer.from('Exif GPS 54.1N'),
-    Buffer.from([0xff, 0xda, 0, 3, 1, 9, 9, 0xff, 0xd9]),
-  ]);
+  let jpeg: Buffer;
+  beforeAll(async () => {
+    const plain = await sharp({ create: { width: 64, height: 48, channels: 3, background: '#5a7850' } })
+      .jpeg()
+      .toBuffer();
+    jpeg = Buffer.concat([
+      plain.subarray(0, 2),
+      Buffer.from([0xff, 0xe1, 0, 16]),
+      Buffer.from('Exif GPS 54.1N'),
+      plain.subarray(2),
+      Buffer.from('GPS behind it'),
+    ]);
+  });
   it('are kept without what the camera wrote, once, and shown to the team', async () => {
     const gearId = await strap();
     const made = inspection(gearId);

@@ -24,7 +24,11 @@ import { factsChange, gearName } from '../gear/gear.service.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { refuseForOthers } from './confirmed-by.ts';
 import { InspectionRepository } from './inspection.repository.ts';
-import { pictureOnly } from './photo-bytes.ts';
+import { redrawn } from './photo-bytes.ts';
+
+/** Pixels of the longer side, as photos are kept. */
+const PHOTO_MAX_SIDE = 2400;
+const THUMBNAIL_MAX_SIDE = 320;
 
 const subjectWords = { inspection: 'the inspection', vehicle: 'the page', 'hook-up': 'the hook-up book entry' } as const;
 
@@ -180,8 +184,8 @@ export class PieceCareService {
   async addPhoto(actor: Actor, { confirmedBy, ...photo }: PhotoCreate): Promise<PhotoView> {
     refuseForOthers(actor, confirmedBy);
     const { photoId, subjectId, subjectKind, contentBase64, thumbnailBase64 } = photo;
-    const content = picture(contentBase64, 'contentBase64', PHOTO_MAX_BYTES);
-    const thumbnail = picture(thumbnailBase64, 'thumbnailBase64', THUMBNAIL_MAX_BYTES);
+    const content = await picture(contentBase64, 'contentBase64', { side: PHOTO_MAX_SIDE, bytes: PHOTO_MAX_BYTES });
+    const thumbnail = await picture(thumbnailBase64, 'thumbnailBase64', { side: THUMBNAIL_MAX_SIDE, bytes: THUMBNAIL_MAX_BYTES });
     return this.database.inTeamOnce(actor.teamId, photoId, async (trx) => {
       if (await this.repository.hasPhoto(trx, photoId)) return { photoId };
       const name = await this.repository.photoSubject(trx, subjectKind, subjectId);
@@ -219,10 +223,8 @@ export class PieceCareService {
   }
 }
 
-function picture(base64: string, path: string, most: number): Buffer {
-  const outcome = pictureOnly(Buffer.from(base64, 'base64'));
+async function picture(base64: string, path: string, most: Parameters<typeof redrawn>[1]): Promise<Buffer> {
+  const outcome = await redrawn(Buffer.from(base64, 'base64'), most);
   if (!outcome.ok) throw invalid([{ path, message: outcome.message }]);
-  if (outcome.bytes.length > most)
-    throw invalid([{ path, message: `The picture has ${outcome.bytes.length} bytes; at most ${most} are kept.` }]);
   return outcome.bytes;
 }
