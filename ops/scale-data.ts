@@ -104,6 +104,7 @@ export const statements = ({ teams, pieces, inspections, plans }: Size): readonl
   `insert into sign_in_session (sid, sess, expire)
    select 'many' || n, json_build_object('cookie', json_build_object(), 'signedIn', json_build_object('accountId', md5(n::text)::uuid)), now() + interval '20 days'
    from generate_series(1, 50000) n`,
+  'update gear set (last_inspection_id, last_inspected_on, last_due_on) = (select * from last_inspection_of(team_id, gear_id))',
   'set session_replication_role = origin',
 ];
 
@@ -130,6 +131,7 @@ const GROWN = [
      generate_series(1, 18000) k`,
   `insert into inspection (team_id, inspection_id, gear_id, inspected_on, grade, next_due_on, kind, counts, recorded_by)
    select team_id, gen_random_uuid(), gear_id, date '2026-01-01', 'A', date '2027-01-01', 'calendar', true, changed_by from gear where tag like 'T-%'`,
+  "update gear set (last_inspection_id, last_inspected_on, last_due_on) = (select * from last_inspection_of(team_id, gear_id)) where tag like 'T-%'",
   `insert into gear_mark (team_id, gear_id, mark_no, as_written, basis, source, setting_decided, readings)
    select g.team_id, g.gear_id, 1, m.as_written, m.basis, m.source, m.setting_decided, m.readings from gear g,
      (select * from gear_mark limit 1) m where g.tag like 'T-%'`,

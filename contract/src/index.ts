@@ -31,13 +31,15 @@ export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, s
 export { DocumentField, type DocumentName, documentFieldsOf, documentNames } from './documents/document-field.ts';
 export { documents } from './documents/documents.ts';
 export { filled, nothingLeft, type OptionalOf } from './every-field.ts';
-export { dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
+export { type DueFacts, dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
 export {
   GearChange,
   GearCreate,
   GearInput,
   GearPage,
   GearPageQuery,
+  GearPageStarts,
+  GearPageStartsQuery,
   GearView,
   LastInspection,
   MarkInput,

@@ -128,5 +128,17 @@ export class GearPage {
 
 export class GearPageQuery {
   @IsOptional() @IsString() @MaxLength(40) after?: string;
+  /** The last tag that belongs to the page, where pages are asked for side by side. */
+  @IsOptional() @IsString() @MaxLength(40) upTo?: string;
   @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(1000) limit?: number;
+}
+
+/** Where the pages of the register begin behind a tag: each is what follows one of these up to the next, whatever is added meanwhile. */
+export class GearPageStarts {
+  @IsArray() @IsString({ each: true }) starts!: readonly string[];
+}
+
+export class GearPageStartsQuery {
+  @IsString() @MaxLength(40) after!: string;
+  @Type(() => Number) @IsInt() @Min(1) @Max(1000) limit!: number;
 }

@@ -35,7 +35,7 @@ export class BoardService {
   async reminders(actor: Actor): Promise<Reminders> {
     const today = this.clock.today();
     return this.database.inTeam(actor.teamId, async (trx) => ({
-      overdue: (await this.gear.dues(trx)).filter((piece) => wantsInspecting({ ...piece, state: 'in-use' }, today)).length,
+      overdue: (await this.gear.dues(trx, today)).filter((piece) => wantsInspecting({ ...piece, state: 'in-use' }, today)).length,
       lateBack: await this.outings.lateOn(trx, today),
     }));
   }

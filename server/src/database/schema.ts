@@ -156,6 +156,10 @@ export interface GearTable {
   tag: string;
   /** The tag in lower case, made by the database. */
   tag_key: GeneratedAlways<string>;
+  /** The last inspection that counts, written by the database. */
+  last_inspection_id: ColumnType<string | null, never, never>;
+  last_inspected_on: ColumnType<Day, never, never>;
+  last_due_on: ColumnType<Day, never, never>;
   kind: string;
   name: string;
   state: string;

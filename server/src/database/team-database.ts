@@ -15,7 +15,7 @@ export type TeamTransaction = Transaction<Database>;
 @Injectable()
 export class TeamDatabase implements OnApplicationShutdown {
   /** Shared with the session store. */
-  readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10, ...WAITS });
+  readonly pool = new pg.Pool({ connectionString: requiredUrl(), max: 10, idleTimeoutMillis: IDLE_MS, ...WAITS });
   private readonly db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: this.pool }) });
 
   private readonly closing: (() => void)[] = [];
@@ -83,6 +83,9 @@ export class TeamDatabase implements OnApplicationShutdown {
     await this.db.destroy();
   }
 }
+
+/** A connection that nobody used for so long is closed; a new one costs whoever comes next tens of milliseconds. */
+const IDLE_MS = 300_000;
 
 /** Milliseconds: for a connection, for a statement, for a lock, and in which a transaction may do nothing. */
 const WAITS = {

@@ -5,6 +5,8 @@ import {
   GearCreate,
   GearPage,
   GearPageQuery,
+  GearPageStarts,
+  GearPageStartsQuery,
   GearView,
   ImportCommit,
   ImportPreview,
@@ -30,6 +32,13 @@ export class GearController {
   @ApiOkResponse({ type: GearPage })
   listGear(@CurrentActor() actor: Actor, @Query() query: GearPageQuery): Promise<GearPage> {
     return this.service.page(actor, query);
+  }
+
+  @Get('pages')
+  @Needs('register.read')
+  @ApiOkResponse({ type: GearPageStarts })
+  listGearPages(@CurrentActor() actor: Actor, @Query() query: GearPageStartsQuery): Promise<GearPageStarts> {
+    return this.service.starts(actor, query);
   }
 
   @Get('export.csv')

@@ -39,7 +39,12 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     firstUsedOn: row.first_used_on ?? undefined,
     renewedUntil: row.renewed_until ?? undefined,
     note: row.note ?? undefined,
-    inspection: lastInspection(inspection, due),
+    inspection: inspection && {
+      on: inspection.inspected_on,
+      grade: inspection.grade as Grade,
+      ...dueDay(inspection.next_due_on, due),
+      ...given('by', inspection.inspector),
+    },
     away,
   };
   return {
@@ -57,17 +62,12 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
   };
 }
 
-/** The last inspection of a piece, with the day that exposure has brought forward. */
-export function lastInspection(row: InspectionRow | undefined, due: InspectionDue | undefined): GearView['inspection'] {
-  return (
-    row && {
-      on: row.inspected_on,
-      grade: row.grade as Grade,
-      ...given('nextDue', due?.on ?? row.next_due_on),
-      ...given('by', row.inspector),
-      ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
-    }
-  );
+/** The day on which a piece falls due, and what has brought it forward. */
+export function dueDay(kept: string | null, due: InspectionDue | undefined) {
+  return {
+    ...given('nextDue', due?.on ?? kept),
+    ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
+  };
 }
 
 function markView({ as_written, basis, source, setting_decided, confirmed_unit, readings }: MarkRow): MarkView {

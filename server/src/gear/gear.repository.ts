@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { filled, type GearView, type PieceAway } from '@wainrope/contract';
+import type { DueFacts, GearView, PieceAway } from '@wainrope/contract';
 import { canonicalJson, type Exposure, type InspectionDue, inspectionDue, type Mark, type TonUnit } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
@@ -8,7 +8,7 @@ import { gathered } from '../database/rows.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
-import { type GearRow, gearView, type InspectionRow, lastInspection, markRows } from './gear.mapper.ts';
+import { dueDay, type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
 
 /** Every column that what a person enters goes into. */
 export type GearColumns = Required<Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>>;
@@ -22,7 +22,9 @@ export interface NewInspection {
 }
 
 /** What tells when a piece wants inspecting. */
-export type PieceDues = Pick<GearView, 'tag' | 'name' | 'kitId' | 'overloadsSinceInspection' | 'inspection'>;
+export type PieceDues = DueFacts & Pick<GearView, 'tag' | 'name' | 'kitId'>;
+
+type Inspected = Pick<GearRow, 'gear_id' | 'last_inspected_on' | 'last_due_on'>;
 
 /** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
 const CHUNK = 500;
@@ -35,11 +37,21 @@ function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
 export class GearRepository {
   constructor(private readonly teams: TeamRepository) {}
 
-  /** One page in tag order, after a tag. */
-  async page(trx: TeamTransaction, { after, limit }: { readonly after?: string; readonly limit: number }): Promise<readonly GearView[]> {
+  /** One page in tag order, after a tag and up to another. */
+  async page(trx: TeamTransaction, { after, upTo, limit }: Part): Promise<readonly GearView[]> {
     let query = trx.selectFrom('gear').selectAll();
     if (after !== undefined) query = query.where('tag_key', '>', after.toLowerCase());
+    if (upTo !== undefined) query = query.where('tag_key', '<=', upTo.toLowerCase());
     return this.withDetails(trx, await query.orderBy('tag_key').limit(limit).execute());
+  }
+
+  /** After which tags pages of so many begin, behind a tag, that one first. */
+  async pageStarts(trx: TeamTransaction, { after, limit }: { readonly after: string; readonly limit: number }): Promise<string[]> {
+    const { rows } = await sql<{ tag_key: string }>`
+      select tag_key from (
+        select tag_key, row_number() over (order by tag_key) as n, count(*) over () as total from gear where tag_key > ${after.toLowerCase()}) r
+      where n % ${limit} = 0 and n < total order by n`.execute(trx);
+    return [after, ...rows.map(({ tag_key }) => tag_key)];
   }
 
   async byIds(trx: TeamTransaction, ids: readonly string[]): Promise<readonly GearView[]> {
@@ -58,10 +70,6 @@ export class GearRepository {
   async byTags(trx: TeamTransaction, tags: readonly string[]): Promise<readonly GearView[]> {
     const rows = await trx.selectFrom('gear').selectAll().where('tag_key', '=', sql<string>`any(${tags}::text[])`).execute();
     return this.withDetails(trx, rows);
-  }
-
-  async all(trx: TeamTransaction): Promise<readonly GearView[]> {
-    return this.withDetails(trx, await trx.selectFrom('gear').selectAll().orderBy('tag_key').execute());
   }
 
   async byId(trx: TeamTransaction, gearId: string): Promise<GearView | undefined> {
@@ -102,10 +110,10 @@ export class GearRepository {
       .where('gear_id', '=', sql<string>`any(${ids}::uuid[])`)
       .orderBy('mark_no')
       .execute();
-    const latest = await this.latest(trx, ids);
+    const latest = await this.latest(trx, rows);
     const marksOf = groupByGear(marks);
     const inspectionOf = new Map(latest.map((row) => [row.gear_id, row]));
-    const dueOf = await this.brought(trx, latest);
+    const dueOf = await this.brought(trx, rows);
     const awayOf = await this.away(trx, ids);
     return rows.map((row) =>
       gearView(row, marksOf.get(row.gear_id) ?? [], {
@@ -116,16 +124,14 @@ export class GearRepository {
     );
   }
 
-  /** The last inspection of each piece that counts and that none corrects: one step into an index a piece, however many there are. */
-  private async latest(trx: TeamTransaction, ids: readonly string[]): Promise<readonly InspectionRow[]> {
+  /** The last inspection of each piece that counts and that none corrects. */
+  private async latest(trx: TeamTransaction, pieces: readonly Pick<GearRow, 'last_inspection_id'>[]): Promise<readonly InspectionRow[]> {
+    const ids = pieces.flatMap(({ last_inspection_id }) => last_inspection_id ?? []);
+    if (ids.length === 0) return [];
     const { rows } = await sql<InspectionRow>`
-      select i.gear_id, i.inspected_on, i.grade, i.next_due_on, case when i.kind = 'on-record' then i.inspector else p.name end as inspector
-      from unnest(${ids}::uuid[]) as asked (gear_id)
-      cross join lateral (
-        select * from inspection l
-        where l.gear_id = asked.gear_id and l.counts and not exists (select 1 from inspection c where c.corrects = l.inspection_id)
-        order by l.inspected_on desc, l.recorded_no desc limit 1) i
-      join person p on p.person_id = i.recorded_by`.execute(trx);
+      select i.gear_id, i.inspected_on, i.grade, i.next_due_on,
+        case when i.kind = 'on-record' then i.inspector else (select p.name from person p where p.person_id = i.recorded_by) end as inspector
+      from inspection i where i.inspection_id = any(${ids}::uuid[])`.execute(trx);
     return rows;
   }
 
@@ -158,43 +164,50 @@ export class GearRepository {
       .execute();
   }
 
-  /** When each piece that is not retired wants inspecting, and no more of it: a whole register in a few statements. */
-  async dues(trx: TeamTransaction): Promise<readonly PieceDues[]> {
-    const rows = await trx
+  /** When each piece that is not retired wants inspecting, and no more of it; with a day, only those of which that may be asked by then. */
+  async dues(trx: TeamTransaction, by?: string): Promise<readonly PieceDues[]> {
+    let query = trx
       .selectFrom('gear')
-      .select(['gear_id', 'tag', 'name', 'kit_id', 'overloads_since_inspection'])
-      .where('state', '<>', 'retired')
-      .orderBy('tag_key')
-      .execute();
-    const latest = await this.latest(
-      trx,
-      rows.map(({ gear_id }) => gear_id),
-    );
-    const inspectionOf = new Map(latest.map((row) => [row.gear_id, row]));
-    const dueOf = await this.brought(trx, latest);
-    return rows.map(({ gear_id, tag, name, kit_id, overloads_since_inspection }) => ({
+      .select(['gear_id', 'tag', 'name', 'kit_id', 'overloads_since_inspection', 'last_inspected_on', 'last_due_on'])
+      .where('state', '<>', 'retired');
+    if (by !== undefined)
+      query = query.where((eb) =>
+        eb.or([
+          eb('overloads_since_inspection', '>', 0),
+          eb('last_inspected_on', 'is', null),
+          eb('last_due_on', '<', by),
+          sql<boolean>`exists (select 1 from exposure e where e.gear_id = gear.gear_id and e.met_on >= gear.last_inspected_on offset 0)`,
+        ]),
+      );
+    const rows = await query.orderBy('tag_key').execute();
+    const dueOf = await this.brought(trx, rows);
+    return rows.map(({ gear_id, tag, name, kit_id, overloads_since_inspection, last_inspected_on, last_due_on }) => ({
       tag,
       name,
       overloadsSinceInspection: overloads_since_inspection,
-      ...filled({ kitId: kit_id ?? undefined, inspection: lastInspection(inspectionOf.get(gear_id), dueOf.get(gear_id)) }),
+      ...(kit_id !== null && { kitId: kit_id }),
+      ...(last_inspected_on !== null && { inspection: dueDay(last_due_on, dueOf.get(gear_id)) }),
     }));
   }
 
   /** Due days that exposure since the last inspection has brought forward. */
-  private async brought(trx: TeamTransaction, latest: readonly InspectionRow[]): Promise<ReadonlyMap<string, InspectionDue>> {
-    const dated = latest.filter(({ next_due_on }) => next_due_on !== null);
+  private async brought(trx: TeamTransaction, pieces: readonly Inspected[]): Promise<ReadonlyMap<string, InspectionDue>> {
+    const dated = pieces.flatMap(({ gear_id, last_inspected_on: on, last_due_on: nextDue }) =>
+      on === null || nextDue === null ? [] : [{ gear_id, on, nextDue }],
+    );
+    if (dated.length === 0) return new Map();
     const { rows: met } = await sql<MetRow>`
-      select e.gear_id, e.kind, e.met_on
-      from unnest(${dated.map(({ gear_id }) => gear_id)}::uuid[], ${dated.map(({ inspected_on }) => inspected_on)}::date[]) as since (gear_id, day)
-      join exposure e on e.gear_id = since.gear_id and e.met_on >= since.day`.execute(trx);
+      select since.gear_id, e.kind, e.met_on
+      from unnest(${dated.map(({ gear_id }) => gear_id)}::uuid[], ${dated.map(({ on }) => on)}::date[]) as since (gear_id, day)
+      cross join lateral (
+        select x.kind, x.met_on from exposure x where x.gear_id = since.gear_id and x.met_on >= since.day offset 0) e`.execute(trx);
     if (met.length === 0) return new Map();
     const { policy } = await this.teams.policyInForce(trx);
     const exposures = groupByGear(met);
     return new Map(
-      latest.flatMap(({ gear_id, inspected_on, next_due_on }) => {
+      dated.flatMap(({ gear_id, on, nextDue }) => {
         const list = (exposures.get(gear_id) ?? []).map(({ kind, met_on }) => ({ kind: kind as Exposure['kind'], on: met_on }));
-        if (next_due_on === null || list.length === 0) return [];
-        const due = inspectionDue({ on: inspected_on, nextDue: next_due_on }, list, policy);
+        const due = list.length === 0 ? undefined : inspectionDue({ on, nextDue }, list, policy);
         return due ? [[gear_id, due] as const] : [];
       }),
     );
@@ -312,6 +325,12 @@ export class GearRepository {
 
 const some = (trx: TeamTransaction, gearIds: readonly string[]) =>
   trx.selectFrom('gear').where('gear_id', '=', sql<string>`any(${gearIds}::uuid[])`);
+
+interface Part {
+  readonly after?: string;
+  readonly upTo?: string;
+  readonly limit: number;
+}
 
 interface MetRow {
   readonly gear_id: string;

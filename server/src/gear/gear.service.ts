@@ -6,6 +6,8 @@ import {
   type GearInput,
   type GearPage,
   type GearPageQuery,
+  type GearPageStarts,
+  type GearPageStartsQuery,
   type GearView,
   gearFactsOf,
   nothingLeft,
@@ -30,13 +32,15 @@ export class GearService {
     private readonly audit: AuditTrail,
   ) {}
 
-  async page(actor: Actor, { after, limit = PAGE }: GearPageQuery): Promise<GearPage> {
-    const items = await this.database.inTeam(actor.teamId, (trx) =>
-      this.repository.page(trx, { limit: limit + 1, ...(after !== undefined && { after }) }),
-    );
+  async page(actor: Actor, { limit = PAGE, ...part }: GearPageQuery): Promise<GearPage> {
+    const items = await this.database.inTeam(actor.teamId, (trx) => this.repository.page(trx, { ...part, limit: limit + 1 }));
     const shown = items.slice(0, limit);
     const next = items.length > limit ? shown.at(-1)?.tag : undefined;
     return { items: [...shown], ...(next !== undefined && { next }) };
+  }
+
+  async starts(actor: Actor, query: GearPageStartsQuery): Promise<GearPageStarts> {
+    return { starts: await this.database.inTeam(actor.teamId, (trx) => this.repository.pageStarts(trx, query)) };
   }
 
   async get(actor: Actor, gearId: string): Promise<GearView> {

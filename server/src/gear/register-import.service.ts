@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setImmediate as others } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import {
   exportColumns,
@@ -27,6 +28,9 @@ import type { ReadInput, ReadLine, ReadOutcome, ReadRegister } from './read-regi
 
 const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
 const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
+
+/** Pieces that are read or written before others are answered. */
+const AT_ONCE = 200;
 
 /** So often rows are held against the register again because it changed meanwhile. */
 const ATTEMPTS = 4;
@@ -81,17 +85,29 @@ export class RegisterImportService {
   }
 
   async exportCsv(actor: Actor): Promise<string> {
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      const whereabouts = await this.teams.whereabouts(trx);
-      const rows = (await this.repository.all(trx)).map((gear) => writeRegisterRow(registerRowOf(gear, whereabouts)));
-      const used = exportColumns
-        .map(({ key }) => key)
-        .filter((key) => ['tag', 'class', 'name'].includes(key) || rows.some((row) => row[key] !== undefined));
-      return stringify(
-        rows.map((row) => used.map((key) => guardCell(row[key] ?? ''))),
-        { header: true, columns: used },
-      );
-    });
+    const rows = await this.database.inTeamAtOneMoment(actor.teamId, (trx) => this.written(trx));
+    const used = exportColumns
+      .map(({ key }) => key)
+      .filter((key) => ['tag', 'class', 'name'].includes(key) || rows.some((row) => row[key] !== undefined));
+    let text = stringify([used]);
+    for (let first = 0; first < rows.length; first += AT_ONCE) {
+      const some = rows.slice(first, first + AT_ONCE);
+      text += stringify(some.map((row) => used.map((key) => guardCell(row[key] ?? ''))));
+      await others();
+    }
+    return text;
+  }
+
+  /** The whole register as rows of a file, read a part at a time, so that others are answered between. */
+  private async written(trx: TeamTransaction): Promise<readonly ReturnType<typeof writeRegisterRow>[]> {
+    const whereabouts = await this.teams.whereabouts(trx);
+    const rows: ReturnType<typeof writeRegisterRow>[] = [];
+    for (let after: string | undefined; ; ) {
+      const part = await this.repository.page(trx, { limit: AT_ONCE, ...(after !== undefined && { after }) });
+      rows.push(...part.map((gear) => writeRegisterRow(registerRowOf(gear, whereabouts))));
+      if (part.length < AT_ONCE) return rows;
+      after = part.at(-1)?.tag;
+    }
   }
 
   private async read(actor: Actor, { contentBase64, columns }: ImportRequest, run: Run): Promise<ReadRegister> {

@@ -176,6 +176,7 @@ export const examples: readonly Example[] = [
   { operation: 'createGear', body: { gearId: STRAP, ...STRAP_BODY } },
   { operation: 'createGear', body: { gearId: OTHER_STRAP, ...STRAP_BODY, tag: 'TS-92' } },
   { operation: 'listGear', parameters: { limit: '50' } },
+  { operation: 'listGearPages', parameters: { after: 'SH-01', limit: '50' } },
   { operation: 'getGear', parameters: { gearId: STRAP } },
   { operation: 'changeGear', parameters: { gearId: STRAP }, body: { ...STRAP_BODY, note: 'A gift.', rowVersion: 1 } },
   { operation: 'moveContents', parameters: { kitId: KIT }, body: { add: [STRAP], remove: [] } },

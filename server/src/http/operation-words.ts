@@ -20,6 +20,7 @@ export const operationWords: { readonly [operationId: string]: string } = {
   listAudit: 'Who changed what, newest first',
   listAuditOf: 'Who changed one thing, newest first',
   listGear: 'One page of the register, in tag order',
+  listGearPages: 'Where the pages of the register begin, so that they can be asked for side by side',
   createGear: 'Add a piece; sent twice with one id, it is added once',
   exportGear: 'The register as a CSV file',
   getGear: 'One piece',

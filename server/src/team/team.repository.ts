@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { type Policy, readPolicy } from '@wainrope/core';
 import { sql } from 'kysely';
+import { LRUCache } from 'lru-cache';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -20,6 +21,8 @@ export interface PolicyInForce {
 
 @Injectable()
 export class TeamRepository {
+  private readonly policiesRead = new LRUCache<string, Policy>({ max: 50 });
+
   team(trx: TeamTransaction) {
     return trx.selectFrom('team').selectAll().executeTakeFirstOrThrow();
   }
@@ -51,9 +54,22 @@ export class TeamRepository {
 
   /** The policy in force: the newest version, read. */
   async policyInForce(trx: TeamTransaction): Promise<PolicyInForce> {
-    const row = await this.newestPolicy(trx).selectAll().executeTakeFirstOrThrow();
-    const policy = readStored(`Policy ${row.policy_version_id}`, readPolicy(row.content));
-    return { policyVersionId: row.policy_version_id, contentHash: row.content_hash, policy };
+    const row = await this.newestPolicy(trx).select(['team_id', 'policy_version_id', 'content_hash']).executeTakeFirstOrThrow();
+    const { team_id: teamId, policy_version_id: id, content_hash: contentHash } = row;
+    const policy = this.policiesRead.get(`${teamId} ${id}`) ?? (await this.policyOf(trx, teamId, id));
+    return { policyVersionId: id, contentHash, policy };
+  }
+
+  /** A version, which is never changed, read once. */
+  private async policyOf(trx: TeamTransaction, teamId: string, id: string): Promise<Policy> {
+    const { content } = await trx
+      .selectFrom('policy_version')
+      .select('content')
+      .where('policy_version_id', '=', id)
+      .executeTakeFirstOrThrow();
+    const policy = readStored(`Policy ${id}`, readPolicy(content));
+    this.policiesRead.set(`${teamId} ${id}`, policy);
+    return policy;
   }
 
   /** Every version with who made it, newest first. */

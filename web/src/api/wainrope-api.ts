@@ -1,7 +1,8 @@
-import type { FetchBaseQueryError, QueryReturnValue } from '@reduxjs/toolkit/query';
+import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
+import { allPages, wholeRegister } from './whole-lists.ts';
 
 type Tag = (typeof tagTypes)[number];
 
@@ -16,29 +17,6 @@ const forEverything = [...tagTypes];
 /** What happens to a piece is seen in the register, in plans and in kits. */
 const afterOuting = ['Outing', 'Gear', 'Kit', 'Audit', 'People'] as const;
 const afterCare = ['Inspection', 'Gear', 'Plan', 'Kit', 'Audit', 'People'] as const;
-
-const PAGE = 1000;
-
-type Ask = (
-  url: string,
-) => QueryReturnValue<unknown, FetchBaseQueryError, object> | PromiseLike<QueryReturnValue<unknown, FetchBaseQueryError, object>>;
-
-/** Follows a list's `next` until it ends. */
-async function allPages<T>(
-  address: string,
-  query: Record<string, string>,
-  ask: Ask,
-): Promise<{ data: readonly T[] } | { error: FetchBaseQueryError }> {
-  const items: T[] = [];
-  for (let after: string | undefined; ; ) {
-    const answer = await ask(`${address}?${new URLSearchParams({ ...query, ...(after !== undefined && { after }) })}`);
-    if (answer.error) return { error: answer.error };
-    const page = answer.data as { readonly items: readonly T[]; readonly next?: string };
-    items.push(...page.items);
-    after = page.next;
-    if (after === undefined) return { data: items };
-  }
-}
 
 /** The generated client with what a cache needs to know: who invalidates whom, and the whole register in one query. */
 export const wainropeApi = generatedApi
@@ -114,10 +92,10 @@ export const wainropeApi = generatedApi
   })
   .injectEndpoints({
     endpoints: (build) => ({
-      /** The whole register, page after page. */
+      /** The whole register: its first page, and the others, where there are any, side by side. */
       wholeRegister: build.query<readonly GearView[], void>({
         providesTags: ['Gear'],
-        queryFn: (_arg, _api, _extra, ask) => allPages<GearView>('/api/v1/gear', { limit: String(PAGE) }, ask),
+        queryFn: (_arg, _api, _extra, ask) => wholeRegister(ask),
       }),
       /** Every plan, page after page. */
       allPlans: build.query<readonly PlanSummary[], void>({

@@ -23,7 +23,11 @@ class FakeStream {
 const asked = vi.fn();
 const follow = (signedIn = true) =>
   renderHook(() => useLiveEvents(signedIn), { wrapper: ({ children }) => <Provider store={store}>{children}</Provider> });
-const told = () => asked.mock.calls.map(([tags]) => tags);
+/** What was asked again, once what came together has been gathered. */
+const told = () => {
+  act(() => vi.advanceTimersByTime(250));
+  return asked.mock.calls.map(([tags]) => tags);
+};
 
 beforeEach(() => {
   vi.useFakeTimers();
@@ -49,6 +53,17 @@ describe('what others change', () => {
     act(() => stream?.onmessage({ data: '{"type":"changed","kind":"kit"}' }));
     act(() => stream?.onmessage({ data: '{"type":"beat"}' }));
     expect(told()).toEqual([['Kit', 'Team', 'Gear', 'Audit']]);
+  });
+
+  it('is asked once where much changes within a quarter of a second', () => {
+    follow();
+    const [stream] = FakeStream.all;
+    for (const kind of ['kit', 'plan', 'plan']) act(() => stream?.onmessage({ data: JSON.stringify({ type: 'changed', kind }) }));
+    act(() => vi.advanceTimersByTime(249));
+    expect(asked).not.toHaveBeenCalled();
+    expect(told()).toEqual([['Kit', 'Team', 'Gear', 'Audit', 'Plan']]);
+    act(() => stream?.onmessage({ data: '{"type":"changed","kind":"plan"}' }));
+    expect(told().at(-1)).toEqual(['Plan', 'Audit']);
   });
 
   it('is asked all of it after a break, since what happened meanwhile was not heard', () => {

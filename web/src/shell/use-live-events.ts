@@ -24,6 +24,8 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
 
 /** Between two tries where the server refuses the stream. */
 const AGAIN_MS = 5000;
+/** What comes within so short a time is asked for once. */
+const TOGETHER_MS = 250;
 
 type LiveEvent = { readonly type: 'changed'; readonly kind: SubjectKind } | { readonly type: 'reset' } | { readonly type: 'beat' };
 
@@ -35,7 +37,17 @@ export function useLiveEvents(signedIn: boolean): void {
     let lost = false;
     let source: EventSource;
     let again: ReturnType<typeof setTimeout> | undefined;
-    const all = () => dispatch(baseApi.util.invalidateTags([...tagTypes]));
+    const due = new Set<Tag>();
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const ask = (tags: readonly Tag[]) => {
+      for (const tag of tags) due.add(tag);
+      soon ??= setTimeout(() => {
+        soon = undefined;
+        dispatch(baseApi.util.invalidateTags([...due]));
+        due.clear();
+      }, TOGETHER_MS);
+    };
+    const all = () => ask(tagTypes);
     const open = () => {
       source = new EventSource('/api/v1/events');
       source.onopen = () => {
@@ -51,13 +63,14 @@ export function useLiveEvents(signedIn: boolean): void {
       };
       source.onmessage = ({ data }) => {
         const event = JSON.parse(data) as LiveEvent;
-        if (event.type === 'changed') dispatch(baseApi.util.invalidateTags([...TAGS[event.kind], 'Audit']));
+        if (event.type === 'changed') ask([...TAGS[event.kind], 'Audit']);
         if (event.type === 'reset') all();
       };
     };
     open();
     return () => {
       clearTimeout(again);
+      clearTimeout(soon);
       source.close();
     };
   }, [signedIn, dispatch]);

@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -131,6 +131,7 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/gear`,
         params: {
           after: queryArg.after,
+          upTo: queryArg.upTo,
           limit: queryArg.limit,
         },
       }),
@@ -140,6 +141,15 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/gear`,
         method: "POST",
         body: queryArg.gearCreate,
+      }),
+    }),
+    listGearPages: build.query<ListGearPagesApiResponse, ListGearPagesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/pages`,
+        params: {
+          after: queryArg.after,
+          limit: queryArg.limit,
+        },
       }),
     }),
     exportGear: build.query<ExportGearApiResponse, ExportGearApiArg>({
@@ -635,11 +645,17 @@ export type ListAuditOfApiArg = {
 export type ListGearApiResponse = /** status 200  */ GearPage;
 export type ListGearApiArg = {
   after?: string;
+  upTo?: string;
   limit?: number;
 };
 export type CreateGearApiResponse = /** status 201  */ GearView;
 export type CreateGearApiArg = {
   gearCreate: GearCreate;
+};
+export type ListGearPagesApiResponse = /** status 200  */ GearPageStarts;
+export type ListGearPagesApiArg = {
+  after: string;
+  limit: number;
 };
 export type ExportGearApiResponse = unknown;
 export type ExportGearApiArg = void;
@@ -941,6 +957,7 @@ export const {
   useListAuditOfQuery,
   useListGearQuery,
   useCreateGearMutation,
+  useListGearPagesQuery,
   useExportGearQuery,
   useGetGearQuery,
   useChangeGearMutation,
