@@ -1,9 +1,9 @@
 // @ts-check
 // npm run backup [-- FILE]: the whole database in one file, taken while it runs or while it rests.
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { openCluster, Problem, postgresPrograms, ROOT } from './postgres.mjs';
+import { execute } from './processes.mjs';
 
 /** The password goes by the environment, never by the command line, where others could read it. @param {string} adminUrl */
 function connection(adminUrl) {
@@ -15,9 +15,9 @@ function connection(adminUrl) {
 }
 
 /** @param {string} program @param {string} adminUrl @param {readonly string[]} args @param {string} what */
-function runProgram(program, adminUrl, args, what) {
+async function runProgram(program, adminUrl, args, what) {
   const { args: where, env } = connection(adminUrl);
-  const done = spawnSync(join(postgresPrograms(), program), [...where, ...args], { env, encoding: 'utf8', maxBuffer: 64e6 });
+  const done = await execute(join(await postgresPrograms(), program), [...where, ...args], { env });
   if (done.status !== 0) throw new Problem(`${what} failed:\n${`${done.stderr}`.trim().slice(-2000)}`);
 }
 
@@ -25,24 +25,24 @@ function runProgram(program, adminUrl, args, what) {
  * Writes the whole database to a file; a file that was cut short never takes the wanted name.
  * @param {string} adminUrl @param {string} file @param {string} [name]
  */
-export function backupDatabase(adminUrl, file, name = 'wainrope') {
+export async function backupDatabase(adminUrl, file, name = 'wainrope') {
   mkdirSync(dirname(file), { recursive: true });
   const half = `${file}.part`;
-  runProgram('pg_dump', adminUrl, ['--format=custom', `--file=${half}`, name], 'The backup');
+  await runProgram('pg_dump', adminUrl, ['--format=custom', `--file=${half}`, name], 'The backup');
   renameSync(half, file);
 }
 
 /** Puts a backup in the place of everything in the database. @param {string} adminUrl @param {string} file */
-export function restoreDatabase(adminUrl, file) {
+export async function restoreDatabase(adminUrl, file) {
   const sql = (/** @type {string} */ command) =>
     runProgram('psql', adminUrl, ['-v', 'ON_ERROR_STOP=1', '-d', 'postgres', '-c', command], 'The restore');
   // The file is read through before anything is touched.
-  runProgram('pg_restore', adminUrl, ['--list', '--file=/dev/null', file], 'Reading the backup');
-  sql('drop database if exists wainrope with (force)');
-  sql('create database wainrope owner wainrope_owner');
-  runProgram('pg_restore', adminUrl, ['--exit-on-error', '--dbname=wainrope', file], 'The restore');
-  sql('revoke connect on database wainrope from public');
-  sql('grant connect on database wainrope to wainrope_app');
+  await runProgram('pg_restore', adminUrl, ['--list', '--file=/dev/null', file], 'Reading the backup');
+  await sql('drop database if exists wainrope with (force)');
+  await sql('create database wainrope owner wainrope_owner');
+  await runProgram('pg_restore', adminUrl, ['--exit-on-error', '--dbname=wainrope', file], 'The restore');
+  await sql('revoke connect on database wainrope from public');
+  await sql('grant connect on database wainrope to wainrope_app');
 }
 
 async function main() {
@@ -53,7 +53,7 @@ async function main() {
   if (existsSync(file)) throw new Problem(`${file} exists already; choose another name.`);
   const cluster = await openCluster(join(data, 'postgres'));
   try {
-    backupDatabase(cluster.adminUrl, file);
+    await backupDatabase(cluster.adminUrl, file);
   } finally {
     await cluster.close();
   }

@@ -11,8 +11,8 @@ import { prepareDatabase, startServer } from './serve.mjs';
 const TODAY = '2026-01-15';
 const extra = { WAINROPE_TODAY: TODAY };
 
-export function ensureChromium() {
-  if (!existsSync('/usr/bin/chromium')) installDebian(['chromium']);
+export async function ensureChromium() {
+  if (!existsSync('/usr/bin/chromium')) await installDebian(['chromium']);
 }
 
 /** @typedef {{ passed: number, failed: number, skipped: number }} Counts */
@@ -40,7 +40,7 @@ export async function runBrowser({ project = 'tests', args = [], extra: more = {
   const { stop, ...template } = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-browser-'), throwAway: true });
   const totals = { passed: 0, failed: 0, skipped: 0 };
   try {
-    prepareDatabase(template, extra);
+    await prepareDatabase(template, extra);
     const waiting = [...files];
     const worker = async () => {
       for (let file = waiting.shift(); file !== undefined; file = waiting.shift()) {
@@ -126,9 +126,9 @@ function countsOf(results, code) {
 if (process.argv[1] === resolve(import.meta.filename)) {
   const args = process.argv.slice(2);
   const project = args.includes('--shots') ? 'shots' : args.includes('--drag') ? 'drag' : 'tests';
-  ensurePackages();
-  ensureChromium();
-  ensureBuild();
+  await ensurePackages();
+  await ensureChromium();
+  await ensureBuild();
   const { passed, failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
   console.log(`${passed} passed, ${failed} failed`);
   process.exitCode = failed > 0 || passed === 0 ? 1 : 0;

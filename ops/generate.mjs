@@ -20,8 +20,8 @@ function typedByContract(generated) {
 }
 
 const node = process.execPath;
-run(node, ['node_modules/typescript/bin/tsc', '-b', 'server'], 'Building the server');
-run(node, ['server/dist/write-openapi.js'], 'Writing the API document');
+await run(node, ['node_modules/typescript/bin/tsc', '-b', 'server'], 'Building the server');
+await run(node, ['server/dist/write-openapi.js'], 'Writing the API document');
 mkdirSync(join(ROOT, 'web/src/api/generated'), { recursive: true });
 await generateEndpoints({
   schemaFile: join(ROOT, 'server/openapi.json'),
@@ -34,5 +34,5 @@ await generateEndpoints({
 const client = join(ROOT, 'web/src/api/generated/wainrope-api.ts');
 writeFileSync(client, typedByContract(readFileSync(client, 'utf8')).replace(/from "[^"]*base-api"/, 'from "../base-api.ts"'));
 for (const script of ['ops/make-demo-plans.ts', 'ops/make-demo-cases.ts', 'ops/make-documents.ts'])
-  run(node, ['--import', 'tsx', '--conditions=source', script], script);
+  await run(node, ['--import', 'tsx', '--conditions=source', script], script);
 console.log('Generated.');

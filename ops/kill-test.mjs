@@ -37,7 +37,7 @@ async function up() {
   database = await startPostgres({ folder });
   if (port === 0) {
     port = await freePort();
-    prepareDatabase(database, extra);
+    await prepareDatabase(database, extra);
   }
   server = /** @type {typeof server} */ (await startServer(database, { host: '127.0.0.1', port, extra }));
 }
@@ -165,8 +165,8 @@ async function halves() {
 }
 
 async function main() {
-  ensurePackages();
-  ensureBuild();
+  await ensurePackages();
+  await ensureBuild();
   await up();
   await signIn();
   const sheets = await (await ask('/inspection-sheets')).json();

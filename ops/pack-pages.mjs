@@ -1,13 +1,13 @@
 // @ts-check
 // Packs the built pages once, so that serving them costs nothing: each text beside itself as .br and .gz, where that is smaller.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const TEXT = /\.(?:js|css|html|svg|json|webmanifest)$/;
 
 /** @param {string} folder */
-export function packPages(folder) {
+function packPages(folder) {
   for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true })) {
     if (!entry.isFile() || !TEXT.test(entry.name)) continue;
     const path = join(entry.parentPath, entry.name);
@@ -20,3 +20,5 @@ export function packPages(folder) {
     if (gzip.length < bytes.length) writeFileSync(`${path}.gz`, gzip);
   }
 }
+
+packPages(resolve(process.argv[2] ?? 'web/dist'));

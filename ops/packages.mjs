@@ -1,11 +1,10 @@
 // @ts-check
 // npm packages and builds, made anew only when what they come from has changed.
-import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { packPages } from './pack-pages.mjs';
 import { Problem, ROOT } from './postgres.mjs';
+import { execute } from './processes.mjs';
 
 const CACHE = join(ROOT, '.cache');
 
@@ -22,19 +21,19 @@ function remember(name, stamp) {
 }
 
 /** @param {string} command @param {readonly string[]} args @param {string} what */
-export function run(command, args, what) {
-  const done = spawnSync(command, args, { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], maxBuffer: 64e6 });
+export async function run(command, args, what) {
+  const done = await execute(command, args, { cwd: ROOT });
   if (done.status !== 0) throw new Problem(`${what} failed:\n${`${done.stdout}\n${done.stderr}`.trim().slice(-4000)}`);
 }
 
 /** Installs exactly what the lock file says. */
-export function ensurePackages() {
+export async function ensurePackages() {
   const stamp = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
   if (existsSync(join(ROOT, 'node_modules/.package-lock.json')) && isFresh('packages', stamp)) return;
   console.log('Installing npm packages …');
-  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'npm ci');
+  await run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'npm ci');
   remember('packages', stamp);
 }
 
@@ -55,13 +54,14 @@ function sourcesStamp(folders) {
 }
 
 /** Builds core, contract, server, command line and pages where their sources have changed. */
-export function ensureBuild() {
+export async function ensureBuild() {
   const stamp = sourcesStamp(['core', 'contract', 'server', 'cli', 'web']);
   const outputs = ['server/dist/main.js', 'web/dist/index.html', 'cli/dist/main.js'];
   if (isFresh('build', stamp) && outputs.every((file) => existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).size > 0)) return;
   console.log('Building …');
-  run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'core', 'contract', 'server', 'cli'], 'Building server and command line');
-  run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], 'Building the pages');
-  packPages(join(ROOT, 'web/dist'));
+  const node = (/** @type {readonly string[]} */ args, /** @type {string} */ what) => run(process.execPath, args, what);
+  await node(['node_modules/typescript/bin/tsc', '-b', 'core', 'contract', 'server', 'cli'], 'Building server and command line');
+  await node(['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], 'Building the pages');
+  await node(['ops/pack-pages.mjs', join(ROOT, 'web/dist')], 'Packing the pages');
   remember('build', stamp);
 }

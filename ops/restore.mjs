@@ -19,7 +19,7 @@ async function main() {
     throw new Problem(`${data} holds data already. Back it up, then add --replace; or choose an empty folder with WAINROPE_DATA.`);
   const database = await startPostgres({ folder: join(data, 'postgres') });
   try {
-    restoreDatabase(database.adminUrl, resolve(file));
+    await restoreDatabase(database.adminUrl, resolve(file));
   } finally {
     await database.stop();
   }

@@ -79,15 +79,16 @@ async function long() {
   await vitest('large loads of the server', ['server'], { files: ['large-load'], extra: LONG });
   count(await runBrowser({ args: ['layouts'], extra: LONG }));
   await check('kills at random instants', ['ops/kill-test.mjs']);
+  await check('starts and ends', ['ops/start-test.mjs']);
   await check('damaged input', ['--import', 'tsx', '--conditions=source', 'ops/fuzz.ts', '200000']);
 }
 
 async function main() {
-  ensurePackages();
-  postgresPrograms();
-  ensureChromium();
+  await ensurePackages();
+  await postgresPrograms();
+  await ensureChromium();
   // The bench reads the built core, so the build comes before the types.
-  ensureBuild();
+  await ensureBuild();
   if (process.argv.includes('--long')) return long();
   const bin = (/** @type {string} */ path) => join('node_modules', path);
   const sources = ['core/src', 'contract/src', 'server/src', 'web/src', 'cli/src'];

@@ -1,7 +1,10 @@
+import type { Server } from 'node:http';
 import { resolve } from 'node:path';
 import type { INestApplicationContext } from '@nestjs/common';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AccessService } from './access/access.service.ts';
 import { createApplication } from './application.ts';
+import { LiveEvents } from './events/live-events.ts';
 import { log } from './http/logging.ts';
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
@@ -30,9 +33,34 @@ async function main(): Promise<void> {
     throw new Error(`WAINROPE_PORT is “${process.env.WAINROPE_PORT}”: a port from 1 to 65535 is expected.`);
   const app = await createApplication(resolve(import.meta.dirname, '../../web/dist'));
   await checkReach(app, host);
-  app.enableShutdownHooks();
   await app.listen(port, host);
+  endsWhenAsked(app);
   log.info({ host, port }, 'listening');
+}
+
+/** What is on its way has so long to be answered. */
+const ANSWERED_MS = 1000;
+
+/** Ends in order when it is asked to: streams first, then what is on its way, then all that this process holds. */
+function endsWhenAsked(app: NestExpressApplication): void {
+  let isEnding = false;
+  const end = (signal: NodeJS.Signals) => {
+    if (isEnding) return;
+    isEnding = true;
+    log.info({ signal }, 'ending');
+    app.get(LiveEvents).endAll();
+    const server = app.getHttpServer() as Server;
+    setTimeout(() => server.closeAllConnections(), ANSWERED_MS).unref();
+    app.close().then(
+      () => process.exit(0),
+      (error: unknown) => {
+        log.error({ err: error }, 'did not end in order');
+        process.exit(1);
+      },
+    );
+    server.closeIdleConnections();
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, end);
 }
 
 main().catch((error: unknown) => {

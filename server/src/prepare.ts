@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { resolve } from 'node:path';
 import { NestFactory } from '@nestjs/core';
+import pg from 'pg';
 import { AccessService } from './access/access.service.ts';
 import { AppModule } from './app.module.ts';
 import { migrate } from './database/migrate.ts';
@@ -16,6 +17,7 @@ function publicAddress(): string {
 async function prepare(): Promise<void> {
   const ownerUrl = process.env.WAINROPE_OWNER_URL;
   if (!ownerUrl) throw new Error('WAINROPE_OWNER_URL is not set: the address of the database for the owning role.');
+  await forgetCutShort(ownerUrl);
   const done = await migrate(ownerUrl);
   if (done.length > 0) console.log(`Database brought up to date: ${done.join(', ')}`);
   const app = await NestFactory.createApplicationContext(AppModule, { logger: nestLog, abortOnError: false });
@@ -33,6 +35,24 @@ async function prepare(): Promise<void> {
     await app.close();
   }
 }
+
+/** A first start that was ended in its midst leaves a part of the demo, which nobody can sign in to: it goes, and all begins anew. */
+async function forgetCutShort(ownerUrl: string): Promise<void> {
+  const owner = new pg.Client({ connectionString: ownerUrl });
+  await owner.connect();
+  try {
+    if (!(await hasTable(owner, 'account')) || (await owner.query('select 1 from account limit 1')).rowCount) return;
+    const { rows } = await owner.query<{ is_called: boolean }>('select is_called from audit_entry_entry_no_seq');
+    if (!rows[0]?.is_called) return;
+    console.log('An earlier first start was cut short; beginning anew.');
+    await owner.query('drop owned by wainrope_owner; create schema if not exists public');
+  } finally {
+    await owner.end();
+  }
+}
+
+const hasTable = async (owner: pg.Client, name: string) =>
+  (await owner.query('select to_regclass($1) as found', [name])).rows[0]?.found !== null;
 
 prepare().catch((error: unknown) => {
   console.error(error instanceof Error ? error.message : error);

@@ -47,11 +47,11 @@ async function everything({ adminUrl, ownerUrl }: DatabaseUrls): Promise<{ reado
 it('a backup restored into a fresh database holds every row, right, policy and trigger, and nothing else', async () => {
   const file = join(folder, 'whole.backup');
   const { ownerUrl, adminUrl } = server.urls;
-  backupDatabase(adminUrl, file, new URL(ownerUrl).pathname.slice(1));
+  await backupDatabase(adminUrl, file, new URL(ownerUrl).pathname.slice(1));
   const before = await everything(server.urls);
   const fresh = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-restored-'), throwAway: true });
   try {
-    restoreDatabase(fresh.adminUrl, file);
+    await restoreDatabase(fresh.adminUrl, file);
     const after = await everything(fresh);
     expect(Object.keys(after)).toEqual(Object.keys(before));
     for (const table of Object.keys(before))
@@ -65,6 +65,6 @@ it('a backup restored into a fresh database holds every row, right, policy and t
 it('what is no backup is refused before anything is touched', async () => {
   const file = join(folder, 'not-a.backup');
   writeFileSync(file, 'not a backup');
-  expect(() => restoreDatabase(server.urls.adminUrl, file)).toThrow(/Reading the backup failed/);
+  await expect(restoreDatabase(server.urls.adminUrl, file)).rejects.toThrow(/Reading the backup failed/);
   expect((await everything(server.urls)).gear?.length).toBeGreaterThan(80);
 });

@@ -1,7 +1,7 @@
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import type { SubjectKind } from '@wainrope/contract';
 import pg from 'pg';
-import { filter, type Observable, Subject } from 'rxjs';
+import { filter, merge, type Observable, Subject } from 'rxjs';
 import { log } from '../http/logging.ts';
 import { type EndedSessions, EVENT_CHANNEL, SESSION_CHANNEL } from './event-channel.ts';
 
@@ -17,6 +17,7 @@ const RETRY_MS = 1000;
 export class LiveEvents implements OnModuleInit, OnModuleDestroy {
   private readonly events = new Subject<TeamEvent>();
   private readonly ended = new Subject<EndedSessions>();
+  private readonly over = new Subject<void>();
   private client: pg.Client | undefined;
   private stopped = false;
   private retry: NodeJS.Timeout | undefined;
@@ -29,9 +30,17 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
     return this.events.pipe(filter((event) => event.type === 'reset' || event.teamId === teamId));
   }
 
-  /** Once, when a session has ended, wherever that was done. */
+  /** Every stream ends: the server does. */
+  endAll(): void {
+    this.over.next();
+  }
+
+  /** Once, when a session has ended, wherever that was done, or the server is about to. */
   endOf({ sid, accountId }: { readonly sid: string; readonly accountId: string }): Observable<unknown> {
-    return this.ended.pipe(filter((ended) => ('sid' in ended ? ended.sid === sid : ended.accountId === accountId && ended.except !== sid)));
+    const own = this.ended.pipe(
+      filter((ended) => ('sid' in ended ? ended.sid === sid : ended.accountId === accountId && ended.except !== sid)),
+    );
+    return merge(own, this.over);
   }
 
   private async listen(): Promise<void> {
@@ -66,6 +75,7 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     this.stopped = true;
+    this.endAll();
     clearTimeout(this.retry);
     this.client?.removeAllListeners();
     this.events.complete();
