@@ -12,6 +12,7 @@ import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
 import { TeamDatabase } from './database/team-database.ts';
 import { jsonUpTo, signedInFirst } from './http/body-limits.ts';
+import { fairShare } from './http/fair-share.ts';
 import { nestLog, requestLog } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { problemMiddleware } from './http/problem.filter.ts';
@@ -97,6 +98,16 @@ function trustProxy(app: NestExpressApplication): void {
     );
 }
 
+/** The document of the API, written once, and the page to read it on. */
+function apiDocuments(app: NestExpressApplication): void {
+  let written: Buffer | undefined;
+  app.use('/api/docs/openapi.json', (_request: Request, response: Response) => {
+    written ??= Buffer.from(JSON.stringify(openApiDocument(app)));
+    response.type('application/json').send(written);
+  });
+  SwaggerModule.setup('api/docs', app, () => openApiDocument(app), { raw: false });
+}
+
 /** The whole server, not yet listening. `webFolder` holds the built pages. */
 export async function createApplication(webFolder: string): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule, { bodyParser: false, logger: nestLog, abortOnError: false });
@@ -117,7 +128,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   app.use('/api/v1', (request: Request, response: Response, next: NextFunction) =>
     request.path.startsWith('/health/') ? next() : handler(request, response, next),
   );
-  app.use('/api/v1', signedInFirst);
+  app.use('/api/v1', signedInFirst, fairShare());
   app.use('/api/v1/invitations/bundle', wholeTeams(app.get(AccessService)));
   for (const [paths, limits] of BODIES)
     app.use(
@@ -127,7 +138,8 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   for (const handler of webFiles(webFolder)) app.use(handler);
   app.setGlobalPrefix('api/v1');
   app.useGlobalPipes(validation);
-  SwaggerModule.setup('api/docs', app, () => openApiDocument(app), { jsonDocumentUrl: 'api/docs/openapi.json' });
+  app.use('/api/docs', fairShare());
+  apiDocuments(app);
   await app.init();
   app.use(problemMiddleware);
   return app;

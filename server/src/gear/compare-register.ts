@@ -2,12 +2,13 @@ import { type GearView, type ImportFault, type ImportRowView, type RegisterRow, 
 import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
 import type { Whereabouts } from '../team/team.repository.ts';
 import type { Tell } from '../threads/in-thread.ts';
+import { type Packed, unpack } from '../threads/packed.ts';
 import { turnedBack } from './counters.ts';
 import { mergeRegisterRow, registerRowOf, rowChanges } from './merge-register-row.ts';
 import type { ReadLine } from './read-register.ts';
 
 export interface CompareInput {
-  readonly lines: readonly ReadLine[];
+  readonly lines: Packed<readonly ReadLine[]>;
   /** Pieces of the register that have a tag of the file. */
   readonly existing: readonly GearView[];
   readonly whereabouts: Whereabouts;
@@ -24,7 +25,8 @@ export interface PlannedRow {
 }
 
 /** Rows of a file held against the register: what is new, what would change and how, what cannot be. */
-export function compareRegister({ lines, existing, whereabouts }: CompareInput, tell: Tell): readonly PlannedRow[] {
+export function compareRegister({ lines: packed, existing, whereabouts }: CompareInput, tell: Tell): readonly PlannedRow[] {
+  const lines = unpack(packed);
   const byTag = new Map(existing.map((gear) => [gear.tag.toLowerCase(), gear]));
   const seen = new Map<string, number>();
   const vehicles = [...whereabouts.vehicleNames.values()];

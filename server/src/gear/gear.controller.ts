@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Header, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, ParseUUIDPipe, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiProduces } from '@nestjs/swagger';
 import {
   GearChange,
@@ -75,13 +75,13 @@ export class GearController {
   @Needs('gear.write')
   @HttpCode(200)
   @ApiOkResponse({ type: ImportPreview })
-  previewImport(
+  async previewImport(
     @CurrentActor() actor: Actor,
     @Body() input: ImportRequest,
     @Query() { task }: TaskQuery,
     @Gone() gone: AbortSignal,
-  ): Promise<ImportPreview> {
-    return this.files.preview(actor, input, { task, gone });
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await this.files.preview(actor, input, { task, gone }), { type: 'application/json; charset=utf-8' });
   }
 
   @Post('import')

@@ -10,6 +10,7 @@ import {
 import type { TonUnit } from '@wainrope/core';
 import type { FieldFault } from '../http/problem.ts';
 import type { Tell } from '../threads/in-thread.ts';
+import { type Packed, pack } from '../threads/packed.ts';
 import { type RegisterFile, readRegisterFile, recogniseColumns } from './register-file.ts';
 
 export interface ReadInput {
@@ -33,7 +34,9 @@ export interface ReadRegister {
   readonly encoding: string;
   readonly separator: string;
   readonly columns: readonly ColumnChoice[];
-  readonly lines: readonly ReadLine[];
+  /** Tags of the file, in lower case. */
+  readonly tags: readonly string[];
+  readonly lines: Packed<readonly ReadLine[]>;
 }
 
 export type ReadOutcome =
@@ -56,7 +59,8 @@ export function readRegister({ contentBase64, columns: chosen, decimal, tonOfMak
     const { row, faults: found } = readRegisterRow(named, { decimal, units, tonOfMaker });
     return { line, cells: named, isEmpty: false, ...(row && { row }), faults: [...found, ...surplusFaults(cells.length, file)] };
   });
-  return { ok: true, register: { encoding: file.encoding, separator: file.separator, columns, lines } };
+  const tags = new Set(lines.flatMap(({ cells }) => cells.tag?.trim().toLowerCase() || []));
+  return { ok: true, register: { encoding: file.encoding, separator: file.separator, columns, tags: [...tags], lines: pack(lines) } };
 }
 
 function surplusFaults(cells: number, { headings }: RegisterFile): readonly ImportFault[] {

@@ -6,7 +6,6 @@ import {
   type GearView,
   guardCell,
   type ImportCommit,
-  type ImportPreview,
   type ImportRequest,
   type ImportResult,
   writeRegisterRow,
@@ -24,10 +23,12 @@ import type { CompareInput, PlannedRow } from './compare-register.ts';
 import { GearRepository } from './gear.repository.ts';
 import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
 import { gearInputOf, registerRowOf } from './merge-register-row.ts';
-import type { ReadInput, ReadLine, ReadOutcome, ReadRegister } from './read-register.ts';
+import type { PreviewInput } from './preview-register.worker.ts';
+import type { ReadInput, ReadOutcome, ReadRegister } from './read-register.ts';
 
 const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
 const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
+const PREVIEW = threadFile<PreviewInput, Uint8Array>(import.meta.url, './preview-register.worker');
 
 /** Pieces that are read or written before others are answered. */
 const AT_ONCE = 200;
@@ -52,20 +53,20 @@ export class RegisterImportService {
     private readonly tasks: Tasks,
   ) {}
 
-  /** Reads a file and says, row by row, what bringing it in would do. Writes nothing. */
-  async preview(actor: Actor, request: ImportRequest, asked: Asked = {}): Promise<ImportPreview> {
+  /** Reads a file and says, row by row, what bringing it in would do: an `ImportPreview`, written. Saves nothing. */
+  async preview(actor: Actor, request: ImportRequest, asked: Asked = {}): Promise<Uint8Array> {
     return this.tasks.follow(actor, `Reading ${request.fileName}`, asked, async (run) => {
-      const { encoding, separator, columns, lines } = await this.read(actor, request, half(run, 0));
-      const { planned } = await this.compared(actor, lines, half(run, 1));
-      return { encoding, separator, columns, rows: planned.map(({ view }) => view) };
+      const { encoding, separator, columns, tags, lines } = await this.read(actor, request, half(run, 0));
+      const against = await this.database.inTeam(actor.teamId, (trx) => this.against(trx, tags));
+      return this.pool.run(PREVIEW, { head: { encoding, separator, columns: [...columns] }, lines, ...against }, half(run, 1));
     });
   }
 
   /** Brings the chosen rows in, all in one transaction or none. A chosen row with faults refuses the whole. */
   async commit(actor: Actor, request: ImportCommit, asked: Asked = {}): Promise<ImportResult> {
     return this.tasks.follow(actor, `Bringing in ${request.fileName}`, asked, async (run) => {
-      const { lines } = await this.read(actor, request, half(run, 0));
-      let compared = await this.compared(actor, lines, half(run, 1));
+      const file = await this.read(actor, request, half(run, 0));
+      let compared = await this.compared(actor, file, half(run, 1));
       for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
         const { against, planned } = compared;
         const chosen = chosenRows(planned, request.rows);
@@ -74,11 +75,11 @@ export class RegisterImportService {
             trx,
             against.existing.map(({ gearId }) => gearId),
           );
-          const now = await this.against(trx, lines);
+          const now = await this.against(trx, file.tags);
           return canonicalJson(rowVersions(now)) === canonicalJson(rowVersions(against)) ? this.store(trx, actor, chosen) : undefined;
         });
         if (result) return result;
-        compared = await this.compared(actor, lines, half(run, 1));
+        compared = await this.compared(actor, file, half(run, 1));
       }
       throw conflict('The register changes faster than this file can be brought in. Nothing was saved; try again in a moment.', undefined);
     });
@@ -120,15 +121,14 @@ export class RegisterImportService {
     return outcome.register;
   }
 
-  private async compared(actor: Actor, lines: readonly ReadLine[], run: Run): Promise<Compared> {
-    const against = await this.database.inTeam(actor.teamId, (trx) => this.against(trx, lines));
+  private async compared(actor: Actor, { tags, lines }: ReadRegister, run: Run): Promise<Compared> {
+    const against = await this.database.inTeam(actor.teamId, (trx) => this.against(trx, tags));
     return { against, planned: await this.pool.run(COMPARE, { lines, ...against }, run) };
   }
 
   /** What rows of a file are held against: the pieces that have their tags, and where pieces may be. */
-  private async against(trx: TeamTransaction, lines: readonly ReadLine[]): Promise<Omit<CompareInput, 'lines'>> {
-    const tags = new Set(lines.flatMap(({ cells }) => cells.tag?.trim().toLowerCase() || []));
-    return { existing: await this.repository.byTags(trx, [...tags]), whereabouts: await this.teams.whereabouts(trx) };
+  private async against(trx: TeamTransaction, tags: readonly string[]): Promise<Omit<CompareInput, 'lines'>> {
+    return { existing: await this.repository.byTags(trx, tags), whereabouts: await this.teams.whereabouts(trx) };
   }
 
   private async store(trx: TeamTransaction, actor: Actor, chosen: readonly PlannedRow[]): Promise<ImportResult> {

@@ -30,6 +30,8 @@ describe('a body is bounded before anything is made of it', () => {
       true,
       413,
     ],
+    ['of 1001 keys in one object', 'plans', `{"rig":{${Array.from({ length: 1001 }, (_, key) => `"k${key}":1`).join()}}}`, true, 413],
+    ['of 1000 keys in one object', 'plans', `{"rig":{${Array.from({ length: 1000 }, (_, key) => `"k${key}":1`).join()}}}`, true, 422],
     ['of more entries than a kit has', 'kits', `{"wanted":[${Array.from({ length: 3000 }, () => '{}').join()}]}`, true, 413],
     ['that is no JSON', 'kits', '{"name":', true, 400],
     ['with a prototype in it', 'kits', '{"__proto__":{"role":"coordinator"}}', true, 422],

@@ -1,5 +1,5 @@
 import type { INestApplicationContext } from '@nestjs/common';
-import { type RegisterRow, readRegisterRow } from '@wainrope/contract';
+import { type ImportPreview, type RegisterRow, readRegisterRow } from '@wainrope/contract';
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { Actor } from '../actor/actor.ts';
@@ -52,7 +52,7 @@ export class DemoRegister {
     const service = this.app.get(RegisterImportService);
     const content = stringify(chosen, { header: true });
     const request = { fileName: 'register.csv', contentBase64: Buffer.from(content).toString('base64') };
-    const { rows } = await service.preview(this.actor, request);
+    const { rows } = JSON.parse(Buffer.from(await service.preview(this.actor, request)).toString()) as ImportPreview;
     const faulty = rows.filter(({ outcome }) => outcome === 'faulty');
     if (faulty.length > 0) throw new Error(`The demo register has faults: ${JSON.stringify(faulty)}`);
     await service.commit(this.actor, { ...request, rows: rows.map(({ row }) => row) });

@@ -31,7 +31,8 @@ export default async function setup(project: TestProject): Promise<() => Promise
     const app = await createApplication('');
     await seedDemoTeam(app, resolve(import.meta.dirname, '../../../demo'));
     await app.close();
-    project.provide('empty', empty);
+    const { ownerUrl, appUrl, adminUrl } = empty;
+    project.provide('empty', { ownerUrl, appUrl, adminUrl });
     project.provide('demo', demo);
     return stop;
   } catch (error) {
