@@ -37,7 +37,7 @@ function separatorOf(text: string): string {
 export function readRegisterFile(bytes: Uint8Array): FileOutcome {
   if (bytes.length === 0) return { ok: false, message: 'The file is empty.' };
   const decoded = decode(bytes);
-  if (!decoded) return { ok: false, message: 'This is not a text file. Save the sheet as CSV and choose that file.' };
+  if (!decoded) return { ok: false, message: notText(bytes) };
   // One kind of line end, so that lines count as an editor counts them.
   const text = decoded.text.replace(/\r\n?/g, '\n');
   const separator = separatorOf(text);
@@ -61,6 +61,12 @@ export function readRegisterFile(bytes: Uint8Array): FileOutcome {
     if (error instanceof TooMuch) return { ok: false, message: error.message };
     return { ok: false, message: `The file cannot be read as CSV: ${error instanceof Error ? error.message : String(error)}` };
   }
+}
+
+/** Texts hold no null characters; a spreadsheet's own file, or a picture, is full of them. */
+function notText(bytes: Uint8Array): string {
+  const line = bytes.subarray(0, bytes.indexOf(0)).reduce((count, byte) => count + (byte === 0x0a ? 1 : 0), 1);
+  return `This is not a text file: a null character stands on line ${line}. Save the sheet as CSV and choose that file.`;
 }
 
 /** Refused while it is read: what comes after is not looked at. */
