@@ -120,6 +120,7 @@ export {
   PlanStateChange,
   PlanSummary,
   PlanVersionList,
+  PlanVersionQuery,
   PlanVersionRig,
   PlanVersionView,
   PlanView,

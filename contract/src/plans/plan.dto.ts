@@ -1,6 +1,6 @@
 import type { Case, Finding, KeptReport, Report, Rig } from '@wainrope/core';
 import { Type } from 'class-transformer';
-import { IsArray, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Min, ValidateNested } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min, ValidateNested } from 'class-validator';
 
 import { DocumentField } from '../documents/document-field.ts';
 
@@ -135,8 +135,15 @@ export class PlanVersionView {
   @IsArray() @IsString({ each: true }) changes!: readonly string[];
 }
 
+/** The newest so many versions; 30 where nothing is said. */
+export class PlanVersionQuery {
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) @Max(500) limit?: number;
+}
+
 export class PlanVersionList {
   @IsArray() @ValidateNested({ each: true }) @Type(() => PlanVersionView) items!: readonly PlanVersionView[];
+  /** There are earlier ones. */
+  @IsBoolean() isMore!: boolean;
 }
 
 /** The rig of an earlier version, to look at or go on from. */

@@ -138,6 +138,12 @@ describe('versions and comments', () => {
     const { body } = await server.http.get(`/api/v1/plans/${planId}/versions`).expect(200);
     expect(body.items.map(({ version }: { version: number }) => version)).toEqual([2, 1]);
     expect(body.items[0].changes).toEqual([`${tree.label} moved 3.0 m`]);
+    expect(body.isMore).toBe(false);
+    // Asked for one, it still says what that one changed.
+    const { body: newest } = await server.http.get(`/api/v1/plans/${planId}/versions?limit=1`).expect(200);
+    expect(newest).toEqual({ items: [body.items[0]], isMore: true });
+    expect((await server.http.get(`/api/v1/plans/${planId}/versions?limit=2`).expect(200)).body).toEqual(body);
+    await server.http.get(`/api/v1/plans/${planId}/versions?limit=501`).expect(422);
     expect((await server.http.get(`/api/v1/plans/${planId}/versions/1`).expect(200)).body.rig).toEqual(rig);
     await server.http.get(`/api/v1/plans/${planId}/versions/9`).expect(404);
   });

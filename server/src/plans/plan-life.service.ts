@@ -6,6 +6,7 @@ import type {
   PlanState,
   PlanStateChange,
   PlanVersionList,
+  PlanVersionQuery,
   PlanVersionRig,
   PlanView,
 } from '@wainrope/contract';
@@ -30,6 +31,9 @@ import { type FieldFault, invalid, notFound } from '../http/problem.ts';
 import { type Asked, Tasks } from '../threads/tasks.ts';
 import { keptReport, PlanRepository, type StoredPlan } from './plan.repository.ts';
 import { Overtaken, PlanService } from './plan.service.ts';
+
+/** Versions that are told where nothing is said. */
+const VERSIONS = 30;
 
 /** Where a plan may go from where it is. */
 const NEXT: { readonly [S in PlanState]: readonly PlanState[] } = {
@@ -133,15 +137,17 @@ export class PlanLifeService {
     });
   }
 
-  /** Every version, newest first, each with what it changed. */
-  async versions(actor: Actor, planId: string): Promise<PlanVersionList> {
+  /** The newest versions, newest first, each with what it changed. */
+  async versions(actor: Actor, planId: string, { limit = VERSIONS }: PlanVersionQuery): Promise<PlanVersionList> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const rows = await this.repository.versions(trx, planId);
+      // One more than is shown: what the last of them changed shows against it.
+      const rows = await this.repository.versions(trx, planId, limit + 1);
       if (rows.length === 0) throw notFound('plan', planId);
       const rigs = rows.map(({ judged_case }) => rigOf(judged_case));
       const tags = await this.gear.tags(trx, [...new Set(rigs.flatMap(gearIdsOf))]);
       return {
-        items: rows.map((row, index) => {
+        isMore: rows.length > limit,
+        items: rows.slice(0, limit).map((row, index) => {
           const earlier = rows[index + 1];
           return {
             version: row.version_no,

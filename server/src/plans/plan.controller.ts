@@ -9,6 +9,7 @@ import {
   PlanSave,
   PlanStateChange,
   PlanVersionList,
+  PlanVersionQuery,
   PlanVersionRig,
   PlanView,
   RigFileView,
@@ -114,8 +115,12 @@ export class PlanController {
   @Get(':planId/versions')
   @Needs('plan.read')
   @ApiOkResponse({ type: PlanVersionList })
-  listVersions(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string): Promise<PlanVersionList> {
-    return this.life.versions(actor, planId);
+  listVersions(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Query() query: PlanVersionQuery,
+  ): Promise<PlanVersionList> {
+    return this.life.versions(actor, planId, query);
   }
 
   @Get(':planId/versions/:version')

@@ -142,14 +142,15 @@ export class PlanRepository {
       .execute();
   }
 
-  /** Every version, newest first. */
-  async versions(trx: TeamTransaction, planId: string) {
+  /** The newest versions, newest first. */
+  async versions(trx: TeamTransaction, planId: string, limit: number) {
     return trx
       .selectFrom('plan_version as v')
       .innerJoin('person as p', 'p.person_id', 'v.saved_by')
       .select(['v.version_no', 'v.name', 'v.judged_case', 'v.report', 'v.saved_at', 'p.name as saved_by_name'])
       .where('v.plan_id', '=', planId)
       .orderBy('v.version_no', 'desc')
+      .limit(limit)
       .execute();
   }
 

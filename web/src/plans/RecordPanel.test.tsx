@@ -12,7 +12,7 @@ import { RecordPanel } from './RecordPanel.tsx';
 const server = vi.hoisted(() => ({
   may: true,
   comments: { data: { items: [] as object[] }, isLoading: false },
-  versions: { data: { items: [] as object[] }, isLoading: false },
+  versions: { data: { items: [] as object[], isMore: false }, isLoading: false },
   asked: [] as (readonly [what: string, told: unknown])[],
   stateError: undefined as unknown,
 }));
@@ -74,7 +74,7 @@ const buttons = () => screen.queryAllByRole('button').map(({ textContent }) => t
 beforeEach(() => {
   Object.assign(server, { may: true, asked: [], stateError: undefined });
   server.comments = { data: { items: [] }, isLoading: false };
-  server.versions = { data: { items: [] }, isLoading: false };
+  server.versions = { data: { items: [], isMore: false }, isLoading: false };
 });
 afterEach(cleanup);
 
@@ -123,6 +123,17 @@ describe('the record of a plan', () => {
     expect(server.asked[0]).toMatchObject(['comment', { commentCreate: { words: 'The drain is deep.' } }]);
     await waitFor(() => expect((words as HTMLTextAreaElement).value).toBe(''));
   });
+  it('shows earlier versions where there are any and they are asked for', () => {
+    server.versions = { data: { items: [], isMore: true }, isLoading: false };
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'Show earlier versions' }));
+    expect(screen.queryByRole('button', { name: 'Show earlier versions' })).toBeNull();
+    cleanup();
+    server.versions = { data: { items: [], isMore: false }, isLoading: false };
+    show();
+    expect(screen.queryByRole('button', { name: 'Show earlier versions' })).toBeNull();
+  });
+
   it('brings an earlier version back as an edit, and never offers the one that stands', async () => {
     const version = (no: number) => ({
       version: no,
@@ -132,7 +143,7 @@ describe('the record of a plan', () => {
       verdict: 'clear',
       changes: [],
     });
-    server.versions = { data: { items: [version(2), version(1)] }, isLoading: false };
+    server.versions = { data: { items: [version(2), version(1)], isMore: false }, isLoading: false };
     show();
     expect(screen.getAllByRole('button', { name: 'Bring back' })).toHaveLength(1);
     fireEvent.click(screen.getByRole('button', { name: 'Bring back' }));

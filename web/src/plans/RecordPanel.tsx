@@ -28,6 +28,10 @@ interface RecordPanelProps {
   readonly apply: (edits: readonly Edit[]) => void;
 }
 
+/** Versions that are shown at first, and as many as are ever told. */
+const VERSIONS = 30;
+const MOST_VERSIONS = 500;
+
 const when = (iso: string) => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /**
@@ -37,7 +41,7 @@ const when = (iso: string) => new Date(iso).toLocaleString('en-GB', { dateStyle:
 export function RecordPanel(props: RecordPanelProps) {
   const { planId } = props.plan;
   const comments = useListCommentsQuery({ planId });
-  const versions = useListVersionsQuery({ planId });
+  const versions = useListVersionsQuery({ planId, limit: VERSIONS });
   if (comments.isLoading || versions.isLoading) return <p className="py-2 text-quiet">Opening the plan’s record …</p>;
   return (
     <div className="space-y-5 py-2">
@@ -191,7 +195,8 @@ function Comments({ planId }: { readonly planId: string }) {
 
 function Versions({ plan, apply }: RecordPanelProps) {
   const locked = useAppSelector((state) => state.planner.locked);
-  const { data, error } = useListVersionsQuery({ planId: plan.planId });
+  const [limit, setLimit] = useState(VERSIONS);
+  const { data, error, isFetching } = useListVersionsQuery({ planId: plan.planId, limit });
   const [open, opening] = useLazyGetVersionQuery();
   const bring = async (version: number) => {
     const answer = await open({ planId: plan.planId, version });
@@ -224,6 +229,11 @@ function Versions({ plan, apply }: RecordPanelProps) {
           </li>
         ))}
       </ol>
+      {data?.isMore && limit < MOST_VERSIONS && (
+        <button type="button" className="action mt-2" disabled={isFetching} onClick={() => setLimit(MOST_VERSIONS)}>
+          Show earlier versions
+        </button>
+      )}
     </section>
   );
 }

@@ -451,6 +451,9 @@ const injectedRtkApi = api.injectEndpoints({
     listVersions: build.query<ListVersionsApiResponse, ListVersionsApiArg>({
       query: (queryArg) => ({
         url: `/api/v1/plans/${queryArg.planId}/versions`,
+        params: {
+          limit: queryArg.limit,
+        },
       }),
     }),
     getVersion: build.query<GetVersionApiResponse, GetVersionApiArg>({
@@ -883,6 +886,7 @@ export type AddCommentApiArg = {
 export type ListVersionsApiResponse = /** status 200  */ PlanVersionList;
 export type ListVersionsApiArg = {
   planId: string;
+  limit?: number;
 };
 export type GetVersionApiResponse = /** status 200  */ PlanVersionRig;
 export type GetVersionApiArg = {
