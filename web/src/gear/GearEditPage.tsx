@@ -3,6 +3,7 @@ import { type Field, gearClasses, gearClassNames, gearStates } from '@wainrope/c
 import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
+import { VehicleOptions } from '../fields/VehicleOptions.tsx';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -147,12 +148,7 @@ function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProp
         </Labelled>
         <Labelled label="On vehicle" fault={faults.vehicleId}>
           <select {...register('vehicleId')}>
-            <option value="">on none</option>
-            {team?.vehicles.map(({ vehicleId, name }) => (
-              <option key={vehicleId} value={vehicleId}>
-                {name}
-              </option>
-            ))}
+            <VehicleOptions vehicles={team?.vehicles} />
           </select>
         </Labelled>
         {plainFields.map((key) => (

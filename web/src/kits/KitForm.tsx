@@ -4,6 +4,7 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
+import { VehicleOptions } from '../fields/VehicleOptions.tsx';
 import { useTeam } from '../gear/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -150,12 +151,7 @@ function KitFields({ form: { register }, fault }: PartProps & { readonly fault: 
       </Labelled>
       <Labelled label="Travels on">
         <select {...register('vehicleId')}>
-          <option value="">no vehicle</option>
-          {team?.vehicles.map(({ vehicleId, name }) => (
-            <option key={vehicleId} value={vehicleId}>
-              {name}
-            </option>
-          ))}
+          <VehicleOptions vehicles={team?.vehicles} />
         </select>
       </Labelled>
       <Labelled label="Note">
@@ -188,7 +184,10 @@ function PackingList({ form: { register, control, setValue } }: PartProps) {
       </div>
       <ul className="pt-2">
         {fields.map((field, index) => (
-          <li key={field.id} className="grid items-end gap-2 border-b border-rule py-1.5 sm:grid-cols-[5rem_1.5fr_1fr_auto]">
+          <li
+            key={field.id}
+            className="grid grid-cols-[4rem_1fr_auto] items-end gap-2 border-b border-rule py-1.5 sm:grid-cols-[5rem_1.5fr_1fr_auto]"
+          >
             <input aria-label="How many" inputMode="numeric" {...register(`lines.${index}.count`)} />
             <select aria-label="Class" {...register(`lines.${index}.kind`)}>
               {gearClassNames.map((name) => (
@@ -197,7 +196,12 @@ function PackingList({ form: { register, control, setValue } }: PartProps) {
                 </option>
               ))}
             </select>
-            <input aria-label="Least working limit" placeholder="least working limit, e.g. 20 kN" {...register(`lines.${index}.least`)} />
+            <input
+              aria-label="Least working limit"
+              placeholder="least working limit, e.g. 20 kN"
+              className="order-last col-span-3 sm:order-none sm:col-span-1"
+              {...register(`lines.${index}.least`)}
+            />
             <button type="button" className="action" aria-label="Remove the line" onClick={() => remove(index)}>
               <X size={16} aria-hidden="true" />
             </button>
