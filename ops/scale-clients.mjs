@@ -7,9 +7,9 @@ import pg from 'pg';
 /**
  * @typedef {{ text: string, values: unknown[] }} Statement
  * @typedef {{ name: string, path: string, statements: Statement[] }} Asked
- * @type {{ address: string, cookie: string, databaseUrl: string, asked: Asked[], clients: number, seconds: number }}
+ * @type {{ address: string, cookies: string[], databaseUrl: string, asked: Asked[], clients: number, seconds: number }}
  */
-const { address, cookie, databaseUrl, asked, clients, seconds } = workerData;
+const { address, cookies, databaseUrl, asked, clients, seconds } = workerData;
 
 /** @type {Record<string, { served: number[], bare: number[] }>} */
 const times = Object.fromEntries(asked.map(({ name }) => [name, { served: [], bare: [] }]));
@@ -21,7 +21,7 @@ async function client(client) {
   for (let turn = 0; Date.now() < until; turn++) {
     const began = performance.now();
     const { name, path } = /** @type {Asked} */ (asked[(client * 7 + turn) % asked.length]);
-    const answer = await fetch(`${address}${path}`, { headers: { cookie, 'accept-encoding': 'gzip' } });
+    const answer = await fetch(`${address}${path}`, { headers: { cookie: cookies[client] ?? '', 'accept-encoding': 'gzip' } });
     await answer.arrayBuffer();
     if (!answer.ok) throw new Error(`${path} answered ${answer.status}`);
     const took = performance.now() - began;

@@ -13,6 +13,7 @@ import {
 import type { Request } from 'express';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs, Open } from '../actor/route-access.ts';
+import { Gone } from '../threads/gone.ts';
 import { AccessService, type SignedIn } from './access.service.ts';
 
 @Controller()
@@ -92,8 +93,8 @@ export class AccessController {
   @Post('invitations/bundle')
   @Open()
   @ApiCreatedResponse({ type: SessionView })
-  async acceptBundle(@Req() request: Request, @Body() input: BundleAccept): Promise<SessionView> {
-    return this.begin(request, await this.service.acceptBundle(input));
+  async acceptBundle(@Req() request: Request, @Body() input: BundleAccept, @Gone() gone: AbortSignal): Promise<SessionView> {
+    return this.begin(request, await this.service.acceptBundle(input, gone));
   }
 
   /** A fresh session: the name that was in the cookie before is worth nothing. */

@@ -276,17 +276,17 @@ export class AccessService {
   }
 
   /** Brings a whole team into an empty server. The team’s records stay as they were; that it was brought in is noted after them. */
-  async acceptBundle({ token, login, password, personId, bundle: file }: BundleAccept): Promise<SignedIn> {
+  async acceptBundle({ token, login, password, personId, bundle: file }: BundleAccept, gone: AbortSignal): Promise<SignedIn> {
     const hash = tokenHash(token);
     const row = await this.database.outsideTeams((db) => db.transaction().execute((trx) => this.repository.openInvitation(trx, hash)));
     if (!row || row.team_id !== null) throw noInvitation();
-    const bundle = await this.bundles.read(file);
+    const bundle = await this.bundles.read(file, gone);
     const passwordHash = await hashPassword(password);
     const teamId = (bundle.team as { readonly team_id: string }).team_id;
     return this.database.inTeam(teamId, async (trx) => {
       if (!(await this.repository.openInvitation(trx, hash))) throw noInvitation();
       // Who brings a demo’s file in founds a team of their own: nobody is let in without a password.
-      await this.bundles.bring(trx, { ...bundle, team: { ...bundle.team, demo: undefined } });
+      await this.bundles.bring(trx, { ...bundle, team: { ...bundle.team, demo: undefined } }, gone);
       const person = await this.teams.person(trx, personId);
       if (person?.role !== 'coordinator' || person.left_on !== null)
         throw invalid([{ path: 'personId', message: 'Choose one of the team’s coordinators: the others are invited by them.' }]);

@@ -73,18 +73,19 @@ export class BundleService {
   }
 
   /** Reads a bundle from parsed JSON, on a thread, since every report in it is worked out again; what is wrong with it is named by its path. */
-  async read(value: unknown): Promise<Bundle> {
-    const { shown, count } = await this.pool.run(READ, value);
+  async read(value: unknown, gone: AbortSignal): Promise<Bundle> {
+    const { shown, count } = await this.pool.run(READ, value, { signal: gone });
     if (count > 0) throw invalid(shown, faultWords(shown.length, count));
     return value as Bundle;
   }
 
-  /** Puts a team that was read into this database, in the caller's transaction: all of it or nothing. */
-  async bring(trx: TeamTransaction, { team, tables }: Bundle): Promise<void> {
+  /** Puts a team that was read into this database, in the caller's transaction: all of it, or nothing where whoever asked is gone. */
+  async bring(trx: TeamTransaction, { team, tables }: Bundle, gone: AbortSignal): Promise<void> {
     const { team_id: teamId, name } = team as { readonly team_id: string; readonly name: string };
     await this.repository.takesItsTime(trx);
     await this.placing('team', name, () => this.repository.addTeam(trx, team));
     for (const table of bundleTables) {
+      gone.throwIfAborted();
       const rows = (tables as BundleRows)[table.name] ?? [];
       await this.placing(`tables.${table.name}`, table.name, () => this.repository.addRows(trx, teamId, table, rows));
     }

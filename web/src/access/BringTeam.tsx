@@ -1,10 +1,11 @@
-import { type ChangeEvent, useState } from 'react';
+import { type ChangeEvent, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { problemOf, useAcceptBundleMutation } from '../api/wainrope-api.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { LongNote } from '../tasks/TaskNote.tsx';
 import { AccountFields } from './AccountFields.tsx';
 
 interface BundleFile {
@@ -36,6 +37,8 @@ export function openBundle(text: string): BundleFile | undefined {
 export function BringTeam({ token }: { readonly token: string }) {
   const [file, setFile] = useState<BundleFile | 'unreadable'>();
   const [accept, accepted] = useAcceptBundleMutation();
+  const running = useRef<{ abort: () => void }>(undefined);
+  const [isStopped, setIsStopped] = useState(false);
   const { register, handleSubmit, setValue } = useForm({ defaultValues: { login: '', password: '', personId: '' } });
   const navigate = useNavigate();
   const faults = faultsByPath(accepted.error && problemOf(accepted.error));
@@ -49,7 +52,10 @@ export function BringTeam({ token }: { readonly token: string }) {
   const read = file === 'unreadable' ? undefined : file;
   const submit = handleSubmit(async ({ login, password, personId }) => {
     if (!read) return;
-    const answer = await accept({ bundleAccept: { token, login, password, personId, bundle: read.content } });
+    setIsStopped(false);
+    const asked = accept({ bundleAccept: { token, login, password, personId, bundle: read.content } });
+    running.current = asked;
+    const answer = await asked;
     if (answer.data) navigate('/', { replace: true });
   });
   return (
@@ -65,7 +71,11 @@ export function BringTeam({ token }: { readonly token: string }) {
           <p>
             <strong>{read.teamName}</strong>, with its whole record. Passwords are not in the file: the others are invited anew.
           </p>
-          <FormProblem error={accepted.error} shown={['login', 'password', 'personId']} />
+          {isStopped ? (
+            <p role="alert">Stopped. Where the team is in all the same, the link opens nothing any more; then sign in.</p>
+          ) : (
+            <FormProblem error={accepted.error} shown={['login', 'password', 'personId']} />
+          )}
           <Labelled label="You are" fault={faults.personId}>
             <select {...register('personId')}>
               {read.coordinators.map(({ personId, name }) => (
@@ -79,6 +89,14 @@ export function BringTeam({ token }: { readonly token: string }) {
           <button type="submit" className="action-main" disabled={accepted.isLoading}>
             {accepted.isLoading ? 'Bringing it in…' : 'Bring the team in'}
           </button>
+          <LongNote
+            isRunning={accepted.isLoading}
+            what="Reading and judging the file"
+            stop={() => {
+              setIsStopped(true);
+              running.current?.abort();
+            }}
+          />
         </>
       )}
     </form>
