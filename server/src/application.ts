@@ -112,6 +112,8 @@ function apiDocuments(app: NestExpressApplication): void {
 export async function createApplication(webFolder: string): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule, { bodyParser: false, logger: nestLog, abortOnError: false });
   app.disable('x-powered-by');
+  // Answers are kept nowhere, so that a mark to compare them by is of no use.
+  app.disable('etag');
   app.use(requestLog);
   const publicUrl = process.env.WAINROPE_PUBLIC_URL || undefined;
   app.use(knownHosts(publicUrl));
