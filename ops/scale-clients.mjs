@@ -11,6 +11,9 @@ import pg from 'pg';
  */
 const { address, cookies, databaseUrl, asked, clients, seconds } = workerData;
 
+/** So often, that the bare statements are no second load beside the first. */
+const BARE_EVERY_MS = 100;
+
 /** @type {Record<string, { served: number[], bare: number[] }>} */
 const times = Object.fromEntries(asked.map(({ name }) => [name, { served: [], bare: [] }]));
 const until = Date.now() + seconds * 1000;
@@ -40,7 +43,7 @@ async function bare() {
     for (const { text, values } of statements) await database.query(text, values);
     const took = performance.now() - began;
     times[name]?.bare.push(took);
-    await wait(Math.max(0, 50 - took));
+    await wait(Math.max(0, BARE_EVERY_MS - took));
   }
   await database.end();
 }

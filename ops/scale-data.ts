@@ -53,7 +53,7 @@ export const statements = ({ teams, pieces, inspections, plans }: Size): readonl
        select m.team_id, ${id('inspection', 'm.n', 'm.k', String(year))}, m.gear_id,
          date '2026-01-10' - ${year} * 330 - (m.k % 300)::int,
          ${year === 0 ? 'null' : `case when m.k % 17 = 0 then 'B' else 'A' end`},
-         ${year === 0 ? 'null' : `date '2026-01-10' - ${year} * 330 - (m.k % 300)::int + 365`},
+         ${year === 0 ? 'null' : `date '2026-01-10' - ${year} * 330 - (m.k % 300)::int + case when m.k % 50 = 0 then 300 else 730 end`},
          '${year === 0 ? 'before-use' : 'calendar'}', ${year > 0}, s.sheet_version,
          case when m.n = 1 then s.sheet end, case when m.n = 1 then s.answers end,
          m.people[1 + (m.k + ${year}) % array_length(m.people, 1)]

@@ -78,7 +78,8 @@ const STOP_MS = 1700;
 export async function startServer(urls, { host, port, extra = {}, watch = false, say = (text) => process.stdout.write(text) }) {
   refuseIfEnding();
   const env = serverEnvironment(urls, { ...extra, WAINROPE_HOST: host, WAINROPE_PORT: String(port) });
-  const flags = watch ? ['--watch', '--watch-preserve-output'] : [];
+  // Answers are made and thrown away: room for them saves half the collecting.
+  const flags = ['--max-semi-space-size=32', ...(watch ? ['--watch', '--watch-preserve-output'] : [])];
   const [program = process.execPath, ...args] = [...WITH_PARENT, process.execPath, ...flags, join(ROOT, 'server/dist/main.js')];
   const child = spawn(program, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
   child.stdout.setEncoding('utf8').on('data', say);

@@ -60,6 +60,9 @@ function jsonOnly(request: Request, _response: Response, next: NextFunction): vo
   else next();
 }
 
+/** Half as much work as the usual 6, for a tenth more bytes. */
+const PACKED = 3;
+
 /** Texts are packed on their way; a stream is not, or nothing of it would arrive before it is full. */
 function packs(request: Request, response: Response): boolean {
   return !String(response.getHeader('Content-Type')).startsWith('text/event-stream') && compression.filter(request, response);
@@ -125,7 +128,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   );
   const { handler, close } = sessions(app.get(TeamDatabase).pool, publicUrl);
   app.get(TeamDatabase).beforeClose(close);
-  app.use('/api', compression({ filter: packs }));
+  app.use('/api', compression({ filter: packs, level: PACKED }));
   app.use('/api/v1', sameOriginOnly(publicUrl), jsonOnly, neverKept);
   app.use('/api/v1', (request: Request, response: Response, next: NextFunction) =>
     request.path.startsWith('/health/') ? next() : handler(request, response, next),
