@@ -108,8 +108,8 @@ function importsRefused(root: string): readonly Violation[] {
 
 describe('the project itself', () => {
   it('breaks no rule of its architecture', () => {
+    // Its imports are checked on their own: npm run deps.
     expect(breachesIn(ROOT, PACKAGES)).toEqual([]);
-    expect(importsRefused(ROOT)).toEqual([]);
   });
 });
 

@@ -78,6 +78,9 @@ function hauledForTravel({ rig, travel, drives }: Solvable): number | undefined 
   return (backwards * (nearer - further)) / (2 * step);
 }
 
+/** A third of them every time; all of them, five times over, in the long tests. */
+const runs = (count: number) => (process.env.WAINROPE_LONG === 'yes' ? 5 * count : Math.ceil(count / 3));
+
 describe('random rigs of every layout', () => {
   it('leave less than 1e-9 of the largest tension unbalanced, or are named', () => {
     let solved = 0;
@@ -89,9 +92,9 @@ describe('random rigs of every layout', () => {
           ? Math.max(balances.hauling.equilibrium.residual, balances.frictionless.equilibrium.residual) < 1e-9
           : failure !== undefined && failure.nodes.length > 0;
       }),
-      { seed: 301, numRuns: 400 },
+      { seed: 301, numRuns: runs(400) },
     );
-    expect(solved).toBeGreaterThan(380);
+    expect(solved).toBeGreaterThan(0.95 * runs(400));
   });
   it('without friction, multiply the pull as much as they haul rope for travel: by virtual work', () => {
     let compared = 0;
@@ -105,9 +108,9 @@ describe('random rigs of every layout', () => {
         compared++;
         return Math.abs(hauled - (start?.advantage?.frictionless ?? Number.NaN)) < 1e-6 * Math.max(1, Math.abs(hauled));
       }),
-      { seed: 302, numRuns: 150 },
+      { seed: 302, numRuns: runs(150) },
     );
-    expect(compared).toBeGreaterThan(130);
+    expect(compared).toBeGreaterThan(0.86 * runs(150));
   });
   it('carry twice as much everywhere when driven twice as hard', () => {
     fc.assert(
@@ -125,7 +128,7 @@ describe('random rigs of every layout', () => {
           (tension, link) => Math.abs((harder.linkTensions[link] as number) / factor - tension) < 1e-7 * Math.max(1, tension),
         );
       }),
-      { seed: 303, numRuns: 120 },
+      { seed: 303, numRuns: runs(120) },
     );
   });
   it('do not care for turning and mirroring', () => {
@@ -179,7 +182,7 @@ describe('random rigs of every layout', () => {
           );
         });
       }),
-      { seed: 304, numRuns: 120 },
+      { seed: 304, numRuns: runs(120) },
     );
   });
   it('never gain by friction: no strand carries more than its drive while hauling, none less while lowering', () => {
@@ -200,7 +203,7 @@ describe('random rigs of every layout', () => {
           return rest.every((tension) => tension <= first * (1 + 1e-9)) && others.every((tension) => tension >= own * (1 - 1e-9));
         });
       }),
-      { seed: 305, numRuns: 150 },
+      { seed: 305, numRuns: runs(150) },
     );
   });
   it('give reports that are plain data, finite throughout, and the same every time', () => {
@@ -212,7 +215,7 @@ describe('random rigs of every layout', () => {
           canonicalJson(judge(subject)) === canonicalJson(report)
         );
       }),
-      { seed: 306, numRuns: 100 },
+      { seed: 306, numRuns: runs(100) },
     );
   });
 });
@@ -266,7 +269,7 @@ describe('edits', () => {
           return canonicalJson(now) === canonicalJson(rig);
         },
       ),
-      { seed: 307, numRuns: 400 },
+      { seed: 307, numRuns: runs(400) },
     );
   });
 });
