@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { parseArgs } from 'node:util';
+import { forgetEarlier } from './backup.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
 import { Problem, ROOT, startPostgres, stopPostgres } from './postgres.mjs';
 import { Ended, endAll, refuseIfEnding, signalGroup, WITH_PARENT } from './processes.mjs';
@@ -145,6 +146,7 @@ async function start() {
   await prepareDatabase(database, extra);
   const begin = () => startServer(database, { host, port, extra, watch: options.dev, say });
   const server = await begin();
+  await forgetEarlier(database.adminUrl);
   watchDatabase(database, say);
   watchServer(server, begin, say);
   if (options.dev) startDevelopment(server.address);

@@ -1,8 +1,8 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { backupDatabase, restoreDatabase } from '../../../ops/backup.mjs';
+import { backupDatabase, checkBackup, forgetEarlier, restoreDatabase } from '../../../ops/backup.mjs';
 import { type DatabaseUrls, startPostgres } from '../../../ops/postgres.mjs';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
@@ -44,27 +44,85 @@ async function everything({ adminUrl, ownerUrl }: DatabaseUrls): Promise<{ reado
   }
 }
 
-it('a backup restored into a fresh database holds every row, right, policy and trigger, and nothing else', async () => {
-  const file = join(folder, 'whole.backup');
-  const { ownerUrl, adminUrl } = server.urls;
-  await backupDatabase(adminUrl, file, new URL(ownerUrl).pathname.slice(1));
-  const before = await everything(server.urls);
+/** Who is signed in, and links that open something, are in no backup. */
+const LIVE = ['sign_in_session', 'sign_in_attempt', 'invitation', 'calendar_link'];
+const nameOf = ({ ownerUrl }: DatabaseUrls) => new URL(ownerUrl).pathname.slice(1);
+
+/** A database server of a test's own, and the test's team restored into it. */
+async function elsewhere(work: (fresh: Awaited<ReturnType<typeof startPostgres>>, file: string) => Promise<void>): Promise<void> {
+  const file = join(mkdtempSync(join(folder, 'one-')), 'whole.backup');
+  await backupDatabase(server.urls.adminUrl, file, nameOf(server.urls));
   const fresh = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-restored-'), throwAway: true });
   try {
+    await work(fresh, file);
+  } finally {
+    await fresh.stop();
+  }
+}
+
+it('a backup restored into a fresh database holds every row, right, policy and trigger, but nothing that is live', async () => {
+  await elsewhere(async (fresh, file) => {
+    const before = await everything(server.urls);
+    expect(before.sign_in_session?.length).toBeGreaterThan(0);
     await restoreDatabase(fresh.adminUrl, file);
     const after = await everything(fresh);
     expect(Object.keys(after)).toEqual(Object.keys(before));
     for (const table of Object.keys(before))
-      if (table !== 'sign_in_session') expect({ [table]: after[table] }).toEqual({ [table]: before[table] });
+      expect({ [table]: after[table] }).toEqual({ [table]: LIVE.includes(table) ? [] : before[table] });
     expect(before.gear?.length).toBeGreaterThan(80);
-  } finally {
-    await fresh.stop();
-  }
+    // Nobody but its owner reads it.
+    expect(statSync(file).mode & 0o777).toBe(0o600);
+    expect(await checkBackup(fresh.adminUrl, file)).toBeGreaterThan(1000);
+  });
 });
 
-it('what is no backup is refused before anything is touched', async () => {
-  const file = join(folder, 'not-a.backup');
-  writeFileSync(file, 'not a backup');
-  await expect(restoreDatabase(server.urls.adminUrl, file)).rejects.toThrow(/Reading the backup failed/);
-  expect((await everything(server.urls)).gear?.length).toBeGreaterThan(80);
+it.each<[string, (bytes: Buffer) => Buffer, RegExp]>([
+  ['is no backup', () => Buffer.from('not a backup'), /Reading the backup failed/],
+  ['is cut in half', (bytes) => bytes.subarray(0, bytes.length / 2), /failed/],
+  ['is cut by a little', (bytes) => bytes.subarray(0, bytes.length - 4000), /failed/],
+  [
+    'has another byte in its midst',
+    (bytes) => Buffer.concat([bytes.subarray(0, 40_000), Buffer.from([(bytes[40_000] ?? 0) ^ 1]), bytes.subarray(40_001)]),
+    /is damaged|failed/,
+  ],
+  [
+    'has fewer rows than it was sealed with',
+    (bytes) =>
+      Buffer.from(
+        bytes.toString('latin1').replace(/"gear":(\d+)/, (_all, count) => `"gear":${Number(count) + 1}`),
+        'latin1',
+      ),
+    /is not whole: gear has \d+ of \d+ rows/,
+  ],
+])('a file that %s leaves everything as it was', async (_what, damage, words) => {
+  await elsewhere(async (fresh, file) => {
+    await restoreDatabase(fresh.adminUrl, file);
+    const before = await everything(fresh);
+    writeFileSync(file, damage(readFileSync(file)));
+    await expect(restoreDatabase(fresh.adminUrl, file)).rejects.toThrow(words);
+    await expect(checkBackup(fresh.adminUrl, file)).rejects.toThrow(words);
+    expect(await everything(fresh)).toEqual(before);
+    expect(await databases(fresh.adminUrl)).not.toContain('wainrope_restored');
+  });
+});
+
+async function databases(adminUrl: string): Promise<readonly string[]> {
+  const client = new pg.Client({ connectionString: adminUrl });
+  await client.connect();
+  try {
+    return (await client.query<{ datname: string }>('select datname from pg_database')).rows.map(({ datname }) => datname);
+  } finally {
+    await client.end();
+  }
+}
+
+it('what was there before a restore stays until it is let go, and then goes', async () => {
+  await elsewhere(async (fresh, file) => {
+    expect(await databases(fresh.adminUrl)).toContain('wainrope');
+    await restoreDatabase(fresh.adminUrl, file);
+    expect(await databases(fresh.adminUrl)).toContain('wainrope_earlier');
+    await forgetEarlier(fresh.adminUrl);
+    expect(await databases(fresh.adminUrl)).not.toContain('wainrope_earlier');
+    expect((await everything(fresh)).gear?.length).toBeGreaterThan(80);
+  });
 });
