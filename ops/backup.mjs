@@ -125,7 +125,10 @@ async function restoredBeside(adminUrl, file) {
   // The file is read through before anything is begun.
   await runProgram('pg_restore', adminUrl, ['--list', '--file=/dev/null', file], 'Reading the backup');
   const seal = await sealOf(file);
-  if (seal === undefined) console.log('This file carries no seal: an earlier version made it, or it is cut short. It is tried all the same; what is in it is not counted.');
+  if (seal === undefined)
+    console.log(
+      'This file carries no seal: an earlier version made it, or it is cut short. It is tried all the same; what is in it is not counted.',
+    );
   await sql(`drop database if exists ${RESTORED} with (force)`);
   await sql(`create database ${RESTORED} owner wainrope_owner`);
   try {
