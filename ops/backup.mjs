@@ -9,12 +9,16 @@ import {
   existsSync,
   mkdirSync,
   openSync,
+  readdirSync,
   readSync,
   renameSync,
+  rmSync,
   statSync,
   writeFileSync,
 } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { parseArgs } from 'node:util';
 import { openCluster, Problem, postgresPrograms, ROOT } from './postgres.mjs';
 import { execute } from './processes.mjs';
 
@@ -167,11 +171,31 @@ export async function forgetEarlier(adminUrl) {
   await connected(adminUrl, (client) => client.query(`drop database if exists ${EARLIER} with (force)`));
 }
 
-async function main() {
-  const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
-  if (!existsSync(data)) throw new Problem(`There is nothing to back up in ${data}. Choose another folder with WAINROPE_DATA.`);
-  const stamp = new Date().toISOString().slice(0, 16).replaceAll(':', '');
-  const file = resolve(process.argv[2] ?? join(data, 'backups', `wainrope-${stamp}.backup`));
+const USAGE = `npm run backup                          into the data folder's backups
+npm run backup -- FILE                  into a file
+npm run backup -- --every 24h --keep 14 now and then again, as long as it runs; the oldest beyond so many go`;
+
+const UNITS = { m: 60_000, h: 3_600_000, d: 86_400_000 };
+const DAY_MS = 86_400_000;
+
+/** A time such as 24h, in milliseconds; at least ten minutes, at most thirty days. @param {string} text */
+export function everyMs(text) {
+  const [, count, unit] = /^(\d{1,5})([mhd])$/.exec(text) ?? [];
+  const ms = Number(count) * UNITS[/** @type {keyof typeof UNITS} */ (unit)];
+  if (!(ms >= 10 * UNITS.m && ms <= 30 * DAY_MS))
+    throw new Problem(`--every is “${text}”; a time from 10m to 30d is expected, such as 24h.\n\n${USAGE}`);
+  return ms;
+}
+
+/** Of backups by their names, which carry their time, all but the newest so many. @param {readonly string[]} names @param {number} keep */
+export const surplus = (names, keep) =>
+  names
+    .filter((name) => /^wainrope-.*\.backup$/.test(name))
+    .sort()
+    .slice(0, -keep);
+
+/** @param {string} data @param {string} file */
+async function backUp(data, file) {
   if (existsSync(file)) throw new Problem(`${file} exists already; choose another name.`);
   const cluster = await openCluster(join(data, 'postgres'));
   try {
@@ -180,6 +204,31 @@ async function main() {
     await cluster.close();
   }
   console.log(`Backed up to ${file} (${Math.ceil(statSync(file).size / 1024)} kB). Keep a copy on another machine.`);
+}
+
+async function main() {
+  const { values, positionals } = parseArgs({
+    options: { every: { type: 'string' }, keep: { type: 'string', default: '14' }, help: { type: 'boolean', default: false } },
+    allowPositionals: true,
+  });
+  if (values.help) return console.log(USAGE);
+  const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
+  if (!existsSync(data)) throw new Problem(`There is nothing to back up in ${data}. Choose another folder with WAINROPE_DATA.`);
+  const folder = join(data, 'backups');
+  const named = () => join(folder, `wainrope-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.backup`);
+  if (values.every === undefined) return backUp(data, resolve(positionals[0] ?? named()));
+  const pause = everyMs(values.every);
+  const keep = Number(values.keep);
+  if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
+    throw new Problem(`--keep is “${values.keep}”; a count from 1 to 1000 is expected.\n\n${USAGE}`);
+  for (;;) {
+    // One that fails is said, and tried again at its next time: the others stay.
+    await backUp(data, named()).then(
+      () => surplus(readdirSync(folder), keep).forEach((name) => void rmSync(join(folder, name), { force: true })),
+      (error) => console.error(`${new Date().toISOString()} ${error instanceof Problem ? error.message : error}`),
+    );
+    await wait(pause);
+  }
 }
 
 if (process.argv[1] === resolve(import.meta.filename))

@@ -141,6 +141,7 @@ async function start() {
     WAINROPE_HOST: host,
     WAINROPE_PORT: String(port),
     WAINROPE_RESTARTS: restarts,
+    WAINROPE_BACKUPS: join(data, 'backups'),
     ...(options['no-demo'] && { WAINROPE_DEMO: 'no' }),
   };
   await prepareDatabase(database, extra);

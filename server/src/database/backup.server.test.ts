@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { backupDatabase, checkBackup, forgetEarlier, restoreDatabase } from '../../../ops/backup.mjs';
+import { backupDatabase, checkBackup, everyMs, forgetEarlier, restoreDatabase, surplus } from '../../../ops/backup.mjs';
 import { type DatabaseUrls, startPostgres } from '../../../ops/postgres.mjs';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
@@ -125,4 +125,24 @@ it('what was there before a restore stays until it is let go, and then goes', as
     expect(await databases(fresh.adminUrl)).not.toContain('wainrope_earlier');
     expect((await everything(fresh)).gear?.length).toBeGreaterThan(80);
   });
+});
+
+it.each([
+  ['10m', 600_000],
+  ['24h', 86_400_000],
+  ['30d', 30 * 86_400_000],
+])('backups every %s', (text, ms) => {
+  expect(everyMs(text)).toBe(ms);
+});
+it.each(['9m', '31d', '721h', '0h', '-1h', '24', 'h', '1.5h', '', 'daily'])(
+  'refuses backups every “%s”, and says what it expects',
+  (text) => {
+    expect(() => everyMs(text)).toThrow(/from 10m to 30d/);
+  },
+);
+it('keeps the newest so many, and nothing of its own choosing goes', () => {
+  const names = ['wainrope-2026-01-03T10.backup', 'mine.backup', 'wainrope-2026-01-01T10.backup', 'wainrope-2026-01-02T10.backup'];
+  expect(surplus(names, 2)).toEqual(['wainrope-2026-01-01T10.backup']);
+  expect(surplus(names, 3)).toEqual([]);
+  expect(surplus(names, 1)).toEqual(['wainrope-2026-01-01T10.backup', 'wainrope-2026-01-02T10.backup']);
 });

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile, stat } from 'node:fs/promises';
+import { join } from 'node:path';
 import { Controller, Get } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import { sql } from 'kysely';
@@ -19,17 +20,45 @@ export class HealthController {
     return { status: 'live' };
   }
 
-  /** It can also serve: the database answers. What had to be started again is told. */
+  /** It can also serve: the database answers. What had to be started again is told, and when the last backup is too old. */
   @Get('ready')
-  async ready(): Promise<{ readonly status: 'ready'; readonly startedAgain?: unknown }> {
+  async ready(): Promise<Ready> {
     await this.database
       .outsideTeams((db) => sql`select 1`.execute(db))
       .catch(() => {
         throw new ProblemException({ status: 503, title: 'Not ready', detail: `The database does not answer${AGAIN}.` });
       });
     const startedAgain = await restarts();
-    return { status: 'ready', ...(startedAgain !== undefined && { startedAgain }) };
+    const backup = backupWords(await lastBackup(BACKUPS), Date.now());
+    return { status: 'ready', ...(startedAgain !== undefined && { startedAgain }), ...(BACKUPS && backup && { backup }) };
   }
+}
+
+interface Ready {
+  readonly status: 'ready';
+  readonly startedAgain?: unknown;
+  /** What is to be done about backups, in words. */
+  readonly backup?: string;
+}
+
+/** Where backups are written. */
+const BACKUPS = process.env.WAINROPE_BACKUPS;
+const DAY_MS = 86_400_000;
+const OLD_DAYS = 7;
+
+/** When the newest backup of a folder was written, ms; nothing where there is none. */
+export async function lastBackup(folder: string | undefined): Promise<number | undefined> {
+  if (!folder || !existsSync(folder)) return undefined;
+  const names = (await readdir(folder)).filter((name) => name.endsWith('.backup'));
+  const times = await Promise.all(names.map(async (name) => (await stat(join(folder, name))).mtimeMs));
+  return times.length === 0 ? undefined : Math.max(...times);
+}
+
+/** What is to be said of the last backup; nothing while it is of the last seven days. */
+export function backupWords(last: number | undefined, now: number): string | undefined {
+  if (last === undefined) return 'There is no backup yet: npm run backup.';
+  const days = Math.floor((now - last) / DAY_MS);
+  return days >= OLD_DAYS ? `The last backup is ${days} days old: npm run backup.` : undefined;
 }
 
 /** Where whoever watches over server and database writes down what ended by itself. */
