@@ -7,6 +7,7 @@ import { backupDatabase } from './backup.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
 import { freePort, Problem, ROOT, startPostgres } from './postgres.mjs';
 import { prepareDatabase, startServer } from './serve.mjs';
+import { signInToDemo } from './sign-in.mjs';
 
 const FOLDER = join(ROOT, 'server/releases');
 
@@ -21,14 +22,7 @@ async function main() {
   try {
     await prepareDatabase(database, extra);
     const server = await startServer(database, { host: '127.0.0.1', port: await freePort(), extra });
-    const session = /** @type {any} */ (await (await fetch(`${server.address}/api/v1/session`)).json());
-    const { personId } = session.demoPeople.find((/** @type {{ role: string }} */ { role }) => role === 'coordinator');
-    const signed = await fetch(`${server.address}/api/v1/session/demo`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ personId }),
-    });
-    const cookie = String(signed.headers.get('set-cookie')).split(';')[0] ?? '';
+    const cookie = await signInToDemo(server.address);
     const file = await fetch(`${server.address}/api/v1/bundle`, { headers: { cookie } });
     writeFileSync(join(FOLDER, `${name}.team.json.gz`), gzipSync(Buffer.from(await file.arrayBuffer()), { level: 9 }));
     await backupDatabase(database.adminUrl, join(FOLDER, `${name}.backup`));

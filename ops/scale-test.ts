@@ -9,6 +9,7 @@ import { Worker } from 'node:worker_threads';
 import pg from 'pg';
 import { startPostgres } from './postgres.mjs';
 import { fill, type Size, statements, whileGrown } from './scale-data.ts';
+import { signInToDemo } from './sign-in.mjs';
 
 const SECONDS = Number(process.argv[2] ?? 150);
 const SIZE: Size = { teams: 100, pieces: 2000, inspections: 11, plans: 100 };
@@ -140,14 +141,7 @@ async function signedIn(address: string): Promise<{ readonly cookie: string; rea
       if (!answer.ok) throw new Error(`${path} answered ${answer.status}: ${await answer.text()}`);
       return { body: (await answer.json()) as never };
     };
-  const { body: session } = await asking('')('/api/v1/session');
-  const { demoPeople } = session as { demoPeople: readonly { personId: string; role: string }[] };
-  const signed = await fetch(`${address}/api/v1/session/demo`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ personId: demoPeople.find(({ role }) => role === 'coordinator')?.personId }),
-  });
-  const cookie = String(signed.headers.get('set-cookie')).split(';')[0] ?? '';
+  const cookie = await signInToDemo(address);
   return { cookie, get: asking(cookie) };
 }
 

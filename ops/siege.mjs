@@ -9,6 +9,7 @@ import { Worker } from 'node:worker_threads';
 import { ensureBuild, ensurePackages } from './packages.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
 import { prepareDatabase, startServer } from './serve.mjs';
+import { signInToDemo } from './sign-in.mjs';
 
 const SECONDS = Number(process.argv[2] ?? 60);
 const READS = 500;
@@ -115,15 +116,6 @@ const quantile = (times, share) => [...times].sort((a, b) => a - b)[Math.ceil(ti
 /** @param {number} pid */
 const residentMb = (pid) => Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
-/** @param {string} address */
-async function signIn(address) {
-  const session = /** @type {any} */ (await (await fetch(`${address}/api/v1/session`)).json());
-  const { personId } = session.demoPeople.find((/** @type {{ role: string }} */ { role }) => role === 'coordinator');
-  const headers = { 'content-type': 'application/json' };
-  const signed = await fetch(`${address}/api/v1/session/demo`, { method: 'POST', headers, body: JSON.stringify({ personId }) });
-  return String(signed.headers.get('set-cookie')).split(';')[0] ?? '';
-}
-
 /** Each attack again and again until the time is over. @param {string} address @param {string} cookie @param {Attack[]} all @param {number} until */
 async function lay(address, cookie, all, until) {
   /** @type {Record<string, Record<string, number>>} */
@@ -163,7 +155,7 @@ async function main() {
     await prepareDatabase(database, extra);
     const server = await startServer(database, { host: '127.0.0.1', port: await freePort(), extra });
     const { address, pid } = server;
-    const [cookie, other] = [await signIn(address), await signIn(address)];
+    const [cookie, other] = [await signInToDemo(address), await signInToDemo(address)];
     const get = async (/** @type {string} */ path) =>
       /** @type {any} */ (await (await fetch(`${address}/api/v1/${path}`, { headers: { cookie } })).json());
     const plan = await get(`plans/${(await get('plans')).items[0].planId}`);

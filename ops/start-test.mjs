@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ensureBuild, ensurePackages } from './packages.mjs';
 import { freePort, ROOT } from './postgres.mjs';
+import { signInToDemo } from './sign-in.mjs';
 
 /** A hang, not slowness. */
 const HANGS_MS = 300_000;
@@ -104,17 +105,12 @@ async function comesBack(/** @type {string} */ data) {
   expect(/the server ended by itself/.test(log) && /the database ended by itself/.test(log), 'the log says both');
   const session = /** @type {any} */ (await (await fetch(`${address}/api/v1/session`)).json());
   expect(session.demoPeople.length > 0, 'the demo is whole');
-  return { start, personId: session.demoPeople[0].personId };
+  return start;
 }
 
-/** A page that listens. @param {string} personId */
-async function openStream(personId) {
-  const signed = await fetch(`${address}/api/v1/session/demo`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ personId }),
-  });
-  const cookie = String(signed.headers.get('set-cookie')).split(';')[0] ?? '';
+/** A page that listens. */
+async function openStream() {
+  const cookie = await signInToDemo(address);
   const answer = await fetch(`${address}/api/v1/events`, { headers: { cookie } });
   const reading = answer.text().catch(() => 'broken');
   return { status: answer.status, reading };
@@ -138,8 +134,8 @@ async function main() {
     await wait(2500);
     cut.child.kill('SIGKILL');
     await cut.ended;
-    const { start, personId } = await comesBack(data);
-    const stream = await openStream(personId);
+    const start = await comesBack(data);
+    const stream = await openStream();
     expect(stream.status === 200, 'a stream is open');
     await endOf(start, data, 'SIGTERM', 'with an open stream');
     await stream.reading;
