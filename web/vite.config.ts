@@ -27,17 +27,20 @@ function chunkModules(name: string): Plugin {
   };
 }
 
-/** What the register answered is marked with when it was, wherever the device's copy is shown in its place. */
-const markKept = {
-  cachedResponseWillBeUsed: async ({ cachedResponse }: { cachedResponse?: Response }) => {
-    if (!cachedResponse) return null;
-    const headers = new Headers(cachedResponse.headers);
-    headers.set('X-Kept-Since', headers.get('Date') ?? '');
-    return new Response(await cachedResponse.blob(), { status: cachedResponse.status, headers });
+/** Too large for the first load and not wanted at once: fetched quietly after it. */
+const LATER = /^assets\/print-card-[^/]+\.js$/;
+
+/** Names what is fetched quietly after the first load, for the page that does it. */
+const later: Plugin = {
+  name: 'fetched-later',
+  generateBundle(_options, bundle) {
+    const files = Object.values(bundle).flatMap(({ fileName }) => (LATER.test(fileName) ? [`/${fileName}`] : []));
+    if (files.length === 0) this.error('Nothing is fetched after the first load: the PDF maker has another name.');
+    this.emitFile({ type: 'asset', fileName: 'later.json', source: JSON.stringify(files) });
   },
 };
 
-/** Pages open without a signal too, with what the register last answered on this device; with a signal the server always speaks first. */
+/** Pages open without a signal too; what they show is kept by the page itself (`src/offline`). With a signal the server always speaks first. */
 const offline = VitePWA({
   injectRegister: false,
   manifest: {
@@ -51,6 +54,7 @@ const offline = VitePWA({
   },
   workbox: {
     globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+    globIgnores: ['**/print-card-*.js'],
     navigateFallback: null,
     skipWaiting: true,
     clientsClaim: true,
@@ -58,19 +62,13 @@ const offline = VitePWA({
     runtimeCaching: [
       {
         urlPattern: ({ request }) => request.mode === 'navigate',
-        handler: 'NetworkFirst',
-        options: { cacheName: 'wainrope-page', precacheFallback: { fallbackURL: 'index.html' } },
+        handler: 'NetworkOnly',
+        options: { networkTimeoutSeconds: 5, precacheFallback: { fallbackURL: 'index.html' } },
       },
       {
-        urlPattern: ({ url, sameOrigin }) =>
-          sameOrigin && /^\/api\/v1\/(?!events|bundle|photos|calendar|audit|health|gear\/export)/.test(url.pathname),
-        handler: 'NetworkFirst',
-        options: {
-          cacheName: 'wainrope-register',
-          plugins: [markKept],
-          expiration: { maxEntries: 400 },
-          cacheableResponse: { statuses: [200] },
-        },
+        urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/assets\/print-card-[^/]+\.js$/.test(url.pathname),
+        handler: 'CacheFirst',
+        options: { cacheName: 'wainrope-later', expiration: { maxEntries: 4 }, cacheableResponse: { statuses: [200] } },
       },
     ],
   },
@@ -78,7 +76,7 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react(), tailwind(), chunkModules('page'), offline],
+  plugins: [react(), tailwind(), chunkModules('page'), later, offline],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es', plugins: () => [chunkModules('worker')] },
   build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },

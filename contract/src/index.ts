@@ -64,6 +64,7 @@ export {
   DefectClose,
   DefectList,
   DefectView,
+  DeviceStamp,
   ExposureCreate,
   ExposureView,
   exposureChoices,

@@ -36,6 +36,8 @@ const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPa
 
 const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/VehiclesPage.tsx')).VehiclesPage }));
 
+const DevicePage = lazy(async () => ({ default: (await import('./outbox/DevicePage.tsx')).DevicePage }));
+
 const SheetsPage = lazy(async () => ({ default: (await import('./sheets/SheetsPage.tsx')).SheetsPage }));
 
 export function App() {
@@ -73,6 +75,7 @@ export function App() {
               <Route path="people/:personId" element={<PersonPage />} />
               <Route path="trail" element={<TrailPage />} />
               <Route path="team-file" element={<TeamFilePage />} />
+              <Route path="device" element={<DevicePage />} />
               <Route path="account" element={<AccountPage />} />
               <Route path="*" element={<NothingHere />} />
             </Route>

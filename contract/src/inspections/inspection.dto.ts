@@ -14,6 +14,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsISO8601,
   IsOptional,
   IsString,
   IsUUID,
@@ -41,6 +42,17 @@ export type InspectionKind = (typeof inspectionKinds)[number];
 export const useChecks = ['before-use', 'after-use'] as const satisfies readonly InspectionKind[];
 export const isUseCheck = (kind: InspectionKind): boolean => (useChecks as readonly InspectionKind[]).includes(kind);
 
+/** Where an entry comes from that a device confirmed by itself: clocks differ, so the device's own count says what came first there. */
+export class DeviceStamp {
+  @IsUUID() deviceId!: string;
+  /** How many things this device had confirmed, this one counted. */
+  @IsInt() @Min(1) @Max(2_147_483_647) sequence!: number;
+  /** What its clock said at the confirming. */
+  @IsISO8601({ strict: true }) @MaxLength(40) clock!: string;
+  /** What the same clock says at the sending: by it the server knows how far the two are apart. */
+  @IsISO8601({ strict: true }) @MaxLength(40) sentAt!: string;
+}
+
 export class InspectionCreate {
   @IsUUID() inspectionId!: string;
   @IsUUID() gearId!: string;
@@ -56,6 +68,8 @@ export class InspectionCreate {
   @IsOptional() @IsString() @MaxLength(2000) note?: string;
   /** Who confirmed it on their device: it is kept under no other name. Left out: whoever sends it. */
   @IsOptional() @IsUUID() confirmedBy?: string;
+  /** Given by a device that may send later than it confirmed. Left out: confirmed as it is sent. */
+  @IsOptional() @ValidateNested() @Type(() => DeviceStamp) device?: DeviceStamp;
   /** Takes a piece in quarantine back to use. */
   @IsOptional() @IsBoolean() returnsToUse?: boolean;
   /** The earlier inspection that this one corrects. */
@@ -87,6 +101,10 @@ export class InspectionView extends InspectionListed {
   @IsOptional() @DocumentField('InspectionAnswers') answers?: InspectionAnswers;
   @IsOptional() @IsIn(grades) proposedGrade?: Grade;
   @IsOptional() @IsString() note?: string;
+  /** When it was confirmed by the register's clock; on a device without a signal, before it was sent. */
+  @IsString() doneAt!: string;
+  /** When the register had it. */
+  @IsString() recordedAt!: string;
   @IsArray() @IsUUID(undefined, { each: true }) photoIds!: readonly string[];
 }
 

@@ -58,6 +58,19 @@ export class AuditRepository {
     }
   }
 
+  /** Whether somebody counted overloads of a piece after a moment. */
+  async countedAfter(trx: TeamTransaction, gearId: string, moment: Date): Promise<boolean> {
+    const row = await trx
+      .selectFrom('audit_entry')
+      .select('entry_no')
+      .where('subject_id', '=', gearId)
+      .where('at', '>', moment)
+      .where(sql<boolean>`changes::text like '%verloads%'`)
+      .limit(1)
+      .executeTakeFirst();
+    return row !== undefined;
+  }
+
   /** Newest first. */
   async page(trx: TeamTransaction, query: PageQuery): Promise<AuditEntryView[]> {
     let rows = trx

@@ -234,6 +234,10 @@ export const bundleTables: readonly BundleTable[] = [
       proposed_grade: optional(choice(grades)),
       note: optional(maybeEmpty),
       corrects: optional(uuid),
+      device_id: optional(uuid),
+      device_sequence: optional(count),
+      device_clock: optional(moment),
+      done_at: optional(moment),
     }),
   },
   {

@@ -1,6 +1,9 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 
+const pad = (value: number) => String(value).padStart(2, '0');
+const localDay = (at: Date) => `${at.getFullYear()}-${pad(at.getMonth() + 1)}-${pad(at.getDate())}`;
+
 /** The server's day and time. Tests set WAINROPE_TODAY; everything that judges takes its day from here. */
 @Injectable()
 export class Clock {
@@ -11,9 +14,17 @@ export class Clock {
     if (told) return told.toISOString().slice(0, 10);
     const set = process.env.WAINROPE_TODAY;
     if (set !== undefined && set !== '') return set;
-    const now = new Date();
-    const pad = (value: number) => String(value).padStart(2, '0');
-    return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+    return localDay(new Date());
+  }
+
+  now(): Date {
+    return this.told() ?? new Date();
+  }
+
+  /** The day that it will be in so many milliseconds: today, or where a day was set, that. */
+  dayIn(ms: number): string {
+    const isSet = process.env.WAINROPE_TODAY !== undefined && process.env.WAINROPE_TODAY !== '';
+    return this.told() || isSet ? this.today() : localDay(new Date(Date.now() + ms));
   }
 
   /** Does some work as if it were done at another moment: how a history is laid down. */

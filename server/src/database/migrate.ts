@@ -11,6 +11,7 @@ import * as findingsOfTheirOwn from './migrations/0008-findings-of-their-own.ts'
 import * as touchedParts from './migrations/0009-touched-parts.ts';
 import * as planStanding from './migrations/0010-plan-standing.ts';
 import * as growth from './migrations/0011-growth.ts';
+import * as entriesOfDevices from './migrations/0012-entries-of-devices.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -25,6 +26,7 @@ export const migrations = {
   '0009-touched-parts': touchedParts,
   '0010-plan-standing': planStanding,
   '0011-growth': growth,
+  '0012-entries-of-devices': entriesOfDevices,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -213,6 +213,12 @@ export interface InspectionTable {
   recorded_by: string;
   recorded_at: GeneratedAlways<Date>;
   recorded_no: GeneratedAlways<string>;
+  /** The device that confirmed it by itself, as which of its entries, and what its clock said. */
+  device_id: string | null;
+  device_sequence: number | null;
+  device_clock: ColumnType<Date | null, Date | null, never>;
+  /** When it was made, by the server's clock; left out, when it was recorded. */
+  done_at: ColumnType<Date, Date | undefined, never>;
 }
 
 export interface SheetVersionTable {

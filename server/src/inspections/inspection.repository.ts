@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type {
   DefectView,
+  DeviceStamp,
   ExposureView,
   InspectionKind,
   InspectionListed,
@@ -16,6 +17,12 @@ import type { DefectClosingTable, DefectTable, ExposureTable, InspectionTable, P
 import type { TeamTransaction } from '../database/team-database.ts';
 
 const LISTED = 100;
+
+/** Of which day an inspection is, and when it was made. */
+export interface Made {
+  readonly on: string;
+  readonly doneAt: Date;
+}
 
 @Injectable()
 export class InspectionRepository {
@@ -37,13 +44,27 @@ export class InspectionRepository {
     let query = this.listed(trx);
     if (gearId !== undefined) query = query.where('i.gear_id', '=', gearId);
     if (person !== undefined) query = query.where('i.recorded_by', '=', person);
-    const rows = await query.orderBy('i.inspected_on', 'desc').orderBy('i.recorded_no', 'desc').limit(limit).execute();
+    const rows = await query
+      .orderBy('i.inspected_on', 'desc')
+      .orderBy('i.done_at', 'desc')
+      .orderBy('i.recorded_no', 'desc')
+      .limit(limit)
+      .execute();
     return rows.map(listedView);
   }
 
   async byId(trx: TeamTransaction, inspectionId: string): Promise<InspectionView | undefined> {
     const row = await this.listed(trx)
-      .select(['g.kind as gear_kind', 'i.sheet_version', 'i.sheet', 'i.answers', 'i.proposed_grade', 'i.note'])
+      .select([
+        'g.kind as gear_kind',
+        'i.sheet_version',
+        'i.sheet',
+        'i.answers',
+        'i.proposed_grade',
+        'i.note',
+        'i.done_at',
+        'i.recorded_at',
+      ])
       .where('i.inspection_id', '=', inspectionId)
       .executeTakeFirst();
     if (!row) return undefined;
@@ -56,12 +77,51 @@ export class InspectionRepository {
       ...given('answers', row.answers && readStored('Stored answers', read(inspectionAnswersCodec, row.answers))),
       ...given('proposedGrade', row.proposed_grade as Grade | null),
       ...given('note', row.note),
+      doneAt: row.done_at.toISOString(),
+      recordedAt: row.recorded_at.toISOString(),
       photoIds: photos.map(({ photo_id }) => photo_id),
     };
   }
 
   async add(trx: TeamTransaction, row: Insertable<InspectionTable>): Promise<void> {
     await trx.insertInto('inspection').values(row).execute();
+  }
+
+  /** When a device's entry before one was made, by this server's clock. */
+  async deviceBefore(trx: TeamTransaction, { deviceId, sequence }: DeviceStamp): Promise<Date | undefined> {
+    const row = await trx
+      .selectFrom('inspection')
+      .select('done_at')
+      .where('device_id', '=', deviceId)
+      .where('device_sequence', '<', sequence)
+      .orderBy('device_sequence', 'desc')
+      .limit(1)
+      .executeTakeFirst();
+    return row?.done_at;
+  }
+
+  /** Inspections of a piece that were made after one of this day and moment. */
+  async madeAfter(trx: TeamTransaction, gearId: string, { on, doneAt }: Made): Promise<readonly string[]> {
+    const rows = await trx
+      .selectFrom('inspection')
+      .select('inspection_id')
+      .where('gear_id', '=', gearId)
+      .where(({ or, and, eb }) => or([eb('inspected_on', '>', on), and([eb('inspected_on', '=', on), eb('done_at', '>', doneAt)])]))
+      .execute();
+    return rows.map(({ inspection_id }) => inspection_id);
+  }
+
+  /** Whether a piece was taken out of use after a moment. */
+  async takenOutAfter(trx: TeamTransaction, gearId: string, moment: Date): Promise<boolean> {
+    const row = await trx
+      .selectFrom('state_change')
+      .select('change_no')
+      .where('gear_id', '=', gearId)
+      .where('to_state', '=', 'quarantined')
+      .where('at', '>', moment)
+      .limit(1)
+      .executeTakeFirst();
+    return row !== undefined;
   }
 
   async addStateChange(trx: TeamTransaction, row: Insertable<StateChangeTable>): Promise<void> {

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import {
   type GearView,
@@ -31,9 +32,13 @@ import { gearName } from '../gear/gear.service.ts';
 import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
 import { refuseForOthers } from './confirmed-by.ts';
 import { defectsOf, recoveredPoints } from './defects-of.ts';
+import { doneAt } from './done-at.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { returnRefusal } from './returning.ts';
 import { SheetRepository } from './sheet.repository.ts';
+
+/** A device's clock may be ahead, so that just before midnight it says tomorrow, milliseconds. */
+const CLOCKS_APART_MS = 15 * 60_000;
 
 /** An inspection as it is about to be kept. */
 interface Weighed {
@@ -44,6 +49,10 @@ interface Weighed {
   readonly proposed: ProposedGrade;
   /** Nothing for a check before or after use that passed. */
   readonly grade: Grade | undefined;
+  /** When it was made, which a device without a signal tells later. */
+  readonly doneAt: Date;
+  /** Inspections of the piece that were made after this one and are known already. */
+  readonly later: readonly string[];
 }
 
 @Injectable()
@@ -76,7 +85,7 @@ export class InspectionService {
       const piece = await this.gear.byIdLocked(trx, input.gearId);
       if (!piece) throw notFound('piece', input.gearId);
       const existing = await this.repository.byId(trx, input.inspectionId);
-      if (existing) return existing;
+      if (existing) return sameAs(existing, input);
       if (!isUseCheck(input.kind)) this.needFull(actor);
       const weighed = await this.weigh(trx, input, piece);
       await this.keep(trx, actor, weighed);
@@ -98,6 +107,9 @@ export class InspectionService {
     if (!sheet)
       throw invalid([{ path: 'sheetVersion', message: `There is no version ${input.sheetVersion} of the sheet for this class.` }]);
     const { answers } = input;
+    const before = input.device && (await this.repository.deviceBefore(trx, input.device));
+    const made = doneAt({ stamp: input.device, now: this.clock.now(), before });
+    const later = input.device ? await this.repository.madeAfter(trx, piece.gearId, { on: input.on, doneAt: made }) : [];
     const proposed = proposeGrade(sheet, answers, piece.attributes as { readonly [key: string]: unknown });
     const faults = [
       ...answerFaults(sheet, answers, proposed),
@@ -109,14 +121,15 @@ export class InspectionService {
     ];
     if (faults.length > 0) throw invalid(faults);
     const failsInUse = isUseCheck(input.kind) && proposed.grade === 'D' ? ('D' as const) : undefined;
-    return { input, piece, sheet, answers, proposed, grade: isUseCheck(input.kind) ? failsInUse : input.grade };
+    const grade = isUseCheck(input.kind) ? failsInUse : input.grade;
+    return { input, piece, sheet, answers, proposed, grade, doneAt: made, later };
   }
 
   private dayFaults({ on, nextDue }: InspectionCreate): FieldFault[] {
     const today = this.clock.today();
     const faults: FieldFault[] = [];
     if (!isDay(on)) faults.push({ path: 'on', message: `${on} is not a day of the calendar.` });
-    else if (on > today) faults.push({ path: 'on', message: `${on} has not come yet; today is ${today}.` });
+    else if (on > this.clock.dayIn(CLOCKS_APART_MS)) faults.push({ path: 'on', message: `${on} has not come yet; today is ${today}.` });
     if (nextDue !== undefined && !isDay(nextDue)) faults.push({ path: 'nextDue', message: `${nextDue} is not a day of the calendar.` });
     else if (nextDue !== undefined && nextDue <= on)
       faults.push({ path: 'nextDue', message: `The next inspection, ${nextDue}, must come after this one, ${on}.` });
@@ -155,7 +168,8 @@ export class InspectionService {
   }
 
   private async keep(trx: TeamTransaction, actor: Actor, weighed: Weighed): Promise<void> {
-    const { input, piece, sheet, answers, proposed, grade } = weighed;
+    const { input, piece, sheet, answers, proposed, grade, doneAt: made, later } = weighed;
+    const overloads = isUseCheck(input.kind) || (await this.overloadedSince(trx, weighed)) ? piece.overloadsSinceInspection : 0;
     const state = await this.nextState(trx, actor, weighed);
     await this.repository.add(trx, {
       team_id: actor.teamId,
@@ -174,14 +188,18 @@ export class InspectionService {
       note: input.note ?? null,
       corrects: input.corrects ?? null,
       recorded_by: actor.personId,
+      device_id: input.device?.deviceId ?? null,
+      device_sequence: input.device?.sequence ?? null,
+      device_clock: input.device ? new Date(input.device.clock) : null,
+      ...(input.device && { done_at: made }),
     });
     await this.follow(trx, actor, weighed);
     await this.gear.settle(trx, actor, piece, {
       state,
-      overloadsSinceInspection: isUseCheck(input.kind) ? piece.overloadsSinceInspection : 0,
+      overloadsSinceInspection: overloads,
       attributes: {
         ...piece.attributes,
-        ...(input.spoolState && gearClasses[piece.kind].carriesOn === 'spool' && { spoolState: input.spoolState }),
+        ...(input.spoolState && later.length === 0 && gearClasses[piece.kind].carriesOn === 'spool' && { spoolState: input.spoolState }),
         ...(input.pullsUsed !== undefined && gearClasses[piece.kind].carriesOn === 'pulls' && { pullsUsed: input.pullsUsed }),
       },
       factsChanged: grade !== undefined || input.corrects !== undefined,
@@ -190,8 +208,13 @@ export class InspectionService {
     await this.audit.noteAll(trx, actor, await this.acts(trx, weighed, state));
   }
 
+  /** An overload that was counted after this inspection was made is not forgotten by it. */
+  private async overloadedSince(trx: TeamTransaction, { input, piece, doneAt: made }: Weighed): Promise<boolean> {
+    return input.device !== undefined && piece.overloadsSinceInspection > 0 && (await this.trail.countedAfter(trx, piece.gearId, made));
+  }
+
   /** A failing piece is out of use at once; a quarantined one comes back only when an allowed person says so. */
-  private async nextState(trx: TeamTransaction, actor: Actor, { input, piece, grade }: Weighed): Promise<GearState> {
+  private async nextState(trx: TeamTransaction, actor: Actor, { input, piece, grade, doneAt: made }: Weighed): Promise<GearState> {
     if (piece.state === 'retired') throw invalid([{ path: 'gearId', message: `${piece.tag} is retired and is not inspected any more.` }]);
     if (input.returnsToUse) {
       const tookItOut = (await this.repository.quarantinedBy(trx, piece.gearId)) === actor.personId;
@@ -204,6 +227,10 @@ export class InspectionService {
         tookItOut: piece.state === 'quarantined' && tookItOut,
       });
       if (refusal) throw refusal;
+      if (input.device && (await this.repository.takenOutAfter(trx, piece.gearId, made)))
+        throw invalid([
+          { path: 'returnsToUse', message: `${tag} was taken out of use after this inspection was made. Inspect it again to return it.` },
+        ]);
     }
     if (grade === 'D') return 'quarantined';
     if (piece.state !== 'quarantined' || !input.returnsToUse) return piece.state;
@@ -226,13 +253,13 @@ export class InspectionService {
   }
 
   /** Opens what was found and closes what an earlier inspection had found and this one no longer does. */
-  private async follow(trx: TeamTransaction, actor: Actor, { input, piece, sheet, answers, proposed }: Weighed): Promise<void> {
+  private async follow(trx: TeamTransaction, actor: Actor, { input, piece, sheet, answers, proposed, later }: Weighed): Promise<void> {
     const open = await this.repository.defects(trx, { gearId: piece.gearId, open: true });
     const healed = isUseCheck(input.kind) ? [] : recoveredPoints(sheet, answers, proposed);
     await this.repository.closeDefects(
       trx,
       open
-        .filter(({ point }) => healed.includes(point))
+        .filter(({ point, inspectionId }) => healed.includes(point) && !later.includes(inspectionId))
         .map(({ defectId }) => ({
           team_id: actor.teamId,
           defect_id: defectId,
@@ -289,6 +316,18 @@ export class InspectionService {
     if (!view) throw notFound('inspection', inspectionId);
     return view;
   }
+}
+
+/** What is sent again must say the same: what was confirmed otherwise meanwhile is refused, not taken for the same. */
+function sameAs(existing: InspectionView, input: InspectionCreate): InspectionView {
+  const { gearId, kind, on, answers, note } = existing;
+  const told = { gearId: input.gearId, kind: input.kind, on: input.on, answers: input.answers, note: input.note };
+  if (isDeepStrictEqual({ gearId, kind, on, answers, note }, told) && (isUseCheck(kind) || existing.grade === input.grade)) return existing;
+  throw new ProblemException({
+    status: 409,
+    title: 'Already kept otherwise',
+    detail: 'The register has this inspection already, with other answers. Let this one go, or put that one right from its own page.',
+  });
 }
 
 /** Every point must have its answer, every measure taken must be weighed, and nothing may be answered that is not on the sheet. */

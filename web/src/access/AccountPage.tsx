@@ -10,7 +10,7 @@ import {
   useSignOutEverywhereMutation,
   useSignOutMutation,
 } from '../api/wainrope-api.ts';
-import { forgetRegister } from '../offline/register-worker.ts';
+import { forgetKept } from '../offline/keep-reads.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -35,12 +35,15 @@ export function AccountPage() {
       </p>
       <h2 className="stitched mt-6 pb-1.5 text-xl">Signed in</h2>
       <div className="flex flex-wrap gap-2 pt-3">
-        <button type="button" className="action-main" onClick={() => signOut().then(forgetRegister)}>
+        <button type="button" className="action-main" onClick={() => signOut().then(forgetKept)}>
           Sign out
         </button>
         <button type="button" className="action" onClick={() => everywhere()}>
           Sign out on every device
         </button>
+        <Link className="action" to="/device">
+          What is on this device
+        </Link>
       </div>
       <ProblemNote error={ended.error} />
       <Calendar />

@@ -10,6 +10,8 @@ const SignInForm = lazy(async () => ({ default: (await import('./SignInForm.tsx'
 
 /** What waits on this device is sent once the page stands. */
 const Outbox = lazy(() => patiently(async () => ({ default: (await import('../outbox/use-outbox.ts')).Outbox })));
+/** What the pages will want without a signal is read once they stand. */
+const Provisions = lazy(() => patiently(async () => ({ default: (await import('../offline/Provisions.tsx')).Provisions })));
 /** Nor for the dialog, until the session ends. */
 const SignInAgain = lazy(async () => ({ default: (await import('./SignInAgain.tsx')).SignInAgain }));
 
@@ -29,6 +31,7 @@ export function SignedIn() {
       <Outlet />
       <Suspense fallback={null}>
         <Outbox personId={data.person?.personId} />
+        {data.person && <Provisions personId={data.person.personId} />}
       </Suspense>
       {!signedIn && (
         <Suspense fallback={<p className="p-6">Loading…</p>}>

@@ -1,6 +1,6 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { InvitationView } from '@wainrope/contract';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { fakeServer, faulty, Refusal } from '../testing/fake-server.ts';
 import { asRole, session } from '../testing/sample-team.ts';
 import { leadsTo, show } from '../testing/show.tsx';
@@ -8,7 +8,6 @@ import { AccountPage } from './AccountPage.tsx';
 import { JoinPage } from './JoinPage.tsx';
 import { SignInForm } from './SignInForm.tsx';
 
-vi.mock('../offline/register-worker.ts', () => ({ forgetRegister: async () => undefined }));
 const server = fakeServer();
 afterEach(cleanup);
 

@@ -1,5 +1,6 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
+import { keptRead, NOT_READ_HERE } from '../offline/keep-reads.ts';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
 import { allPages, wholeRegister } from './whole-lists.ts';
@@ -95,12 +96,12 @@ export const wainropeApi = generatedApi
       /** The whole register: its first page, and the others, where there are any, side by side. */
       wholeRegister: build.query<readonly GearView[], void>({
         providesTags: ['Gear'],
-        queryFn: (_arg, _api, _extra, ask) => wholeRegister(ask),
+        queryFn: (_arg, api, _extra, ask) => keptRead('wholeRegister', api, () => wholeRegister(ask)),
       }),
       /** Every plan, page after page. */
       allPlans: build.query<readonly PlanSummary[], void>({
         providesTags: ['Plan'],
-        queryFn: (_arg, _api, _extra, ask) => allPages<PlanSummary>('/api/v1/plans', {}, ask),
+        queryFn: (_arg, api, _extra, ask) => keptRead('allPlans', api, () => allPages<PlanSummary>('/api/v1/plans', {}, ask)),
       }),
     }),
   });
@@ -187,6 +188,8 @@ export function problemOf(error: unknown): Problem {
   const { status, data } = (error ?? {}) as FetchBaseQueryError & { data?: unknown };
   if (typeof data === 'object' && data !== null && 'title' in data) return data as Problem;
   const offline = status === 'FETCH_ERROR';
+  if (offline && (error as { readonly error?: string }).error === NOT_READ_HERE)
+    return { type: 'about:blank', status: 0, title: 'No signal', detail: `${NOT_READ_HERE} It opens as soon as there is one again.` };
   return {
     type: 'about:blank',
     status: typeof status === 'number' ? status : 0,

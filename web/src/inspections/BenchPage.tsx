@@ -3,17 +3,18 @@ import { gearClasses, grades, proposedDue } from '@wainrope/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
-import { useGetCareQuery } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import { kindWords } from '../gear/care-words.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
+import { takeBack } from '../outbox/unsent.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { type DraftOutcome, draftOutcome, requestOf } from './draft-outcome.ts';
 import { MeasureRow } from './MeasureRow.tsx';
 import { PhotoStrip } from './PhotoStrip.tsx';
+import { PieceHead } from './PieceHead.tsx';
 import { PointRow } from './PointRow.tsx';
 import { useDraft, useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
@@ -171,7 +172,7 @@ function useBenchKeys(pass: () => void): void {
 function Bench({ parts, existing, decimal, next }: BenchProps) {
   const { piece, inForce } = parts;
   const { sheet } = inForce;
-  const { draft, change, kept } = useDraft(parts, existing);
+  const { draft, change, kept, trouble } = useDraft(parts, existing);
   const outcome = draftOutcome(draft, sheet, piece, decimal);
   const settled = draft.status === 'sent' || draft.status === 'queued';
   const pass = () => {
@@ -179,16 +180,21 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   };
   useBenchKeys(pass);
   const confirm = async () => {
-    await change((now) => {
+    const isKept = await change((now) => {
       const latest = draftOutcome(now, sheet, piece, decimal);
       if (latest.open.length > 0) return {};
       return { status: 'queued', request: requestOf({ draft: now, inForce, outcome: latest, corrects: parts.round.corrects }) };
     });
-    next();
+    if (isKept) next();
   };
   return (
     <div data-kept-here={kept}>
       <PieceHead piece={piece} />
+      {trouble && (
+        <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
+          {trouble}
+        </p>
+      )}
       {draft.status === 'refused' && (
         <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
           The server did not take it: {draft.problem} Put it right and confirm again.
@@ -197,6 +203,11 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
       {settled ? (
         <p className="mt-3 border-l-4 border-moss bg-sheet px-4 py-3 text-lg">
           Confirmed: grade {outcome.grade}. {draft.status === 'queued' ? 'It waits on this device to be sent.' : 'The server has it.'}
+          {draft.status === 'queued' && (
+            <button type="button" className="action ml-3" onClick={() => takeBack(draft)}>
+              Change it
+            </button>
+          )}
         </p>
       ) : (
         <>
@@ -273,40 +284,6 @@ function Answers({ piece, sheet, draft, decimal, change, pass }: AnswersProps) {
 }
 
 const numberOr = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
-
-function PieceHead({ piece }: { readonly piece: GearView }) {
-  const { data } = useGetCareQuery({ gearId: piece.gearId });
-  const open = (data?.defects ?? []).filter(({ closedOn }) => closedOn === undefined);
-  const { inspection } = piece;
-  return (
-    <div className="pt-4">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <Tag code={piece.tag} large />
-        <h1 className="text-[28px]">{piece.name}</h1>
-        <span className="text-quiet">{gearClasses[piece.kind].label}</span>
-        {piece.state !== 'in-use' && <strong className="bg-rust px-2 py-1 text-on-rust">In quarantine</strong>}
-      </div>
-      <p className="pt-1 text-quiet">
-        {inspection
-          ? `Last: grade ${inspection.grade} on ${inspection.on}${inspection.nextDue ? `, due ${inspection.nextDue}` : ''}.`
-          : 'Never inspected on record.'}
-        {inspection?.shortenedBy && ` Brought forward by ${inspection.shortenedBy}.`}
-        {piece.overloadsSinceInspection > 0 && (
-          <strong className="text-rust"> Overloaded {piece.overloadsSinceInspection} times since.</strong>
-        )}
-      </p>
-      {open.length > 0 && (
-        <ul className="mt-2 border-l-4 border-signal bg-amber-wash px-4 py-2">
-          {open.map(({ defectId, words, openedOn }) => (
-            <li key={defectId}>
-              Open since {openedOn}: {words}
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
-  );
-}
 
 type Change = ReturnType<typeof useDraft>['change'];
 

@@ -12,14 +12,16 @@ const device = vi.hoisted(() => ({
   heard: (() => undefined) as () => void,
 }));
 vi.mock('../outbox/bench-store.ts', () => ({
+  nextStamp: async () => ({ deviceId: 'this', sequence: 7, clock: '2026-01-15T10:00:00.000Z' }),
   benchStore: {
+    device: { get: async () => undefined, put: async () => undefined },
     drafts: {
       where: () => ({ equals: () => ({ toArray: async () => [...device.drafts] }) }),
       put: async (draft: { readonly gearId: string }) => {
         device.drafts = [...device.drafts.filter(({ gearId }) => gearId !== draft.gearId), draft];
       },
     },
-    transaction: async (_mode: string, _table: unknown, work: () => Promise<void>) => {
+    transaction: async (_mode: string, _drafts: unknown, _device: unknown, work: () => Promise<void>) => {
       await new Promise<void>((resolve, reject) => device.waiting.push({ go: resolve, fail: () => reject(new Error('full')) }));
       await work();
       device.heard();
@@ -33,23 +35,23 @@ const parts = {
   piece: { gearId: 'ring' } as unknown as GearView,
   today: '2026-01-15',
 };
-const failures: unknown[] = [];
 
 function Page() {
   const [stored, setStored] = useState<readonly BenchDraft[]>([]);
   device.heard = () => setStored(device.drafts as unknown as readonly BenchDraft[]);
-  const { draft, change, kept } = useDraft(parts, stored[0]);
+  const { draft, change, kept, trouble } = useDraft(parts, stored[0]);
   const confirm = () => change(() => ({ status: 'queued' }));
   return (
     <>
       <label>
         Note
-        <input value={draft.note} onChange={(event) => void change(() => ({ note: event.target.value })).catch((e) => failures.push(e))} />
+        <input value={draft.note} onChange={(event) => void change(() => ({ note: event.target.value }))} />
       </label>
       <button type="button" onClick={confirm}>
         Confirm
       </button>
       <p>{`${draft.status}, ${kept ? 'kept' : 'on its way'}`}</p>
+      {trouble && <p role="alert">{trouble}</p>}
     </>
   );
 }
@@ -61,7 +63,6 @@ const let1 = (how: 'go' | 'fail' = 'go') => act(async () => void device.waiting.
 
 beforeEach(() => {
   Object.assign(device, { drafts: [], waiting: [] });
-  failures.length = 0;
   render(<Page />);
 });
 afterEach(cleanup);
@@ -86,7 +87,10 @@ describe('what is tapped and typed at the bench', () => {
     type('ni');
     await let1('fail');
     expect([note().value, says()]).toEqual(['n', 'draft, kept']);
-    expect(failures).toHaveLength(1);
+    expect(screen.getByRole('alert').textContent).toContain('This device did not keep the last change: full.');
+    type('no');
+    await let1();
+    expect([note().value, screen.queryByRole('alert')]).toEqual(['no', null]);
   });
   it('is not changed any more once it was confirmed, also while that is on its way', async () => {
     type('n');
@@ -97,6 +101,6 @@ describe('what is tapped and typed at the bench', () => {
     await let1();
     await let1();
     expect([note().value, says()]).toEqual(['n', 'queued, kept']);
-    expect(device.drafts).toMatchObject([{ note: 'n', status: 'queued' }]);
+    expect(device.drafts).toMatchObject([{ note: 'n', status: 'queued', stamp: { deviceId: 'this', sequence: 7 } }]);
   });
 });

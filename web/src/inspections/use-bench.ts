@@ -1,6 +1,6 @@
 import type { GearView } from '@wainrope/contract';
 import { useCallback, useLayoutEffect, useRef, useState } from 'react';
-import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
+import { type BenchDraft, type BenchRound, benchStore, nextStamp } from '../outbox/bench-store.ts';
 import { useLive } from '../outbox/use-live.ts';
 
 /** The round and every draft in it, as they stand on this device. */
@@ -40,36 +40,51 @@ type EditDraft = (draft: BenchDraft) => Partial<BenchDraft>;
 const tapped = (draft: BenchDraft, edit: EditDraft, changedAt: number): BenchDraft =>
   draft.status === 'sent' || draft.status === 'queued' ? draft : { ...draft, status: 'draft', ...edit(draft), changedAt };
 
+/** Why the device did not keep something, and what to do. */
+export function notKept(error: unknown): string {
+  const isFull = error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);
+  return isFull
+    ? 'This device is full: the last change was not kept. Send what waits, put finished rounds away, then try again.'
+    : `This device did not keep the last change: ${error instanceof Error ? error.message : 'it did not say why'}. Try again.`;
+}
+
 /**
  * Changes to one piece's draft. Each is written to the device at once and shown at once: a slow device must not take back a letter
- * while it keeps the one before. `kept` says whether the device has all that is shown.
+ * while it keeps the one before. `kept` says whether the device has all that is shown, `trouble` what it could not keep.
  */
 export function useDraft(parts: NewDraft, existing: BenchDraft | undefined) {
   const [fresh] = useState(() => emptyDraft(parts));
   const onDevice = existing ?? fresh;
   const [ahead, setAhead] = useState<BenchDraft>();
+  const [trouble, setTrouble] = useState<string>();
   const draft = ahead !== undefined && ahead.changedAt > onDevice.changedAt ? ahead : onDevice;
   const shown = useRef(draft);
   useLayoutEffect(() => {
     shown.current = draft;
   }, [draft]);
   const change = useCallback(
-    async (edit: EditDraft) => {
+    async (edit: EditDraft): Promise<boolean> => {
       const changedAt = Math.max(Date.now(), shown.current.changedAt + 1);
       shown.current = tapped(shown.current, edit, changedAt);
       setAhead(shown.current);
       try {
-        await benchStore.transaction('rw', benchStore.drafts, async () => {
+        await benchStore.transaction('rw', benchStore.drafts, benchStore.device, async () => {
           const all = await benchStore.drafts.where('roundId').equals(fresh.roundId).toArray();
-          await benchStore.drafts.put(tapped(all.find(({ gearId }) => gearId === fresh.gearId) ?? fresh, edit, changedAt));
+          const before = all.find(({ gearId }) => gearId === fresh.gearId) ?? fresh;
+          const after = tapped(before, edit, changedAt);
+          const confirmed = after.status === 'queued' && before.status !== 'queued';
+          await benchStore.drafts.put(confirmed ? { ...after, stamp: await nextStamp(new Date()) } : after);
         });
+        setTrouble(undefined);
       } catch (error) {
         // What the device could not keep is not shown as if it had.
         setAhead(undefined);
-        throw error;
+        setTrouble(notKept(error));
+        return false;
       }
+      return true;
     },
     [fresh],
   );
-  return { draft, change, kept: draft === onDevice };
+  return { draft, change, kept: draft === onDevice, trouble };
 }

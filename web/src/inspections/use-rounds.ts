@@ -38,6 +38,8 @@ async function progressOf(round: BenchRound): Promise<RoundProgress> {
 
 export async function beginRound(round: Omit<BenchRound, 'roundId' | 'begunAt'>): Promise<string> {
   const roundId = crypto.randomUUID();
+  // Asked of the browser once there is something to lose; where it refuses, it may clear the device's store when room runs out.
+  navigator.storage?.persist?.().catch((error: unknown) => console.warn('The browser may clear what is kept here:', error));
   await benchStore.rounds.add({ ...round, roundId, begunAt: new Date().toISOString() });
   return roundId;
 }

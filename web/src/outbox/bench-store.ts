@@ -39,28 +39,56 @@ export interface BenchDraft {
   readonly status: DraftStatus;
   /** The request as it is sent, made when the person confirmed. */
   readonly request?: InspectionCreate;
+  /** Where this confirmation stands among all that this device confirmed. */
+  readonly stamp?: EntryStamp;
   readonly problem?: string;
   readonly changedAt: number;
+}
+
+/** The device, how many things it had confirmed, and what its clock said: clocks differ, the count does not go back. */
+export interface EntryStamp {
+  readonly deviceId: string;
+  readonly sequence: number;
+  readonly clock: string;
+}
+
+/** What a device calls itself, and its last number. */
+interface DeviceRow {
+  readonly name: 'this';
+  readonly deviceId: string;
+  readonly sequence: number;
 }
 
 export interface BenchPhoto {
   readonly photoId: string;
   readonly inspectionId: string;
-  readonly contentBase64: string;
+  /** Let go once the server has it; the small picture stays. */
+  readonly contentBase64?: string;
   readonly thumbnailBase64: string;
   readonly status: 'kept' | 'sent' | 'refused';
+  readonly problem?: string;
 }
 
 class BenchDatabase extends Dexie {
   rounds!: EntityTable<BenchRound, 'roundId'>;
   drafts!: EntityTable<BenchDraft, 'inspectionId'>;
   photos!: EntityTable<BenchPhoto, 'photoId'>;
+  device!: EntityTable<DeviceRow, 'name'>;
 
   constructor() {
     super('wainrope-bench');
     this.version(1).stores({ rounds: 'roundId', drafts: 'inspectionId, roundId, status', photos: 'photoId, inspectionId, status' });
+    this.version(2).stores({ device: 'name' });
   }
 }
 
 /** What is on this device; it outlives a closed tab, a crash and a lost connection. */
 export const benchStore = new BenchDatabase();
+
+/** The next number of this device, within the transaction that confirms something. */
+export async function nextStamp(now: Date): Promise<EntryStamp> {
+  const { deviceId, sequence } = (await benchStore.device.get('this')) ?? { deviceId: crypto.randomUUID(), sequence: 0 };
+  const stamp = { deviceId, sequence: sequence + 1 };
+  await benchStore.device.put({ name: 'this', ...stamp });
+  return { ...stamp, clock: now.toISOString() };
+}

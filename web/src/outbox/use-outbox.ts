@@ -67,7 +67,8 @@ async function photosBy(personId: string | undefined): Promise<readonly BenchPho
 async function sendDrafts(personId: string, post: (request: InspectionCreate) => Promise<Sent>): Promise<void> {
   for (const draft of await queuedBy(personId)) {
     if (!draft.request) continue;
-    const { error } = await post({ ...draft.request, confirmedBy: personId });
+    const device = draft.stamp && { ...draft.stamp, sentAt: new Date().toISOString() };
+    const { error } = await post({ ...draft.request, confirmedBy: personId, ...(device && { device }) });
     if (!(await settleDraft(draft, error))) return;
   }
 }
@@ -78,15 +79,25 @@ async function settleDraft({ inspectionId }: BenchDraft, error: unknown): Promis
     await benchStore.drafts.update(inspectionId, { status: 'sent' });
     return true;
   }
-  const { status, detail, faults = [] } = problemOf(error);
+  const { status } = problemOf(error);
   if (mayPass(status)) return false;
-  await benchStore.drafts.update(inspectionId, { status: 'refused', problem: [detail, ...faults.map(({ message }) => message)].join(' ') });
+  // What was taken back meanwhile is being changed; it is confirmed anew.
+  await benchStore.drafts
+    .where('inspectionId')
+    .equals(inspectionId)
+    .and((draft) => draft.status === 'queued')
+    .modify({ status: 'refused', problem: wordsOf(error) });
   return true;
+}
+
+function wordsOf(error: unknown): string {
+  const { detail, faults = [] } = problemOf(error);
+  return [detail, ...faults.map(({ message }) => message)].join(' ');
 }
 
 async function sendPhotos(personId: string, post: (photo: PhotoCreate) => Promise<Sent>): Promise<void> {
   for (const photo of await photosBy(personId)) {
-    const { photoId, inspectionId, contentBase64, thumbnailBase64 } = photo;
+    const { photoId, inspectionId, contentBase64 = '', thumbnailBase64 } = photo;
     const told = {
       photoId,
       subjectId: inspectionId,
@@ -97,8 +108,8 @@ async function sendPhotos(personId: string, post: (photo: PhotoCreate) => Promis
     } as const;
     const { error } = await post(told);
     if (error !== undefined && mayPass(problemOf(error).status)) return;
-    const status: BenchPhoto['status'] = error === undefined ? 'sent' : 'refused';
-    await benchStore.photos.update(photoId, { status });
+    if (error === undefined) await benchStore.photos.put({ photoId, inspectionId, thumbnailBase64, status: 'sent' });
+    else await benchStore.photos.update(photoId, { status: 'refused', problem: wordsOf(error) });
   }
 }
 

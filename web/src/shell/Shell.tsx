@@ -2,7 +2,7 @@ import { CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } 
 import { useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
-import { KeptNote } from '../offline/KeptNote.tsx';
+import { SignalNote } from '../offline/SignalNote.tsx';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
@@ -14,7 +14,7 @@ const PLACES = [
   { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings', '/vehicles'] },
   { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
   { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
-  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets', '/team-file'] },
+  { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets', '/team-file', '/device'] },
 ];
 
 function Places({ narrow }: { readonly narrow: boolean }) {
@@ -105,7 +105,7 @@ export function Shell() {
         </div>
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
-      <KeptNote />
+      <SignalNote />
       <main id="main" className={`flex min-h-0 flex-1 flex-col ${narrow ? 'pb-14' : ''}`}>
         <PageBoundary address={pathname}>
           <Outlet />

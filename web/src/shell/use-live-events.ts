@@ -1,6 +1,8 @@
 import type { SubjectKind } from '@wainrope/contract';
 import { useEffect } from 'react';
 import { baseApi, tagTypes } from '../api/base-api.ts';
+import { changedElsewhere, unheard } from '../offline/connection-slice.ts';
+import { isHeard } from '../offline/is-heard.ts';
 import { useAppDispatch } from '../store.ts';
 
 type Tag = (typeof tagTypes)[number];
@@ -44,6 +46,7 @@ export function useLiveEvents(signedIn: boolean): void {
       soon ??= setTimeout(() => {
         soon = undefined;
         dispatch(baseApi.util.invalidateTags([...due]));
+        dispatch(changedElsewhere());
         due.clear();
       }, TOGETHER_MS);
     };
@@ -56,6 +59,7 @@ export function useLiveEvents(signedIn: boolean): void {
       };
       source.onerror = () => {
         lost = true;
+        void isHeard().then((there) => !there && dispatch(unheard()));
         // A browser comes back by itself after a break, and never after a refusal.
         if (source.readyState !== EventSource.CLOSED) return;
         clearTimeout(again);

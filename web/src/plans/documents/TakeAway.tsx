@@ -20,6 +20,10 @@ interface TakeAwayProps {
 const NO_ORIGIN =
   'Nobody has said where on the earth this plan lies. Say its origin under Site, then take the positions: without one they would lie in the sea.';
 
+const CARD = 'The field card';
+const NO_PDF_MAKER =
+  'the PDF maker, 1.8 MB, is not on this device yet. It comes by itself as soon as there is a signal; until then take the drawing.';
+
 const DRAWING = { width: 1200, height: 760 };
 
 /** Makes what leaves the screen, one thing at a time, and says what could not be made. */
@@ -41,7 +45,9 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   };
   const svg = async () => drawingSvg({ rig, report: await judgedNow(subject), size: DRAWING, imperial, figure });
   const makeCard = async () => {
-    const { printCard } = await import('./print-card.ts');
+    const { printCard } = await import('./print-card.ts').catch(() => {
+      throw new Error(NO_PDF_MAKER);
+    });
     const report = await judgedNow(subject);
     const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
     const { pdf } = await printCard(input);
@@ -53,7 +59,7 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     if (read.ok) apply(read.edits);
     else setProblem(read.message);
   };
-  const card = () => make('The field card', makeCard);
+  const card = () => make(CARD, makeCard);
   const drawing = () =>
     make('The drawing', async () => saveFile(new Blob([await svg()], { type: 'image/svg+xml' }), fileName(name, 'svg')));
   const picture = () => make('The picture', async () => saveFile(await pngOf(await svg(), DRAWING), fileName(name, 'png')));
@@ -63,12 +69,13 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     setProblem('');
     saveFile(new Blob([JSON.stringify(siteGeoJson(rig, origin), null, 1)], { type: 'application/geo+json' }), fileName(name, 'geojson'));
   };
-  return { locked, busy, problem, card, drawing, picture, positions, bring };
+  const withoutMaker = !useAppSelector(({ connection }) => connection.hasPdfMaker);
+  return { locked, busy, problem, withoutMaker, card, drawing, picture, positions, bring };
 }
 
 /** What leaves the screen: the card for the field, the drawing, the positions. */
 export function TakeAway(props: TakeAwayProps) {
-  const { locked, busy, problem, card, drawing, picture, positions, bring } = useTakeAway(props);
+  const { locked, busy, problem, withoutMaker, card, drawing, picture, positions, bring } = useTakeAway(props);
   return (
     <section aria-label="Take along" className="space-y-2 pb-3">
       <h2 className="font-head text-lg font-semibold">Take along</h2>
@@ -97,7 +104,11 @@ export function TakeAway(props: TakeAwayProps) {
           </label>
         )}
       </div>
-      {busy && <p role="status">{busy} is being made…</p>}
+      {busy && (
+        <p role="status">
+          {busy} is being made{withoutMaker && busy === CARD && '; the PDF maker, 1.8 MB, is being fetched first'}…
+        </p>
+      )}
       {problem && (
         <p role="alert" className="border-l-4 border-rust bg-rust-wash px-3 py-1">
           {problem}

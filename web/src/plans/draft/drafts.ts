@@ -44,3 +44,20 @@ export function newestDraft(planId: string): (Draft & { readonly version: number
   }
   return undefined;
 }
+
+export interface KeptDraft {
+  readonly planId: string;
+  readonly version: number;
+  readonly name: string;
+}
+
+/** Every plan that this device has unsaved work on. */
+export function allDrafts(): readonly KeptDraft[] {
+  return Object.keys(localStorage).flatMap((name) => {
+    const [, planId, number] = /^wainrope\.draft\.([^.]+)\.(\d+)$/.exec(name) ?? [];
+    if (planId === undefined) return [];
+    const version = Number(number);
+    const draft = draftOf(planId, version);
+    return draft ? [{ planId, version, name: draft.name }] : [];
+  });
+}
