@@ -40,6 +40,12 @@ const later: Plugin = {
   },
 };
 
+/** Where the server is silent, every address is answered with the page that came with this worker's own scripts, and never with an older one. */
+const ownPage = {
+  cacheWillUpdate: async () => null,
+  cachedResponseWillBeUsed: async () => (await caches.match('/index.html', { ignoreSearch: true })) ?? null,
+};
+
 /** Pages open without a signal too; what they show is kept by the page itself (`src/offline`). With a signal the server always speaks first. */
 const offline = VitePWA({
   injectRegister: false,
@@ -62,8 +68,8 @@ const offline = VitePWA({
     runtimeCaching: [
       {
         urlPattern: ({ request }) => request.mode === 'navigate',
-        handler: 'NetworkOnly',
-        options: { networkTimeoutSeconds: 5, precacheFallback: { fallbackURL: 'index.html' } },
+        handler: 'NetworkFirst',
+        options: { cacheName: 'wainrope-page', networkTimeoutSeconds: 5, plugins: [ownPage] },
       },
       {
         urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/assets\/print-card-[^/]+\.js$/.test(url.pathname),

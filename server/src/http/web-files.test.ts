@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
@@ -8,13 +8,15 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { webFiles } from './web-files.ts';
 
 const SCRIPT = `console.log('${'peat '.repeat(400)}');`;
+let folder: string;
 let pages: ReturnType<typeof supertest>;
 beforeAll(() => {
-  const folder = mkdtempSync(join(tmpdir(), 'pages-'));
+  folder = mkdtempSync(join(tmpdir(), 'pages-'));
   mkdirSync(join(folder, 'assets'));
   const put = (name: string, text: string | Buffer) => writeFileSync(join(folder, name), text);
   put('index.html', '<!doctype html><title>Wainrope</title>');
   put('assets/page-1a2b.js', SCRIPT);
+  put('assets/page-9f9f.js', SCRIPT);
   put('assets/page-1a2b.js.br', brotliCompressSync(SCRIPT));
   put('assets/page-1a2b.js.gz', gzipSync(SCRIPT));
   put('page-modules.json', '[]');
@@ -67,5 +69,11 @@ describe('the built pages', () => {
 
   it('are read, and nothing else', async () => {
     expect((await pages.post('/plans/any').set('Accept', 'text/html')).status).toBe(404);
+  });
+
+  it('that a new build has taken away are told as missing, and the server goes on', async () => {
+    rmSync(join(folder, 'assets/page-9f9f.js'));
+    await pages.get('/assets/page-9f9f.js').set('Accept-Encoding', 'identity').expect(404);
+    await pages.get('/assets/page-1a2b.js').expect(200);
   });
 });

@@ -1,19 +1,25 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Handler, NextFunction, Request, Response } from 'express';
-import sirv from 'sirv';
+import expressStaticGzip from 'express-static-gzip';
 
 /** What the build keeps for itself. */
 const INTERNAL = /-modules\.json(?:\.\w+)?$/;
 
-/** Serves the built pages, packed where they are: hashed assets for ever, the index never cached, unknown API paths never as a page. */
+/**
+ * Serves the built pages, packed where they are. A file that a new build takes away while it is being sent ends that one answer only.
+ * Hashed assets for ever, the index never cached, unknown API paths never as a page.
+ */
 export function webFiles(folder: string): readonly Handler[] {
   if (!existsSync(join(folder, 'index.html'))) return [];
-  const files = sirv(folder, {
-    brotli: true,
-    gzip: true,
-    setHeaders: (response, path) =>
-      response.setHeader('Cache-Control', path.startsWith('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+  const files = expressStaticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    serveStatic: {
+      cacheControl: false,
+      setHeaders: (response, path) =>
+        response.setHeader('Cache-Control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    },
   });
   const publicFiles: Handler = (request, response, next) => {
     if (INTERNAL.test(request.path) || request.path.startsWith('/api')) next();
@@ -23,7 +29,7 @@ export function webFiles(folder: string): readonly Handler[] {
     const asks = request.method === 'GET' || request.method === 'HEAD';
     const isPage = asks && !/^\/(?:api|assets)\/|\.\w+$/.test(request.path) && request.accepts('html');
     if (!isPage) return next();
-    request.url = '/';
+    request.url = '/index.html';
     files(request, response, next);
   };
   return [publicFiles, index];

@@ -73,13 +73,14 @@ function Reminder({ of, narrow }: ReminderProps) {
 export function Shell() {
   const { data: team } = useGetTeamQuery();
   const { theme } = useAppSelector((state) => state.settings);
+  const takenAlong = useAppSelector(({ connection }) => connection.takenAlong);
   const narrow = useNarrow();
   const { pathname } = useLocation();
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
   }, [theme]);
   return (
-    <div className="flex min-h-full flex-col">
+    <div className="flex min-h-full flex-col" data-taken-along={takenAlong ?? undefined}>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the page
       </a>
