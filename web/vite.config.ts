@@ -59,7 +59,7 @@ const offline = VitePWA({
     icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
   },
   workbox: {
-    globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+    globPatterns: ['**/*.{js,css,html,svg,woff2}', 'later.json'],
     globIgnores: ['**/print-card-*.js'],
     navigateFallback: null,
     skipWaiting: true,

@@ -89,6 +89,15 @@ export {
   THUMBNAIL_MAX_BYTES,
 } from './inspections/inspection.dto.ts';
 export {
+  ROUND_MOST_DRAFTS,
+  RoundDraft,
+  RoundKeep,
+  RoundList,
+  RoundListed,
+  RoundTake,
+  RoundView,
+} from './inspections/round.dto.ts';
+export {
   type HolderKind,
   holderKinds,
   KitChange,

@@ -54,6 +54,7 @@ export {
 } from './gear/traits.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
+export { type BenchAnswers, benchAnswersCodec } from './inspections/bench-answers.ts';
 export {
   type InspectionAnswers,
   inspectionAnswersCodec,

@@ -33,6 +33,9 @@ import { InspectionService } from './inspections/inspection.service.ts';
 import { PhotoController } from './inspections/photo.controller.ts';
 import { PieceCareController } from './inspections/piece-care.controller.ts';
 import { PieceCareService } from './inspections/piece-care.service.ts';
+import { RoundController } from './inspections/round.controller.ts';
+import { RoundRepository } from './inspections/round.repository.ts';
+import { RoundService } from './inspections/round.service.ts';
 import { SheetController } from './inspections/sheet.controller.ts';
 import { SheetRepository } from './inspections/sheet.repository.ts';
 import { SheetService } from './inspections/sheet.service.ts';
@@ -86,6 +89,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     InspectionController,
     DefectController,
     PhotoController,
+    RoundController,
     SheetController,
     PlanController,
     LayoutController,
@@ -113,6 +117,8 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     InspectionService,
     PieceCareService,
     SheetRepository,
+    RoundRepository,
+    RoundService,
     SheetService,
     KitRepository,
     KitService,

@@ -14,6 +14,8 @@ export const subjectKinds = [
   'template',
   'vehicle',
   'hook-up',
+  /** A round of inspections that is being worked through. */
+  'round',
   'team',
   /** Signing in and out, and private links. */
   'account',

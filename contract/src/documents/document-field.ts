@@ -2,7 +2,17 @@ import 'reflect-metadata';
 import { IsObject } from 'class-validator';
 
 /** Core's documents that go over the wire, by the names that they have in the API document. */
-export const documentNames = ['Rig', 'Case', 'Policy', 'InspectionSheet', 'InspectionAnswers', 'Report', 'KeptReport', 'Finding'] as const;
+export const documentNames = [
+  'Rig',
+  'Case',
+  'Policy',
+  'InspectionSheet',
+  'InspectionAnswers',
+  'BenchAnswers',
+  'Report',
+  'KeptReport',
+  'Finding',
+] as const;
 export type DocumentName = (typeof documentNames)[number];
 
 const KEY = 'wainrope:documents';

@@ -1,4 +1,5 @@
 import {
+  benchAnswersCodec,
   caseCodec,
   inspectionAnswersCodec,
   inspectionSheetCodec,
@@ -29,6 +30,7 @@ export const documents: { readonly [N in DocumentName]: WireDocument } = {
   Policy: { schema: policyCodec.schema, read: readPolicy },
   InspectionSheet: { schema: inspectionSheetCodec.schema, read: (value, path) => read(inspectionSheetCodec, value, path) },
   InspectionAnswers: { schema: inspectionAnswersCodec.schema, read: (value, path) => read(inspectionAnswersCodec, value, path) },
+  BenchAnswers: { schema: benchAnswersCodec.schema, read: (value, path) => read(benchAnswersCodec, value, path) },
   Report: {
     schema: {
       type: 'object',

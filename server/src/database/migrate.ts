@@ -12,6 +12,7 @@ import * as touchedParts from './migrations/0009-touched-parts.ts';
 import * as planStanding from './migrations/0010-plan-standing.ts';
 import * as growth from './migrations/0011-growth.ts';
 import * as entriesOfDevices from './migrations/0012-entries-of-devices.ts';
+import * as benchRounds from './migrations/0013-bench-rounds.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -27,6 +28,7 @@ export const migrations = {
   '0010-plan-standing': planStanding,
   '0011-growth': growth,
   '0012-entries-of-devices': entriesOfDevices,
+  '0013-bench-rounds': benchRounds,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

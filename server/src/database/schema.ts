@@ -221,6 +221,21 @@ export interface InspectionTable {
   done_at: ColumnType<Date, Date | undefined, never>;
 }
 
+export interface BenchRoundTable {
+  team_id: string;
+  round_id: string;
+  title: string;
+  kind: string;
+  corrects: string | null;
+  gear_ids: string[];
+  confirmed: string[];
+  drafts: Json;
+  begun_at: Date;
+  person_id: string;
+  device_id: string;
+  heard_at: ColumnType<Date, Date | undefined, Date>;
+}
+
 export interface SheetVersionTable {
   team_id: string;
   kind: string;
@@ -384,6 +399,7 @@ export interface Database {
   gear: GearTable;
   gear_mark: GearMarkTable;
   inspection: InspectionTable;
+  bench_round: BenchRoundTable;
   sheet_version: SheetVersionTable;
   state_change: StateChangeTable;
   exposure: ExposureTable;

@@ -17,6 +17,9 @@ const STRAP = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f01';
 const OTHER_STRAP = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f02';
 const OUTING = '9e402f37-5c3e-4076-9f41-a18d7e6f5a01';
 const INSPECTION = 'af513048-6d4f-4187-8052-b29e8f7a6b01';
+const ROUND = '3b1d5c1e-2f7a-4d0b-9a55-0c6d1f6f7e21';
+const DEVICE = 'a4f2f0f6-3d55-4d0c-8a43-5a3d1b8c7f02';
+const OTHER_DEVICE = 'c2b7e9d4-18a6-4f0e-b1cb-9e2f4d7a6b13';
 const PHOTO = 'b0624159-7e50-4298-9163-c3af908b7c01';
 const PLAN = 'c173526a-8f61-43a9-a274-d4b0a19c8d01';
 const LAYOUT = 'd284637b-9072-44ba-b385-e5c1b2ad9e01';
@@ -236,6 +239,39 @@ export const examples: readonly Example[] = [
     parameters: { gearId: STRAP },
     body: { counter: 'overloads', value: 1, reason: 'The last pull was over its limit; nobody had noted it.' },
   },
+  {
+    operation: 'keepRound',
+    parameters: { roundId: ROUND },
+    body: {
+      title: 'All due this week or overdue',
+      kind: 'calendar',
+      gearIds: [STRAP],
+      begunAt: '2026-01-15T09:30:00.000Z',
+      deviceId: DEVICE,
+      confirmed: [],
+      drafts: [
+        {
+          inspectionId: '7f0f4c0e-6f0f-4dc2-9be0-5f4b4b6d9a11',
+          gearId: STRAP,
+          on: '2026-01-15',
+          changedAt: 1_768_469_400_000,
+          answers: {
+            points: { [failing]: 'worn' },
+            measures: {},
+            notes: {},
+            nextDue: '',
+            note: 'Half done when the rain came',
+            returnsToUse: false,
+            spoolState: '',
+            pullsUsed: '',
+          },
+        },
+      ],
+    },
+  },
+  { operation: 'listRounds' },
+  { operation: 'takeRoundOver', parameters: { roundId: ROUND }, body: { deviceId: OTHER_DEVICE } },
+  { operation: 'putRoundAway', parameters: { roundId: ROUND, deviceId: OTHER_DEVICE } },
   { operation: 'listDefects' },
   { operation: 'closeDefect', parameters: { defectId: TOLD.defect }, body: { how: 'Trimmed and looked at again.' } },
   { operation: 'getCare', parameters: { gearId: STRAP } },

@@ -51,7 +51,7 @@ export function toldOperations({ paths, components }: OpenAPIObject): OpenAPIObj
 }
 
 /** Nothing is looked up by what stands in these addresses, so that nothing is unknown. */
-const OPEN_ENDED = ['/api/v1/audit/{subjectId}'];
+const OPEN_ENDED = ['/api/v1/audit/{subjectId}', '/api/v1/rounds/{roundId}'];
 
 function refusals(path: string, operation: Operation, namesBase: boolean) {
   const capability = (operation as { readonly 'x-needs'?: Capability })['x-needs'];

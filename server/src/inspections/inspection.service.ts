@@ -7,7 +7,6 @@ import {
   type InspectionQuery,
   type InspectionView,
   isUseCheck,
-  may,
 } from '@wainrope/contract';
 import {
   type GearState,
@@ -33,6 +32,7 @@ import { type FieldFault, invalid, notFound, ProblemException } from '../http/pr
 import { refuseForOthers } from './confirmed-by.ts';
 import { defectsOf, recoveredPoints } from './defects-of.ts';
 import { doneAt } from './done-at.ts';
+import { refuseFull } from './full-inspection.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { returnRefusal } from './returning.ts';
 import { SheetRepository } from './sheet.repository.ts';
@@ -86,20 +86,11 @@ export class InspectionService {
       if (!piece) throw notFound('piece', input.gearId);
       const existing = await this.repository.byId(trx, input.inspectionId);
       if (existing) return sameAs(existing, input);
-      if (!isUseCheck(input.kind)) this.needFull(actor);
+      if (!isUseCheck(input.kind)) refuseFull(actor);
       const weighed = await this.weigh(trx, input, piece);
       await this.keep(trx, actor, weighed);
       return this.found(trx, input.inspectionId);
     });
-  }
-
-  private needFull(actor: Actor): void {
-    if (!may(actor.role, 'inspection.full'))
-      throw new ProblemException({
-        status: 403,
-        title: 'Not allowed',
-        detail: 'Members make the checks before and after use; an inspection that sets a grade is a gear keeper’s.',
-      });
   }
 
   private async weigh(trx: TeamTransaction, input: InspectionCreate, piece: GearView): Promise<Weighed> {

@@ -19,6 +19,7 @@ export const tagTypes = [
   'Layout',
   'Inspection',
   'Template',
+  'Round',
   'Kit',
   'Outing',
   'Vehicle',

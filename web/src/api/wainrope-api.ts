@@ -1,6 +1,6 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
-import { keptRead, NOT_READ_HERE } from '../offline/keep-reads.ts';
+import { keptRead, NEVER_KEPT, NOT_READ_HERE } from '../offline/keep-reads.ts';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
 import { allPages, wholeRegister } from './whole-lists.ts';
@@ -188,8 +188,9 @@ export function problemOf(error: unknown): Problem {
   const { status, data } = (error ?? {}) as FetchBaseQueryError & { data?: unknown };
   if (typeof data === 'object' && data !== null && 'title' in data) return data as Problem;
   const offline = status === 'FETCH_ERROR';
-  if (offline && (error as { readonly error?: string }).error === NOT_READ_HERE)
-    return { type: 'about:blank', status: 0, title: 'No signal', detail: `${NOT_READ_HERE} It opens as soon as there is one again.` };
+  const { error: why = '' } = (error ?? {}) as { readonly error?: string };
+  if (offline && [NOT_READ_HERE, NEVER_KEPT].includes(why))
+    return { type: 'about:blank', status: 0, title: 'No signal', detail: `${why} It opens as soon as there is one again.` };
   return {
     type: 'about:blank',
     status: typeof status === 'number' ? status : 0,

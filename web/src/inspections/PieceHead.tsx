@@ -1,12 +1,12 @@
 import type { GearView } from '@wainrope/contract';
 import { gearClasses } from '@wainrope/core';
-import { useGetCareQuery } from '../api/wainrope-api.ts';
+import { useListDefectsQuery } from '../api/wainrope-api.ts';
 import { Tag } from '../shell/Tag.tsx';
 
 /** Which piece is on the bench, and what is known of it. */
 export function PieceHead({ piece }: { readonly piece: GearView }) {
-  const { data } = useGetCareQuery({ gearId: piece.gearId });
-  const open = (data?.defects ?? []).filter(({ closedOn }) => closedOn === undefined);
+  const { data, error } = useListDefectsQuery();
+  const open = (data?.items ?? []).filter(({ gearId }) => gearId === piece.gearId);
   const { inspection } = piece;
   return (
     <div className="pt-4">
@@ -25,6 +25,7 @@ export function PieceHead({ piece }: { readonly piece: GearView }) {
           <strong className="text-rust"> Overloaded {piece.overloadsSinceInspection} times since.</strong>
         )}
       </p>
+      {error && !data && <p className="text-amber-ink">Open defects were not read on this device.</p>}
       {open.length > 0 && (
         <ul className="mt-2 border-l-4 border-signal bg-amber-wash px-4 py-2">
           {open.map(({ defectId, words, openedOn }) => (

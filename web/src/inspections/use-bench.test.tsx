@@ -21,10 +21,11 @@ vi.mock('../outbox/bench-store.ts', () => ({
         device.drafts = [...device.drafts.filter(({ gearId }) => gearId !== draft.gearId), draft];
       },
     },
-    transaction: async (_mode: string, _drafts: unknown, _device: unknown, work: () => Promise<void>) => {
+    transaction: async (_mode: string, _drafts: unknown, _device: unknown, work: () => Promise<unknown>) => {
       await new Promise<void>((resolve, reject) => device.waiting.push({ go: resolve, fail: () => reject(new Error('full')) }));
-      await work();
+      const done = await work();
       device.heard();
+      return done;
     },
   },
 }));
@@ -62,6 +63,7 @@ const type = (value: string) => fireEvent.change(note(), { target: { value } });
 const let1 = (how: 'go' | 'fail' = 'go') => act(async () => void device.waiting.shift()?.[how]());
 
 beforeEach(() => {
+  localStorage.clear();
   Object.assign(device, { drafts: [], waiting: [] });
   render(<Page />);
 });
@@ -102,5 +104,21 @@ describe('what is tapped and typed at the bench', () => {
     await let1();
     expect([note().value, says()]).toEqual(['n', 'queued, kept']);
     expect(device.drafts).toMatchObject([{ note: 'n', status: 'queued', stamp: { deviceId: 'this', sequence: 7 } }]);
+  });
+
+  it('is there again where the tab was killed before the device had kept it, and what the device has is not laid down twice', async () => {
+    type('ni');
+    await let1();
+    expect(localStorage.length).toBe(0);
+    type('nick');
+    cleanup();
+    device.waiting.length = 0;
+    render(<Page />);
+    await act(async () => device.heard());
+    expect([note().value, says()]).toEqual(['nick', 'draft, on its way']);
+    await let1();
+    expect([note().value, says()]).toEqual(['nick', 'draft, kept']);
+    expect(device.drafts).toMatchObject([{ note: 'nick' }]);
+    expect(localStorage.length).toBe(0);
   });
 });

@@ -1,6 +1,7 @@
 import type { GearView } from '@wainrope/contract';
-import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { type BenchDraft, type BenchRound, benchStore, nextStamp } from '../outbox/bench-store.ts';
+import { lastLetters, layDown, takeAway } from '../outbox/last-letters.ts';
 import { useLive } from '../outbox/use-live.ts';
 
 /** The round and every draft in it, as they stand on this device. */
@@ -53,7 +54,11 @@ export function notKept(error: unknown): string {
  * while it keeps the one before. `kept` says whether the device has all that is shown, `trouble` what it could not keep.
  */
 export function useDraft(parts: NewDraft, existing: BenchDraft | undefined) {
-  const [fresh] = useState(() => emptyDraft(parts));
+  const [left] = useState(() => {
+    const letters = lastLetters({ roundId: parts.round.roundId, gearId: parts.piece.gearId });
+    return letters && letters.changedAt > (existing?.changedAt ?? 0) ? letters : undefined;
+  });
+  const [fresh] = useState(() => left ?? emptyDraft(parts));
   const onDevice = existing ?? fresh;
   const [ahead, setAhead] = useState<BenchDraft>();
   const [trouble, setTrouble] = useState<string>();
@@ -67,14 +72,17 @@ export function useDraft(parts: NewDraft, existing: BenchDraft | undefined) {
       const changedAt = Math.max(Date.now(), shown.current.changedAt + 1);
       shown.current = tapped(shown.current, edit, changedAt);
       setAhead(shown.current);
+      if (shown.current.status === 'draft') layDown(shown.current);
       try {
-        await benchStore.transaction('rw', benchStore.drafts, benchStore.device, async () => {
+        const written = await benchStore.transaction('rw', benchStore.drafts, benchStore.device, async () => {
           const all = await benchStore.drafts.where('roundId').equals(fresh.roundId).toArray();
           const before = all.find(({ gearId }) => gearId === fresh.gearId) ?? fresh;
           const after = tapped(before, edit, changedAt);
           const confirmed = after.status === 'queued' && before.status !== 'queued';
           await benchStore.drafts.put(confirmed ? { ...after, stamp: await nextStamp(new Date()) } : after);
+          return after;
         });
+        takeAway(written);
         setTrouble(undefined);
       } catch (error) {
         // What the device could not keep is not shown as if it had.
@@ -86,5 +94,9 @@ export function useDraft(parts: NewDraft, existing: BenchDraft | undefined) {
     },
     [fresh],
   );
+  useEffect(() => {
+    // What a killed tab left is taken into the store, as it was typed.
+    if (left) void change(() => left);
+  }, [left, change]);
   return { draft, change, kept: draft === onDevice, trouble };
 }

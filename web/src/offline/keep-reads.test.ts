@@ -107,11 +107,16 @@ describe('the address that is asked', () => {
 });
 
 describe('the team of another day', () => {
-  const team = (today: string) => ({ key: '/api/v1/team', data: { today, name: 'Fellgate' }, at });
-  it('goes on to this device’s day, and never back', () => {
-    const noon = new Date(2026, 0, 16, 12);
-    expect(asOfNow(team('2026-01-15'), noon)).toEqual({ today: '2026-01-16', name: 'Fellgate' });
-    expect(asOfNow(team('2026-01-16'), noon)).toEqual({ today: '2026-01-16', name: 'Fellgate' });
-    expect(asOfNow(team('2026-01-17'), noon)).toEqual({ today: '2026-01-17', name: 'Fellgate' });
+  const team = { key: '/api/v1/team', data: { today: '2026-02-27', name: 'Fellgate' }, at: new Date(2026, 5, 10, 23, 50).toISOString() };
+  it.each([
+    ['the same evening', new Date(2026, 5, 10, 23, 59), '2026-02-27'],
+    ['after midnight', new Date(2026, 5, 11, 0, 1), '2026-02-28'],
+    ['two days later', new Date(2026, 5, 12, 12), '2026-03-01'],
+    ['on a clock that was set back', new Date(2026, 5, 9, 12), '2026-02-27'],
+  ])('goes on by the days that have passed on this device: %s', (_when, now, today) => {
+    expect(asOfNow(team, now)).toEqual({ today, name: 'Fellgate' });
+  });
+  it('changes nothing else', () => {
+    expect(asOfNow({ ...team, key: '/api/v1/kits' }, new Date(2026, 6, 1))).toEqual(team.data);
   });
 });

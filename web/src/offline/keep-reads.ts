@@ -1,4 +1,5 @@
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError, FetchBaseQueryMeta, QueryReturnValue } from '@reduxjs/toolkit/query/react';
+import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns';
 import { heard, keptShown, unheard } from './connection-slice.ts';
 import type { KeptAnswer } from './kept-answers.ts';
 
@@ -14,8 +15,9 @@ const WHOLE = ['wholeRegister', 'allPlans'];
 const TOGETHER_MS = 5000;
 /** So long a server may be silent before the device answers from what it keeps. */
 const SILENT_MS = 20_000;
-/** The status of a question that was asked without a signal and that the device has no answer to. */
+/** Why a question that was asked without a signal has no answer. */
 export const NOT_READ_HERE = 'It was not read on this device before the signal went.';
+export const NEVER_KEPT = 'It is not kept on a device.';
 
 /** The device's own store loads after the page; where the browser has none, nothing is kept. */
 export const deviceKeeps = () => (typeof indexedDB === 'undefined' ? undefined : import('./kept-answers.ts'));
@@ -99,15 +101,12 @@ interface Row {
   readonly [column: string]: unknown;
 }
 
-const pad = (part: number) => String(part).padStart(2, '0');
-const localDay = (now: Date) => `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
-
-/** An answer of another day: what was due then is due all the more, so the day that it says goes on by this device's clock. */
-export function asOfNow({ key, data }: KeptAnswer, now: Date): unknown {
+/** An answer of another day: what was due then is due all the more, so its day goes on by as many as have passed on this device. */
+export function asOfNow({ key, data, at }: KeptAnswer, now: Date): unknown {
   if (key !== '/api/v1/team') return data;
   const team = data as { readonly today: string };
-  const day = localDay(now);
-  return day > team.today ? { ...team, today: day } : team;
+  const days = differenceInCalendarDays(now, parseISO(at));
+  return days > 0 ? { ...team, today: format(addDays(parseISO(team.today), days), 'yyyy-MM-dd') } : team;
 }
 
 /** No answer at all, or one that is not our server's: a page of a network that wants a sign-in, a gateway that finds nobody behind it. */
@@ -142,7 +141,9 @@ export const keepingReads =
     const answer = await query(args, api, extra);
     const silent = nobodyAnswered(answer);
     api.dispatch(silent ? unheard() : heard(undefined));
-    return silent ? { error: { status: 'FETCH_ERROR', error: 'No answer' }, ...(answer.meta && { meta: answer.meta }) } : answer;
+    return silent
+      ? { error: { status: 'FETCH_ERROR', error: key === undefined ? 'No answer' : NEVER_KEPT }, ...(answer.meta && { meta: answer.meta }) }
+      : answer;
   };
 
 /** Fetches; a reading question that the device has an answer to does not wait for a silent server for ever. */

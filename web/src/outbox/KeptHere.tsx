@@ -25,7 +25,10 @@ async function whatIsKept(): Promise<readonly Kept[]> {
   const times = (await (await deviceKeeps())?.keptTimes()) ?? [];
   const at = new Map(times.map((row) => [row.key, row.at]));
   const plans = times.filter(({ key }) => PLAN.test(key)).map((row) => row.at);
-  return [...KINDS.map(({ what, key }) => ({ what, at: at.get(key) })), { what: 'Plans', at: plans.sort()[0], count: plans.length }];
+  return [
+    ...KINDS.map(({ what, key }) => ({ what, at: at.get(key) })),
+    { what: plans.length === 1 ? 'plan' : 'plans', at: plans.sort()[0], count: plans.length },
+  ];
 }
 
 /** What opens without a signal and how old it is, and how full the device is. */

@@ -74,7 +74,7 @@ async function until<T>(now: () => T | Promise<T>, wanted: T): Promise<void> {
   }
   expect(await now()).toEqual(wanted);
 }
-const becomes = (ids: readonly string[], wanted: readonly string[]) => until(() => statuses(...ids), [...wanted]);
+const becomes = (ids: readonly string[], wanted: readonly string[]) => until<readonly unknown[]>(() => statuses(...ids), wanted);
 
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });

@@ -20,6 +20,7 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
   template: ['Template', 'Inspection'],
   vehicle: ['Vehicle', 'Team', 'Plan'],
   'hook-up': ['Vehicle'],
+  round: ['Round'],
   team: ['Team', 'Session'],
   account: ['Calendar'],
 };

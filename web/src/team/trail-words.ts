@@ -12,6 +12,7 @@ export const kindWords: { readonly [K in SubjectKind]: string } = {
   template: 'Inspection sheets',
   vehicle: 'Vehicles',
   'hook-up': 'Hook-up book',
+  round: 'Rounds',
   team: 'Team',
   account: 'Signing in and links',
 };

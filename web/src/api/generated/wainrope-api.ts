@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -370,6 +370,35 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/photos/${queryArg.photoId}/thumbnail`,
       }),
     }),
+    listRounds: build.query<ListRoundsApiResponse, ListRoundsApiArg>({
+      query: () => ({ url: `/api/v1/rounds` }),
+    }),
+    keepRound: build.mutation<KeepRoundApiResponse, KeepRoundApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/rounds/${queryArg.roundId}`,
+        method: "PUT",
+        body: queryArg.roundKeep,
+      }),
+    }),
+    putRoundAway: build.mutation<PutRoundAwayApiResponse, PutRoundAwayApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/rounds/${queryArg.roundId}`,
+        method: "DELETE",
+        params: {
+          deviceId: queryArg.deviceId,
+        },
+      }),
+    }),
+    takeRoundOver: build.mutation<
+      TakeRoundOverApiResponse,
+      TakeRoundOverApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/rounds/${queryArg.roundId}/holder`,
+        method: "POST",
+        body: queryArg.roundTake,
+      }),
+    }),
     listSheets: build.query<ListSheetsApiResponse, ListSheetsApiArg>({
       query: () => ({ url: `/api/v1/inspection-sheets` }),
     }),
@@ -620,6 +649,7 @@ export type ListAuditApiArg = {
     | "template"
     | "vehicle"
     | "hook-up"
+    | "round"
     | "team"
     | "account";
   person?: string;
@@ -641,6 +671,7 @@ export type ListAuditOfApiArg = {
     | "template"
     | "vehicle"
     | "hook-up"
+    | "round"
     | "team"
     | "account";
   person?: string;
@@ -798,6 +829,23 @@ export type GetPhotoApiArg = {
 export type GetThumbnailApiResponse = unknown;
 export type GetThumbnailApiArg = {
   photoId: string;
+};
+export type ListRoundsApiResponse = /** status 200  */ RoundList;
+export type ListRoundsApiArg = void;
+export type KeepRoundApiResponse = /** status 200  */ RoundView;
+export type KeepRoundApiArg = {
+  roundId: string;
+  roundKeep: RoundKeep;
+};
+export type PutRoundAwayApiResponse = unknown;
+export type PutRoundAwayApiArg = {
+  roundId: string;
+  deviceId: string;
+};
+export type TakeRoundOverApiResponse = /** status 200  */ RoundView;
+export type TakeRoundOverApiArg = {
+  roundId: string;
+  roundTake: RoundTake;
 };
 export type ListSheetsApiResponse = /** status 200  */ SheetList;
 export type ListSheetsApiArg = void;
@@ -998,6 +1046,10 @@ export const {
   useAddPhotoMutation,
   useGetPhotoQuery,
   useGetThumbnailQuery,
+  useListRoundsQuery,
+  useKeepRoundMutation,
+  usePutRoundAwayMutation,
+  useTakeRoundOverMutation,
   useListSheetsQuery,
   useSaveSheetMutation,
   useListPlansQuery,
