@@ -1,5 +1,5 @@
 import { type ArgumentMetadata, ValidationPipe } from '@nestjs/common';
-import { documentFieldsOf, documents } from '@wainrope/contract';
+import { type DocumentName, documentFieldsOf, documents } from '@wainrope/contract';
 import type { ValidationError } from 'class-validator';
 import { type FieldFault, invalid } from './problem.ts';
 import { unstorable } from './storable.ts';
@@ -27,16 +27,30 @@ class ContractPipe extends ValidationPipe {
 
 const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
 
-/** The body with each document as its codec reads it. */
-function withDocuments(body: Record<string, unknown>): object {
-  for (const [field, name] of Object.entries(documentFieldsOf(Object.getPrototypeOf(body)))) {
-    const { read, refused } = documents[name];
-    if (body[field] === undefined || read === 'answered') continue;
-    const result = read(body[field], field);
-    if (!result.ok) throw invalid(result.faults, refused);
-    body[field] = result.value;
+/** The body with each document as its codec reads it, also those of the envelopes that stand in lists of it. */
+function withDocuments(body: Record<string, unknown>, path = ''): object {
+  const read = documentFieldsOf(Object.getPrototypeOf(body));
+  for (const [field, value] of Object.entries(body)) {
+    const here = path === '' ? field : `${path}.${field}`;
+    const name = read[field];
+    if (name !== undefined) body[field] = asDocument(name, value, here);
+    else if (Array.isArray(value)) {
+      for (const [index, item] of value.entries()) if (isEnvelope(item)) withDocuments(item, `${here}[${index}]`);
+    }
   }
   return body;
+}
+
+/** An instance of a contract class, which validation has made of plain data. */
+const isEnvelope = (value: unknown): value is Record<string, unknown> =>
+  isObject(value) && Object.getPrototypeOf(value) !== Object.prototype;
+
+function asDocument(name: DocumentName, value: unknown, path: string): unknown {
+  const { read, refused } = documents[name];
+  if (value === undefined || read === 'answered') return value;
+  const result = read(value, path);
+  if (!result.ok) throw invalid(result.faults, refused);
+  return result.value;
 }
 
 export const validation = new ContractPipe({

@@ -101,9 +101,9 @@ describe('a round that is begun on one device', () => {
     [
       'answers of another kind',
       { drafts: [{ ...roundOn('x').drafts[0], answers: { ...answers, points: { a: 'perhaps' } } }] },
-      'answers.points.a',
+      'drafts[0].answers.points.a',
     ],
-    ['a day that is none', { drafts: [{ ...roundOn('x').drafts[0], on: '2026-02-30x' }] }, 'drafts.0.on'],
+    ['a day that is none', { drafts: [{ ...roundOn('x').drafts[0], on: '2026-02-30x' }] }, 'drafts[0].on'],
     ['too many drafts', { drafts: Array.from({ length: 101 }, () => roundOn('x').drafts[0]) }, 'drafts'],
     ['no title', { title: '' }, 'title'],
   ])('with %s is refused by name', async (_what, fault, path) => {

@@ -16,6 +16,7 @@ import { MeasureRow } from './MeasureRow.tsx';
 import { PhotoStrip } from './PhotoStrip.tsx';
 import { PieceHead } from './PieceHead.tsx';
 import { PointRow } from './PointRow.tsx';
+import { TakenOver } from './RoundsElsewhere.tsx';
 import { useDraft, useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
 
@@ -36,6 +37,7 @@ export function BenchPage() {
     return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
   if (round.personId !== person.personId)
     return <NoRound title="Somebody else’s round" words="It was begun on this device by another person, who alone may go on with it." />;
+  if (round.takenOverBy !== undefined) return <TakenOver round={round} />;
   return <Round round={round} drafts={drafts} pieces={pieces} sheets={sheets} team={team} />;
 }
 
@@ -64,7 +66,10 @@ function Round({ round, drafts, pieces, sheets, team }: RoundProps) {
   const [params, setParams] = useSearchParams();
   const navigate = useNavigate();
   const gearOf = new Map(pieces.map(({ gear }) => [gear.gearId, gear]));
-  const done = new Set(drafts.filter(({ status }) => status === 'queued' || status === 'sent').map(({ gearId }) => gearId));
+  const done = new Set([
+    ...(round.confirmedElsewhere ?? []),
+    ...drafts.filter(({ status }) => status === 'queued' || status === 'sent').map(({ gearId }) => gearId),
+  ]);
   const order = round.gearIds.filter((id) => gearOf.has(id));
   const current = order.find((id) => id === params.get('at')) ?? order.find((id) => !done.has(id)) ?? order[0];
   const piece = gearOf.get(current ?? '');

@@ -28,7 +28,11 @@ export function BenchSummary() {
   if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
   const rows = resultsOf({ round, drafts, pieces, sheets, decimal: team.decimalMark });
   const failed = rows.filter(({ result, draft }) => result?.grade === 'D' && draft?.status !== 'draft').length;
-  const confirmed = drafts.filter(({ status }) => status === 'sent' || status === 'queued').length;
+  const elsewhere = new Set(round.confirmedElsewhere);
+  const confirmed = new Set([
+    ...elsewhere,
+    ...drafts.filter(({ status }) => status === 'sent' || status === 'queued').map(({ gearId }) => gearId),
+  ]).size;
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
@@ -50,9 +54,15 @@ export function BenchSummary() {
       <p className="pt-3 text-lg">
         {confirmed} of {rows.length} pieces confirmed on {team.today}
         {person?.personId === round.personId && ` by ${person.name}`}.{' '}
-        {failed > 0 ? <strong className="text-rust">{failed} out of use.</strong> : 'None failed.'}
+        {failed > 0 ? (
+          <strong className="text-rust">{failed} out of use.</strong>
+        ) : elsewhere.size > 0 ? (
+          'None failed here.'
+        ) : (
+          'None failed.'
+        )}
       </p>
-      <ResultTable rows={rows} isCheck={isUseCheck(round.kind)} />
+      <ResultTable rows={rows} elsewhere={elsewhere} isCheck={isUseCheck(round.kind)} />
       <p className="hidden pt-10 print:block">Signature ______________________________ Date ______________</p>
       <p className="pt-4 text-[15px] text-quiet">
         An inspection by these sheets is the team’s own. The maker’s instructions and limits win over every figure here.
@@ -82,10 +92,12 @@ function resultsOf({ round, drafts, pieces, sheets, decimal }: Results) {
 
 interface ResultTableProps {
   readonly rows: ReturnType<typeof resultsOf>;
+  /** Pieces that were confirmed on the device from which the round was taken over. */
+  readonly elsewhere: ReadonlySet<string>;
   readonly isCheck: boolean;
 }
 
-function ResultTable({ rows, isCheck }: ResultTableProps) {
+function ResultTable({ rows, elsewhere, isCheck }: ResultTableProps) {
   return (
     <table className="mt-3 w-full border-collapse text-left">
       <thead>
@@ -111,7 +123,7 @@ function ResultTable({ rows, isCheck }: ResultTableProps) {
               {result?.found.join('; ')} {draft?.note}
               {draft && statusWords[draft.status] && <span className="block text-quiet">{statusWords[draft.status]}</span>}
               {draft?.problem && draft.status === 'refused' && <span className="block text-rust">{draft.problem}</span>}
-              {!draft && <span className="text-quiet">not looked at</span>}
+              {!draft && <span className="text-quiet">{elsewhere.has(gear.gearId) ? 'confirmed on another device' : 'not looked at'}</span>}
             </td>
             <td className="whitespace-nowrap">{result?.next}</td>
           </tr>

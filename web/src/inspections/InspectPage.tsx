@@ -3,13 +3,15 @@ import { gearClasses, gearClassNames } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useMay, usePerson } from '../access/use-session.ts';
+import { usePutRoundAwayMutation } from '../api/wainrope-api.ts';
 import { kindWords } from '../gear/care-words.ts';
 import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
-import type { BenchRound } from '../outbox/bench-store.ts';
+import { type BenchRound, thisDevice } from '../outbox/bench-store.ts';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { InspectTabs } from './InspectTabs.tsx';
+import { RoundsElsewhere } from './RoundsElsewhere.tsx';
 import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-rounds.ts';
 
 /** What a round takes in: `due`, `quarantined`, `kit:…`, `class:…`, or one tag after another. */
@@ -55,6 +57,7 @@ export function InspectPage() {
       <InspectTabs title="Inspect" />
       <ProblemNote error={error} retry={refetch} />
       {rounds && rounds.length > 0 && <OpenRounds rounds={rounds} />}
+      {may('inspection.use-check') && <RoundsElsewhere />}
       {may('inspection.use-check') && (
         <section className="pt-5">
           <h2 className="stitched pb-1.5 text-xl">{corrects ? `Put right an inspection of ${title}` : 'Begin at the bench'}</h2>
@@ -123,8 +126,13 @@ function OpenRounds({ rounds }: { readonly rounds: readonly RoundProgress[] }) {
 
 function RoundRow({ progress: { round, confirmed, waiting, refused, unconfirmed } }: { readonly progress: RoundProgress }) {
   const person = usePerson();
+  const [forget] = usePutRoundAwayMutation();
   const [asked, setAsked] = useState(false);
   const own = round.personId === person?.personId;
+  const putAway = async () => {
+    await putRoundAway(round.roundId);
+    await forget({ roundId: round.roundId, deviceId: await thisDevice() });
+  };
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
       <span>
@@ -134,6 +142,9 @@ function RoundRow({ progress: { round, confirmed, waiting, refused, unconfirmed 
           {waiting > 0 && `, ${waiting} waiting to be sent`}
           {refused > 0 && <span className="text-rust">, {refused} refused</span>}
         </span>
+        {own && round.takenOverBy !== undefined && (
+          <span className="block text-amber-ink">{round.takenOverBy} took it over on another device.</span>
+        )}
         {!own && <span className="block text-amber-ink">Somebody else’s: it is sent and gone on with when they sign in here.</span>}
         {asked && (
           <span className="block text-rust">
@@ -147,7 +158,7 @@ function RoundRow({ progress: { round, confirmed, waiting, refused, unconfirmed 
             type="button"
             className="action"
             disabled={waiting > 0}
-            onClick={() => (unconfirmed > 0 && !asked ? setAsked(true) : putRoundAway(round.roundId))}
+            onClick={() => (unconfirmed > 0 && !asked ? setAsked(true) : putAway())}
           >
             {asked ? 'Put away all the same' : 'Put away'}
           </button>

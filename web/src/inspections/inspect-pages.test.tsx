@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import type { RoundListed } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
-import { benchStore } from '../outbox/bench-store.ts';
+import { benchStore, thisDevice } from '../outbox/bench-store.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, piece, TODAY } from '../testing/sample-team.ts';
 import { leadsTo, show } from '../testing/show.tsx';
@@ -125,6 +126,7 @@ describe('a round at the bench', () => {
     });
     await benchStore.drafts.add({ inspectionId: 'i-1', roundId: 'r-1', gearId: 'g-a-1', status: 'draft' } as never);
     const user = await open('gear-keeper');
+    server.answers({ 'DELETE /api/v1/rounds/*': undefined });
     expect(await screen.findByText(/0 of 2 confirmed/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Go on' }).getAttribute('href')).toBe('/inspect/r-1');
     await user.click(screen.getByRole('button', { name: 'Put away' }));
@@ -132,6 +134,8 @@ describe('a round at the bench', () => {
     expect(await benchStore.rounds.count()).toBe(1);
     await user.click(screen.getByRole('button', { name: 'Put away all the same' }));
     await waitFor(async () => expect([await benchStore.rounds.count(), await benchStore.drafts.count()]).toEqual([0, 0]));
+    await waitFor(() => expect(server.sent).toMatchObject([{ method: 'DELETE', path: '/api/v1/rounds/r-1' }]));
+    expect(server.sent[0]?.query).toBe(`deviceId=${await thisDevice()}`);
   });
 
   it('with something to be sent cannot be put away, and another person’s is left to them', async () => {
@@ -146,6 +150,68 @@ describe('a round at the bench', () => {
     expect(screen.getByRole('button', { name: 'Put away' })).toHaveProperty('disabled', true);
     expect(screen.getByText(/Somebody else’s/)).toBeTruthy();
     expect(screen.getAllByRole('link', { name: 'Go on' })).toHaveLength(1);
+  });
+});
+
+describe('rounds on other devices', () => {
+  const elsewhere = (change: Partial<RoundListed> = {}): RoundListed => ({
+    roundId: 'r-9',
+    title: 'Kit: Bog bag',
+    kind: 'before-use',
+    begunAt: '2026-01-15T08:00:00Z',
+    personId: 'p-mirren',
+    by: 'Mirren Sedge',
+    deviceId: 'phone',
+    heardAt: '2026-01-15T08:20:00Z',
+    pieces: 3,
+    confirmed: ['g-a-1'],
+    ...change,
+  });
+  const open = async (role: 'gear-keeper' | 'member', items: readonly RoundListed[]) => {
+    server.answers({ ...asRole(role, REGISTER), 'GET /api/v1/rounds': { items } });
+    const user = show(<InspectPage />, { address: '/inspect' });
+    await screen.findByRole('heading', { name: 'Inspect' });
+    return user;
+  };
+
+  it('are taken over only after a word on what that means, and are gone on with here', async () => {
+    const user = await open('gear-keeper', [elsewhere()]);
+    expect(await screen.findByText(/Mirren Sedge, begun/)).toHaveProperty('textContent', expect.stringContaining('1 of 3 confirmed'));
+    await user.click(screen.getByRole('button', { name: 'Take over' }));
+    expect(screen.getByText(/under your name/)).toBeTruthy();
+    expect(server.sent).toEqual([]);
+    server.answers({ 'POST /api/v1/rounds/*/holder': { ...elsewhere(), gearIds: ['g-a-1', 'g-a-2', 'g-a-3'], drafts: [] } });
+    await user.click(screen.getByRole('button', { name: 'Take it over here' }));
+    await waitFor(() => expect(leadsTo()).toBe('/inspect/r-9'));
+    expect(server.body(0)).toEqual({ deviceId: await thisDevice() });
+    expect(await benchStore.rounds.get('r-9')).toMatchObject({ personId: 'p-tomas', confirmedElsewhere: ['g-a-1'] });
+  });
+
+  it('are not offered where all is confirmed, where they are this one’s own, or where they set grades and one may not', async () => {
+    const own = elsewhere({ roundId: 'r-own', title: 'Own', deviceId: await thisDevice(), personId: 'p-mirren' });
+    await benchStore.rounds.add({
+      roundId: 'r-own',
+      title: 'Own',
+      kind: 'before-use',
+      gearIds: [],
+      personId: 'p-mirren',
+      begunAt: own.begunAt,
+    });
+    await open('member', [
+      own,
+      elsewhere({ roundId: 'r-done', title: 'Done', confirmed: ['a', 'b', 'c'] }),
+      elsewhere({ roundId: 'r-full', title: 'Graded', kind: 'calendar', by: 'Tomas Aldbrook', personId: 'p-tomas' }),
+    ]);
+    await screen.findByText('Graded');
+    expect(screen.queryByText('Done')).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Take over' })).toBeNull();
+    expect(screen.getAllByText('Own')).toHaveLength(1);
+  });
+
+  it('that were put away here without a signal are put away there once it is heard', async () => {
+    server.answers({ 'DELETE /api/v1/rounds/*': undefined });
+    await open('member', [elsewhere({ deviceId: await thisDevice() })]);
+    await waitFor(() => expect(server.sent).toMatchObject([{ method: 'DELETE', path: '/api/v1/rounds/r-9' }]));
   });
 });
 

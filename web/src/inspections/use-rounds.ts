@@ -29,7 +29,7 @@ async function progressOf(round: BenchRound): Promise<RoundProgress> {
     .toArray();
   return {
     round,
-    confirmed: of('queued').length + of('sent').length,
+    confirmed: new Set([...(round.confirmedElsewhere ?? []), ...[...of('queued'), ...of('sent')].map(({ gearId }) => gearId)]).size,
     waiting: of('queued').length + photos.filter(({ status }) => status === 'kept').length,
     refused: of('refused').length,
     unconfirmed: of('draft').length + of('refused').length,

@@ -14,6 +14,10 @@ export interface BenchRound {
   readonly personId: string;
   /** The inspection that this one puts right. */
   readonly corrects?: string;
+  /** Pieces that were confirmed on the device from which it was taken over. */
+  readonly confirmedElsewhere?: readonly string[];
+  /** Who took it over on another device; here it is gone on with no more. */
+  readonly takenOverBy?: string;
 }
 
 /** `draft`: being worked on; `queued`: confirmed, waiting for the server; `sent`: the server has it; `refused`: the server says why not. */
@@ -84,6 +88,17 @@ class BenchDatabase extends Dexie {
 
 /** What is on this device; it outlives a closed tab, a crash and a lost connection. */
 export const benchStore = new BenchDatabase();
+
+/** What this device calls itself to the server; made at its first use. */
+export async function thisDevice(): Promise<string> {
+  return benchStore.transaction('rw', benchStore.device, async () => {
+    const known = await benchStore.device.get('this');
+    if (known) return known.deviceId;
+    const deviceId = crypto.randomUUID();
+    await benchStore.device.put({ name: 'this', deviceId, sequence: 0 });
+    return deviceId;
+  });
+}
 
 /** The next number of this device, within the transaction that confirms something. */
 export async function nextStamp(now: Date): Promise<EntryStamp> {

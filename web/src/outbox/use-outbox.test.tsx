@@ -29,6 +29,7 @@ vi.mock('../api/wainrope-api.ts', () => {
     useAddInspectionMutation: () => [
       ({ inspectionCreate }: { inspectionCreate: Row }) => post(String(inspectionCreate.inspectionId), inspectionCreate),
     ],
+    useKeepRoundMutation: () => [async () => ({ data: {} })],
     useAddPhotoMutation: () => [({ photoCreate }: { photoCreate: Row }) => post(String(photoCreate.photoId), photoCreate)],
   };
 });

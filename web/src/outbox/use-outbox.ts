@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { problemOf, useAddInspectionMutation, useAddPhotoMutation } from '../api/wainrope-api.ts';
 import { type BenchDraft, type BenchPhoto, benchStore } from './bench-store.ts';
 import { useLive } from './use-live.ts';
+import { useRoundSync } from './use-round-sync.ts';
 
 const RETRY_MS = 8000;
 
@@ -41,6 +42,7 @@ function useOutbox(personId: string | undefined): void {
 /** Sends in the background; the device's store loads with it, after the page. */
 export function Outbox({ personId }: { readonly personId: string | undefined }): null {
   useOutbox(personId);
+  useRoundSync(personId);
   return null;
 }
 

@@ -68,4 +68,5 @@ export const asRole = (role: PersonRole, register: readonly GearView[] = []): Ro
   'GET /api/v1/session': session(role),
   'GET /api/v1/team': team(role),
   'GET /api/v1/gear': { items: register },
+  'GET /api/v1/rounds': { items: [] },
 });
