@@ -180,6 +180,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   const { draft, change, kept, trouble } = useDraft(parts, existing);
   const outcome = draftOutcome(draft, sheet, piece, decimal);
   const settled = draft.status === 'sent' || draft.status === 'queued';
+  const found = isUseCheck(draft.kind) ? (outcome.grade === 'D' ? 'Not fit' : 'Fit') : `Grade ${outcome.grade}`;
   const pass = () => {
     change(({ points }) => ({ points: { ...Object.fromEntries(sheet.points.map(({ id }) => [id, 'ok' as const])), ...points } }));
   };
@@ -207,7 +208,8 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
       )}
       {settled ? (
         <p className="mt-3 border-l-4 border-moss bg-sheet px-4 py-3 text-lg">
-          Confirmed: grade {outcome.grade}. {draft.status === 'queued' ? 'It waits on this device to be sent.' : 'The server has it.'}
+          Confirmed: {found.replace(/^\w/, (letter) => letter.toLowerCase())}.{' '}
+          {draft.status === 'queued' ? 'It waits on this device to be sent.' : 'The server has it.'}
           {draft.status === 'queued' && (
             <button type="button" className="action ml-3" onClick={() => takeBack(draft)}>
               Change it
@@ -225,7 +227,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
       <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
         <div className="mx-auto flex max-w-[980px] items-center gap-4 px-3 py-2 sm:px-5">
           <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
-            {settled ? `Grade ${outcome.grade}` : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
+            {settled ? found : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
           </p>
           {settled ? (
             <button type="button" className="action-main min-h-12 text-lg" onClick={next}>

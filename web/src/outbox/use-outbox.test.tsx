@@ -44,6 +44,14 @@ const draft = (inspectionId: string, changedAt: number, change: Row = {}) =>
     stamp: { deviceId: 'this', sequence: changedAt, clock: '2026-01-15T10:00:00.000Z' },
     ...change,
   }) as unknown as BenchDraft;
+const round = (roundId: string, personId: string): BenchRound => ({
+  roundId,
+  personId,
+  title: 'Heavy bag',
+  kind: 'calendar',
+  gearIds: [],
+  begunAt: '2026-01-15T09:00:00.000Z',
+});
 const photo = (photoId: string, inspectionId: string): BenchPhoto => ({
   photoId,
   inspectionId,
@@ -80,10 +88,7 @@ const becomes = (ids: readonly string[], wanted: readonly string[]) => until<rea
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
   await Promise.all([benchStore.rounds.clear(), benchStore.drafts.clear(), benchStore.photos.clear()]);
-  await benchStore.rounds.bulkAdd([
-    { roundId: 'mine', personId: 'tomas' },
-    { roundId: 'other', personId: 'isla' },
-  ] as BenchRound[]);
+  await benchStore.rounds.bulkAdd([round('mine', 'tomas'), round('other', 'isla')]);
   Object.assign(server, { sent: [], told: [], answers: {}, meanwhile: async () => undefined });
 });
 afterEach(() => {
