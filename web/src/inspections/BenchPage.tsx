@@ -180,7 +180,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   const { draft, change, kept, trouble } = useDraft(parts, existing);
   const outcome = draftOutcome(draft, sheet, piece, decimal);
   const settled = draft.status === 'sent' || draft.status === 'queued';
-  const found = isUseCheck(draft.kind) ? (outcome.grade === 'D' ? 'Not fit' : 'Fit') : `Grade ${outcome.grade}`;
+  const found = foundWords(draft, outcome);
   const pass = () => {
     change(({ points }) => ({ points: { ...Object.fromEntries(sheet.points.map(({ id }) => [id, 'ok' as const])), ...points } }));
   };
@@ -207,15 +207,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
         </p>
       )}
       {settled ? (
-        <p className="mt-3 border-l-4 border-moss bg-sheet px-4 py-3 text-lg">
-          Confirmed: {found.replace(/^\w/, (letter) => letter.toLowerCase())}.{' '}
-          {draft.status === 'queued' ? 'It waits on this device to be sent.' : 'The server has it.'}
-          {draft.status === 'queued' && (
-            <button type="button" className="action ml-3" onClick={() => takeBack(draft)}>
-              Change it
-            </button>
-          )}
-        </p>
+        <Settled draft={draft} found={found} />
       ) : (
         <>
           <Answers piece={piece} sheet={sheet} draft={draft} decimal={decimal} change={change} pass={pass} />
@@ -241,6 +233,26 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
         </div>
       </div>
     </div>
+  );
+}
+
+/** What was confirmed, in a word: a check finds a piece fit or not, an inspection grades it. */
+const foundWords = ({ kind }: BenchDraft, { grade }: DraftOutcome): string =>
+  isUseCheck(kind) ? (grade === 'D' ? 'Not fit' : 'Fit') : `Grade ${grade}`;
+
+/** What was confirmed; while it waits on this device it can be changed. */
+function Settled({ draft, found }: { readonly draft: BenchDraft; readonly found: string }) {
+  const waits = draft.status === 'queued';
+  return (
+    <p className="mt-3 border-l-4 border-moss bg-sheet px-4 py-3 text-lg">
+      Confirmed: {found.replace(/^\w/, (letter) => letter.toLowerCase())}.{' '}
+      {waits ? 'It waits on this device to be sent.' : 'The server has it.'}
+      {waits && (
+        <button type="button" className="action ml-3" onClick={() => takeBack(draft)}>
+          Change it
+        </button>
+      )}
+    </p>
   );
 }
 
