@@ -7,7 +7,7 @@ export interface Answer {
   readonly code: number;
 }
 
-/** Exit codes: 0 clear, 1 watch, 2 stop, 3 not understood. */
+/** Exit codes by verdict: 0 clear, 1 watch, 2 stop. */
 export const CODES: { readonly [V in Report['verdict']]: number } = { clear: 0, 'clear-judged': 0, watch: 1, stop: 2 };
 export const NOT_UNDERSTOOD = 3;
 
@@ -25,6 +25,12 @@ export interface Options {
 export const done = (out: string, code = 0): Answer => ({ out: out.endsWith('\n') ? out : `${out}\n`, error: '', code });
 
 export const asJson = (value: unknown): string => JSON.stringify(value, null, 2);
+
+/** Why something that was asked is not answered: in words for a person, as a document for a program. */
+export function refused(words: string, { json, message = words }: { readonly json: boolean; readonly message?: string }): Answer {
+  if (json) return done(asJson({ kind: 'refused', message }), NOT_UNDERSTOOD);
+  return { out: '', error: words.endsWith('\n') ? words : `${words}\n`, code: NOT_UNDERSTOOD };
+}
 
 /** Faults beyond this many add nothing a person can use. */
 const MOST_FAULTS = 50;

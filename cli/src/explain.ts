@@ -1,6 +1,6 @@
 import { formatFigure, type ReaderUnits, type Rule, rules, type Term } from '@wainrope/core';
 import { figuresOf, judgedCase } from '@wainrope/core/judging';
-import { type Answer, asJson, done, NOT_UNDERSTOOD, notUnderstood, type Options } from './answer.ts';
+import { type Answer, asJson, done, notUnderstood, type Options, refused } from './answer.ts';
 import { readFileText } from './read-subject.ts';
 
 /** A rule by its code: why it is there, how grave, what it reads, what it asks. */
@@ -9,7 +9,7 @@ export function explainRule(code: string, { json }: Options): Answer {
   if (!rule) {
     const near = rules.filter((entry) => entry.code.includes(code) || code.includes(entry.code)).map((entry) => entry.code);
     const hint = near.length > 0 ? ` Near it: ${near.join(', ')}.` : ' The codes stand in square brackets behind every finding.';
-    return { out: '', error: `No rule has the code “${code}”.${hint}\n`, code: NOT_UNDERSTOOD };
+    return refused(`No rule has the code “${code}”.${hint}`, { json });
   }
   if (json) return done(asJson(headOf(rule)));
   const lines = [
@@ -41,7 +41,7 @@ export function explainFigureOf(text: string, path: string | undefined, options:
             .map((entry) => `  ${entry}`)
             .join('\n')}`
         : ' Leave it out for the list of all figures.';
-    return { out: '', error: `This report has no figure “${path}”.${hint}\n`, code: NOT_UNDERSTOOD };
+    return refused(`This report has no figure “${path}”.${hint}`, options);
   }
   const term = found.explain();
   return done(options.json ? asJson(term) : printTerm(term, options.units));

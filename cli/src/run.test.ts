@@ -1,10 +1,11 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { readRigFile, rules, teamStandard } from '@wainrope/core';
 import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
-import { run } from './run.ts';
+import { readsStdin, run } from './run.ts';
 
 const demo = (path: string) => resolve(import.meta.dirname, '../../demo', path);
 const bog = demo('plans/bog-below-tarn-quarry.json');
@@ -108,22 +109,92 @@ describe('wainrope policy', () => {
 });
 
 describe('the command line', () => {
-  it('explains itself and refuses what it does not know', () => {
-    expect(run(['--help'])).toMatchObject({ code: 0, out: expect.stringContaining('wainrope estimate FILE') });
-    for (const args of [
-      [],
-      ['dance'],
-      ['check'],
-      ['check', bog, '--units', 'stone'],
-      ['check', bog, '--as-of', 'soon'],
-      ['explain'],
-      ['convert', bog, bog],
-    ])
-      expect(run(args).code, args.join(' ')).toBe(3);
+  const clear = demo('plans/plantation-ride-self-recovery.json');
+  const watch = demo('plans/otter-at-the-ford.json');
+
+  it('explains itself, all of it and each command', () => {
+    expect(run(['--help'])).toMatchObject({ code: 0, out: expect.stringContaining('wainrope estimate FILE'), error: '' });
+    for (const name of ['check', 'simulate', 'shock', 'estimate', 'explain', 'validate', 'convert', 'policy']) {
+      const own = run([name, '--help']);
+      expect(own).toMatchObject({ code: 0, error: '' });
+      expect(own.out).toMatch(new RegExp(`^wainrope ${name} `));
+      expect(own.out).toContain('2  stop');
+      expect(run(['help', name])).toEqual(own);
+      expect(run(['--help']).out).toContain(`wainrope ${name} `);
+    }
+  });
+  it.each([
+    [[], 'Say what is to be done.'],
+    [['dance'], '“dance” is not a command known here.'],
+    [['help', 'dance'], '“dance” is not a command known here.'],
+    [['check'], 'check needs a file'],
+    [['check', bog, '--units', 'stone'], '“stone” is not a unit known here'],
+    [['check', bog, '--as-of', 'soon'], '“soon” is not a day'],
+    [['check', bog, '--loud'], '--loud'],
+    [['check', bog, '--csv'], '--csv goes with simulate and shock'],
+    [['simulate', bog, clear, '--csv'], '--csv takes one file.'],
+    [['check', bog, '--policy', '/nowhere/at-all.json'], '--policy: There is no file “/nowhere/at-all.json”.'],
+    [['explain'], 'explain takes a rule'],
+    [['explain', '/nowhere/at-all.json'], 'There is no file'],
+    [['explain', 'nowhere', 'pullN'], 'There is no file “nowhere”.'],
+    [['explain', 'no-such-rule'], 'No rule has the code'],
+    [['policy', 'no-such-preset'], 'No preset has that name either'],
+    [['shock', clear], 'has no run-up'],
+    [['convert', bog, bog], 'convert takes one file.'],
+  ])('refuses %j in words, and for a program as a document', (args, words) => {
+    const told = run(args);
+    expect([told.code, told.out]).toEqual([3, '']);
+    expect(told.error).toContain(words);
+    const { code, out, error } = run([...args.filter((arg) => arg !== '--csv'), ...(args.includes('--csv') ? ['--csv'] : []), '--json']);
+    expect([code, error]).toEqual([3, '']);
+    const { kind, message, faults } = JSON.parse(out);
+    expect(['refused', 'not-understood']).toContain(kind);
+    expect(message ?? faults[0].message).toBeTypeOf('string');
   });
   it('ends with the greatest code of several files', () => {
-    const clear = demo('plans/plantation-ride-self-recovery.json');
     expect(run(['check', clear]).code).toBe(0);
-    expect(run(['check', clear, bog]).code).toBe(2);
+    expect(run(['check', clear, watch]).code).toBe(1);
+    expect(run(['check', clear, bog, watch]).code).toBe(2);
+  });
+  it('judges the others where one file cannot be read, and says which in words', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'wainrope-'));
+    const { out, error, code } = run(['check', clear, '/nowhere/at-all.json', folder, written({ format: 'other' }), bog]);
+    expect(code).toBe(3);
+    expect(out).toMatch(/CLEAR[\s\S]*STOP/);
+    expect(error).toContain('/nowhere/at-all.json: There is no file “/nowhere/at-all.json”.');
+    expect(error).toContain(`${folder}: “${folder}” is a folder; name a file in it.`);
+    expect(error).toContain('is not understood:');
+    expect(error).not.toContain('ENOENT');
+  });
+  it('gives one document for many files, each with its name, its code and its answer', () => {
+    const both = json(['check', clear, '/nowhere/at-all.json', bog]);
+    expect(both).toMatchObject({ kind: 'files', code: 3 });
+    expect(both.files.map(({ file, code }: { file: string; code: number }) => [file, code])).toEqual([
+      [clear, 0],
+      ['/nowhere/at-all.json', 3],
+      [bog, 2],
+    ]);
+    expect(both.files[0].answer).toEqual(json(['check', clear]));
+    expect(both.files[1].answer).toEqual({ kind: 'refused', message: 'There is no file “/nowhere/at-all.json”.' });
+    expect(run(['check', clear, bog, '--json']).code).toBe(2);
+  });
+  it('reads standard input where “-” stands', () => {
+    const stdin = readFileSync(bog, 'utf8');
+    expect(readsStdin(['check', '-'])).toBe(true);
+    expect(readsStdin(['check', bog])).toBe(false);
+    expect(run(['check', '-'], { stdin })).toEqual(run(['check', bog]));
+    expect(run(['explain', '-', 'pullN'], { stdin })).toEqual(run(['explain', bog, 'pullN']));
+    expect(run(['check', '-'])).toMatchObject({ code: 3, error: 'Nothing comes on standard input.\n' });
+  });
+  it('comes down a pipe, and ends quietly where nobody reads on', () => {
+    const main = resolve(import.meta.dirname, '../dist/main.js');
+    if (!existsSync(main)) throw new Error('The command line is not built: run npm run build');
+    const piped = spawnSync('bash', ['-c', `cat '${bog}' | '${process.execPath}' '${main}' check --json -`], { encoding: 'utf8' });
+    expect([piped.status, piped.stderr]).toEqual([2, '']);
+    expect(JSON.parse(piped.stdout).verdict).toBe('stop');
+    const cut = spawnSync('bash', ['-c', `set -o pipefail; '${process.execPath}' '${main}' explain '${compound}' | head -1`], {
+      encoding: 'utf8',
+    });
+    expect(cut.stderr).toBe('');
   });
 });

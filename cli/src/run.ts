@@ -1,37 +1,10 @@
-import { existsSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import type { ReaderUnits } from '@wainrope/core';
-import { type Answer, NOT_UNDERSTOOD, type Options } from './answer.ts';
-import { check } from './check.ts';
-import { estimate } from './estimate.ts';
+import { type Answer, asJson, done, NOT_UNDERSTOOD, type Options, refused } from './answer.ts';
+import { type CommandName, commands, HELP, helpOf, isCommand } from './commands.ts';
 import { explainFigureOf, explainRule } from './explain.ts';
-import { convert, validate } from './files.ts';
 import { listPresets, presetCalled, showPolicy } from './policy.ts';
-import { shock, simulate } from './simulate.ts';
-
-export const HELP = `wainrope: checks planned rigs
-
-  wainrope check FILE...          judge rig files over their whole act
-  wainrope simulate FILE...       run the pull: what happens at which metre, the worst of every piece
-  wainrope shock FILE...          a pull with a run-up: its attempts, what each comes to
-  wainrope estimate FILE...       the pull needed, by every school, and what saves some of it
-  wainrope explain RULE           why a rule is there, what it reads and asks
-  wainrope explain FILE [FIGURE]  how a figure was worked out; without one, all figures
-  wainrope validate FILE...       whether rig files are understood
-  wainrope convert FILE           the same file in the present version
-  wainrope policy [NAME | FILE]   the presets; what one, or a file, changes
-
-  FILE "-" reads standard input.
-
-  --json                  for a program
-  --csv                   simulate and shock: rows for a spreadsheet
-  --policy FILE|NAME      another policy than the file's own
-  --as-of YYYY-MM-DD      judge as of another day
-  --units kN|t|lbf        unit of forces (kN)
-  -h, --help              this text
-
-Exit code: 0 clear, 1 watch, 2 stop, 3 not understood; the greatest, for several files.
-`;
+import { type Sources, textOf } from './read-files.ts';
 
 const UNITS: readonly ReaderUnits[] = ['kN', 't', 'lbf'];
 const FLAGS = {
@@ -43,92 +16,129 @@ const FLAGS = {
   help: { type: 'boolean', short: 'h' },
 } as const;
 
-export function run(args: readonly string[]): Answer {
+/** Whether any of the words is the one that stands for standard input. */
+export const readsStdin = (args: readonly string[]): boolean => args.includes('-');
+
+/** What was asked in a way that is not known here, said with the help that it lacks. */
+class NotKnown extends Error {}
+
+export function run(args: readonly string[], sources: Sources = {}): Answer {
   try {
-    return runParsed(args);
+    return runParsed(args, sources);
   } catch (error) {
-    return refuse(error instanceof Error ? error.message : String(error));
+    if (!(error instanceof NotKnown)) throw error;
+    const help = error.message.endsWith('\n') ? '' : `\n\n${HELP}`;
+    return refused(`${error.message}${help}`, { json: args.includes('--json'), message: error.message.trim() });
   }
 }
 
-function runParsed(args: readonly string[]): Answer {
-  const { values, positionals } = parseArgs({ args: [...args], options: FLAGS, allowPositionals: true });
+function parsed(args: readonly string[]) {
+  try {
+    return parseArgs({ args: [...args], options: FLAGS, allowPositionals: true });
+  } catch (error) {
+    throw new NotKnown(error instanceof Error ? error.message : String(error));
+  }
+}
+
+function runParsed(args: readonly string[], sources: Sources): Answer {
+  const { values, positionals } = parsed(args);
   const [command, ...rest] = positionals;
-  if (values.help || command === undefined) return { out: HELP, error: '', code: values.help ? 0 : NOT_UNDERSTOOD };
+  if (command === undefined) return values.help ? done(HELP) : notKnown('Say what is to be done.');
+  if (command === 'help') return help(rest[0]);
+  if (!isCommand(command)) return notKnown(`“${command}” is not a command known here.`);
+  if (values.help) return help(command);
   const units = UNITS.find((unit) => unit === (values.units ?? 'kN'));
-  if (units === undefined) return refuse(`“${values.units}” is not a unit known here; expected ${UNITS.join(', ')}.`);
+  if (units === undefined) return notKnown(`“${values.units}” is not a unit known here; expected ${UNITS.join(', ')}.`);
   const options: Options = {
     json: values.json === true,
     csv: values.csv === true,
     units,
     ...(values['as-of'] !== undefined && { asOf: values['as-of'] }),
-    ...(values.policy !== undefined && { policyText: policyText(values.policy) }),
+    ...(values.policy !== undefined && { policyText: policyText(values.policy, sources) }),
   };
-  if (options.csv && (options.json || (command !== 'simulate' && command !== 'shock')))
-    return refuse('--csv goes with simulate and shock, and not with --json.');
-  return commandOf(command, rest, options);
+  return commandOf(command, rest, { options, sources });
 }
 
-function commandOf(command: string, rest: readonly string[], options: Options): Answer {
-  switch (command) {
-    case 'check':
-      return eachFile(rest, (text) => check(text, options), command);
-    case 'simulate':
-      return eachFile(rest, (text) => simulate(text, options), command);
-    case 'shock':
-      return eachFile(rest, (text) => shock(text, options), command);
-    case 'estimate':
-      return eachFile(rest, (text) => estimate(text, options), command);
-    case 'validate':
-      return eachFile(rest, (text) => validate(text, options), command);
-    case 'convert':
-      return rest.length > 1 ? refuse('convert takes one file.') : eachFile(rest, (text) => convert(text, options), command);
-    case 'explain':
-      return explain(rest, options);
-    case 'policy':
-      return policy(rest, options);
-    default:
-      return refuse(`“${command}” is not a command known here.`);
+const help = (command: string | undefined): Answer => {
+  if (command === undefined) return done(HELP);
+  return isCommand(command) ? done(helpOf(command)) : notKnown(`“${command}” is not a command known here.`);
+};
+
+interface Asked {
+  readonly options: Options;
+  readonly sources: Sources;
+}
+
+function commandOf(name: CommandName, rest: readonly string[], asked: Asked): Answer {
+  const command = commands[name];
+  const { json, csv } = asked.options;
+  if (csv && (json || !('csv' in command))) return notKnown('--csv goes with simulate and shock, and not with --json.');
+  if (name === 'explain') return explain(rest, asked);
+  if (name === 'policy') return policy(rest, asked);
+  return files(name, rest, asked);
+}
+
+type FileCommandName = Exclude<CommandName, 'explain' | 'policy'>;
+
+/** One file answers as it is. Of several each answers for itself, one that cannot be read too; for a program they are one document. */
+function files(name: FileCommandName, named: readonly string[], { options, sources }: Asked): Answer {
+  const { takes, answer } = commands[name];
+  if (named.length === 0) return notKnown(`${name} needs a file; "-" reads standard input.`);
+  if (takes === 'one-file' && named.length > 1) return notKnown(`${name} takes one file.`);
+  if (options.csv && named.length > 1) return notKnown('--csv takes one file.');
+  const answers = named.map((file) => {
+    const read = textOf(file, sources);
+    return 'text' in read ? answer(read.text, options) : refused(read.message, { json: options.json });
+  });
+  const [only] = answers;
+  if (only !== undefined && answers.length === 1) return only;
+  const code = Math.max(...answers.map((each) => each.code));
+  if (options.json) {
+    const each = answers.map(({ out, code: own }, index) => ({ file: named[index], code: own, answer: JSON.parse(out) as unknown }));
+    return done(asJson({ kind: 'files', code, files: each }), code);
   }
-}
-
-const textOf = (file: string): string => readFileSync(file === '-' ? 0 : file, 'utf8');
-
-/** A preset by name, else a file. */
-function policyText(source: string): string {
-  const preset = presetCalled(source);
-  return preset ? JSON.stringify(preset) : textOf(source);
-}
-
-function eachFile(files: readonly string[], read: (text: string) => Answer, command: string): Answer {
-  if (files.length === 0) return refuse(`${command} needs a file; "-" reads standard input.`);
-  const answers = files.map((file) => read(textOf(file)));
-  const named = answers.map(({ error }, index) => (error && files.length > 1 ? `${files[index]}: ${error}` : error));
   return {
     out: answers
       .map(({ out }) => out)
       .filter(Boolean)
       .join('\n'),
-    error: named.join(''),
-    code: Math.max(...answers.map(({ code }) => code)),
+    error: answers.map(({ error }, index) => (error ? `${named[index]}: ${error}` : '')).join(''),
+    code,
   };
 }
 
-function explain([first, figure, ...more]: readonly string[], options: Options): Answer {
-  if (first === undefined || more.length > 0) return refuse('explain takes a rule, or a file and a figure.');
-  if (first !== '-' && !existsSync(first)) {
-    return figure === undefined ? explainRule(first, options) : refuse(`There is no file “${first}”.`);
-  }
-  return explainFigureOf(textOf(first), figure, options);
+/** A preset by name, else a file. */
+function policyText(source: string, sources: Sources): string {
+  const preset = presetCalled(source);
+  if (preset) return JSON.stringify(preset);
+  const read = textOf(source, sources);
+  if ('message' in read) throw new NotKnown(`--policy: ${read.message}\n`);
+  return read.text;
 }
 
-function policy([first, ...more]: readonly string[], options: Options): Answer {
-  if (more.length > 0) return refuse('policy takes one name or file.');
+/** A word that names a rule, and no file, is a rule. */
+function explain([first, figure, ...more]: readonly string[], { options, sources }: Asked): Answer {
+  if (first === undefined || more.length > 0) return notKnown('explain takes a rule, or a file and a figure.');
+  const read = textOf(first, sources);
+  if ('text' in read) return explainFigureOf(read.text, figure, options);
+  const isFile = figure !== undefined || first === '-' || /[./\\]/.test(first);
+  return isFile ? refused(read.message, options) : explainRule(first, options);
+}
+
+function policy([first, ...more]: readonly string[], { options, sources }: Asked): Answer {
+  if (more.length > 0) return notKnown('policy takes one name or file.');
   if (first === undefined) return listPresets(options);
   const preset = presetCalled(first);
-  return showPolicy(preset ? { preset } : { text: textOf(first) }, options);
+  if (preset) return showPolicy({ preset }, options);
+  const read = textOf(first, sources);
+  return 'text' in read
+    ? showPolicy(read, options)
+    : refused(`${read.message} No preset has that name either: see “wainrope policy”.`, options);
 }
 
-function refuse(message: string): Answer {
-  return { out: '', error: `${message}\n\n${HELP}`, code: NOT_UNDERSTOOD };
+function notKnown(message: string): never {
+  throw new NotKnown(message);
 }
+
+/** The code of a run that this package's own fault has ended. */
+export const OWN_FAULT = NOT_UNDERSTOOD + 1;

@@ -1,6 +1,6 @@
 import { drivingSpeed, endWords, force, formatFigure, length, percent, type Report, ratio, wordsOf, write } from '@wainrope/core';
 import { type PullFile, type RunUpFile, simulatePull, simulateRunUp } from '@wainrope/core/judging';
-import { type Answer, asJson, CODES, done, NOT_UNDERSTOOD, notUnderstood, type Options } from './answer.ts';
+import { type Answer, asJson, CODES, done, notUnderstood, type Options, refused } from './answer.ts';
 import { readFileText } from './read-subject.ts';
 
 /** Runs the pull of a rig file from first tension to the last metre. */
@@ -17,7 +17,7 @@ export function shock(text: string, options: Options): Answer {
   const file = readFileText(text, options);
   if (!file.ok) return notUnderstood(file.faults, options.json);
   const { report, file: runUp } = simulateRunUp(file.value.case);
-  if (runUp === undefined) return { out: '', error: noRunUp(report), code: NOT_UNDERSTOOD };
+  if (runUp === undefined) return refused(noRunUp(report), options);
   if (options.csv) return done(runUpCsv(runUp), CODES[report.verdict]);
   return done(options.json ? asJson(runUp) : runUpText(report, runUp, options), CODES[report.verdict]);
 }
@@ -25,8 +25,8 @@ export function shock(text: string, options: Options): Answer {
 function noRunUp({ findings }: Report): string {
   const why = findings.find(({ code }) => code === 'run-up-unknown');
   return why
-    ? `${write(wordsOf(why).title)}\n`
-    : 'This rig has no run-up: no line of it is drawn by a towing vehicle that runs up. Use “simulate”.\n';
+    ? write(wordsOf(why).title)
+    : 'This rig has no run-up: no line of it is drawn by a towing vehicle that runs up. Use “simulate”.';
 }
 
 /** What happens on the way, with its metres, then the worst of every piece. */
