@@ -18,8 +18,9 @@ import {
 } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { parseArgs } from 'node:util';
-import { openCluster, Problem, postgresPrograms, ROOT } from './postgres.mjs';
+import { dataFolder } from './folders.mjs';
+import { openCluster, postgresPrograms } from './postgres.mjs';
+import { commandLine, Problem, tell } from './problem.mjs';
 import { execute } from './processes.mjs';
 
 /** The password goes by the environment, never by the command line, where others could read it. @param {string} adminUrl */
@@ -207,17 +208,17 @@ async function backUp(data, file) {
 }
 
 async function main() {
-  const { values, positionals } = parseArgs({
-    options: { every: { type: 'string' }, keep: { type: 'string', default: '14' }, help: { type: 'boolean', default: false } },
-    allowPositionals: true,
+  const { values, positionals } = commandLine({
+    help: USAGE,
+    options: { every: { type: 'string' }, keep: { type: 'string', default: '14' } },
+    words: 1,
   });
-  if (values.help) return console.log(USAGE);
-  const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
+  const data = dataFolder();
   if (!existsSync(data)) throw new Problem(`There is nothing to back up in ${data}. Choose another folder with WAINROPE_DATA.`);
   const folder = join(data, 'backups');
   const named = () => join(folder, `wainrope-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.backup`);
   if (values.every === undefined) return backUp(data, resolve(positionals[0] ?? named()));
-  const pause = everyMs(values.every);
+  const pause = everyMs(String(values.every));
   const keep = Number(values.keep);
   if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
     throw new Problem(`--keep is “${values.keep}”; a count from 1 to 1000 is expected.\n\n${USAGE}`);
@@ -233,6 +234,6 @@ async function main() {
 
 if (process.argv[1] === resolve(import.meta.filename))
   main().catch((error) => {
-    console.error(error instanceof Problem ? `\n${error.message}\n` : error);
+    tell(error);
     process.exitCode = 1;
   });

@@ -3,17 +3,16 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { ensureDebian } from './debian.mjs';
+import { ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { cloneDatabase, freePort, installDebian, Problem, ROOT, startPostgres } from './postgres.mjs';
+import { cloneDatabase, freePort, startPostgres } from './postgres.mjs';
+import { Problem } from './problem.mjs';
 import { prepareDatabase, startServer } from './serve.mjs';
 
 /** The demo's own base date, so that pictures and tests see the same days for ever. */
 const TODAY = '2026-01-15';
 const extra = { WAINROPE_TODAY: TODAY };
-
-export async function ensureChromium() {
-  if (!existsSync('/usr/bin/chromium')) await installDebian(['chromium']);
-}
 
 /** @typedef {{ passed: number, failed: number, skipped: number }} Counts */
 /** @typedef {{ project: string, file: string, args: readonly string[], extra?: Record<string, string> }} Wanted */
@@ -126,8 +125,8 @@ function countsOf(results, code) {
 if (process.argv[1] === resolve(import.meta.filename)) {
   const args = process.argv.slice(2);
   const project = args.includes('--shots') ? 'shots' : args.includes('--drag') ? 'drag' : 'tests';
+  await ensureDebian(['postgresql', 'chromium']);
   await ensurePackages();
-  await ensureChromium();
   await ensureBuild();
   const { passed, failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
   console.log(`${passed} passed, ${failed} failed`);

@@ -4,7 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ROOT } from './postgres.mjs';
+import { ROOT } from './folders.mjs';
 
 /** Passages that stand twice today. */
 const MOST = 4;

@@ -4,8 +4,8 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { generateEndpoints } from '@rtk-query/codegen-openapi';
+import { ROOT } from './folders.mjs';
 import { run } from './packages.mjs';
-import { ROOT } from './postgres.mjs';
 
 /**
  * The client without the types that the contract and core declare already: it takes them from there.

@@ -4,8 +4,10 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { backupDatabase } from './backup.mjs';
+import { ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { freePort, Problem, ROOT, startPostgres } from './postgres.mjs';
+import { freePort, startPostgres } from './postgres.mjs';
+import { Problem } from './problem.mjs';
 import { prepareDatabase, startServer } from './serve.mjs';
 import { signInToDemo } from './sign-in.mjs';
 

@@ -3,7 +3,8 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Problem, ROOT } from './postgres.mjs';
+import { needWritable, ROOT } from './folders.mjs';
+import { Problem } from './problem.mjs';
 import { execute } from './processes.mjs';
 
 const CACHE = join(ROOT, '.cache');
@@ -32,10 +33,44 @@ export async function ensurePackages() {
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
   if (existsSync(join(ROOT, 'node_modules/.package-lock.json')) && isFresh('packages', stamp)) return;
+  needWritable(join(ROOT, 'node_modules'), `${ROOT}, where packages are installed,`, INSTEAD);
   console.log('Installing npm packages …');
-  await run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'npm ci');
+  const done = await execute('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], { cwd: ROOT });
+  if (done.status !== 0) throw new Problem(npmProblem(`${done.stdout}\n${done.stderr}`));
   remember('packages', stamp);
 }
+
+const INSTEAD = 'Run it as whoever owns the folder, or copy the folder to a place of your own.';
+
+/** What npm's words mean for a person. @param {string} said */
+export function npmProblem(said) {
+  const unreachable = /\b(ENOTFOUND|EAI_AGAIN|ECONNREFUSED|ECONNRESET|ETIMEDOUT|ENETUNREACH|EHOSTUNREACH|ERR_SOCKET_TIMEOUT)\b/.exec(
+    said,
+  )?.[1];
+  if (unreachable)
+    return `The npm packages cannot be fetched: their source does not answer (${unreachable}). Check the connection; “npm config get registry” says which source is asked. Then start again.`;
+  if (/\bENOSPC\b/.test(said)) return 'The npm packages cannot be installed: the disk is full. Make room, then start again.';
+  if (/\b(EACCES|EPERM|EROFS)\b/.test(said)) return `The npm packages cannot be installed: ${ROOT} cannot be written. ${INSTEAD}`;
+  if (/\bE40[13]\b/.test(said))
+    return 'The npm packages cannot be fetched: their source wants a sign-in. See “npm config get registry”, then start again.';
+  return `Installing the npm packages failed:\n${said.trim().slice(-4000)}`;
+}
+
+/** Whether the packages are those of the lock file, and the build that of the sources. */
+export function whatIsBuilt() {
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
+  const installed = existsSync(join(ROOT, 'node_modules/.package-lock.json'));
+  const built = OUTPUTS.every((file) => existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).size > 0);
+  return {
+    packages: installed ? (isFresh('packages', lock) ? 'as the lock file says' : 'older than the lock file') : 'not installed',
+    build: built ? (isFresh('build', sourcesStamp(BUILT)) ? 'of these sources' : 'older than the sources') : 'not built',
+  };
+}
+
+const OUTPUTS = ['server/dist/main.js', 'web/dist/index.html', 'cli/dist/main.js'];
+const BUILT = ['core', 'contract', 'server', 'cli', 'web'];
 
 /** Paths, sizes and times of all sources below some folders. @param {readonly string[]} folders */
 function sourcesStamp(folders) {
@@ -55,9 +90,9 @@ function sourcesStamp(folders) {
 
 /** Builds core, contract, server, command line and pages where their sources have changed. */
 export async function ensureBuild() {
-  const stamp = sourcesStamp(['core', 'contract', 'server', 'cli', 'web']);
-  const outputs = ['server/dist/main.js', 'web/dist/index.html', 'cli/dist/main.js'];
-  if (isFresh('build', stamp) && outputs.every((file) => existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).size > 0)) return;
+  const stamp = sourcesStamp(BUILT);
+  if (isFresh('build', stamp) && OUTPUTS.every((file) => existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).size > 0)) return;
+  needWritable(join(ROOT, 'web/dist'), `${ROOT}, where the build goes,`, INSTEAD);
   console.log('Building …');
   const node = (/** @type {readonly string[]} */ args, /** @type {string} */ what) => run(process.execPath, args, what);
   await node(['node_modules/typescript/bin/tsc', '-b', 'core', 'contract', 'server', 'cli'], 'Building server and command line');

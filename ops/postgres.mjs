@@ -4,37 +4,18 @@ import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { ensureDebian, isRoot, POSTGRES_FOLDER, postgresVersion } from './debian.mjs';
+import { Problem } from './problem.mjs';
 import { execute } from './processes.mjs';
-
-export const ROOT = resolve(import.meta.dirname, '..');
-const isRoot = process.getuid?.() === 0;
-
-/** A fault a person can act on: printed without a stack. */
-export class Problem extends Error {}
-
-/** @param {readonly string[]} packages */
-export async function installDebian(packages) {
-  const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;
-  if (!isRoot) throw new Problem(`Debian packages are missing. Run this once, then start again:\n\n  sudo sh -c '${command}'\n`);
-  console.log(`Installing Debian packages: ${packages.join(', ')} …`);
-  const done = await execute('sh', ['-c', command], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
-  if (done.status !== 0)
-    throw new Problem(`Installing ${packages.join(', ')} failed:\n${done.stderr.slice(-2000)}\nRun it by hand to see more: ${command}`);
-}
 
 /** The folder of the newest PostgreSQL's programs, installed where it is missing. */
 export async function postgresPrograms() {
-  const base = '/usr/lib/postgresql';
-  const find = () =>
-    (existsSync(base) ? readdirSync(base) : [])
-      .filter((version) => existsSync(join(base, version, 'bin/initdb')))
-      .sort((a, b) => Number(b) - Number(a))[0];
-  if (find() === undefined) await installDebian(['postgresql']);
-  const version = find();
-  if (version === undefined) throw new Problem(`PostgreSQL was installed but its programs are not under ${base}.`);
-  return join(base, version, 'bin');
+  await ensureDebian(['postgresql']);
+  const version = postgresVersion();
+  if (version === undefined) throw new Problem(`PostgreSQL was installed but its programs are not under ${POSTGRES_FOLDER}.`);
+  return join(POSTGRES_FOLDER, version, 'bin');
 }
 
 /** PostgreSQL refuses to run as root, so root hands it to the postgres user. @param {string} program @param {readonly string[]} args @param {{ outlives?: boolean }} [options] */
@@ -243,6 +224,26 @@ export async function openCluster(wanted) {
   }
   const started = await startPostgres({ folder: wanted });
   return { adminUrl: started.adminUrl, close: () => started.stop() };
+}
+
+/** What is known of the database of a data folder without touching it; nothing where there is none. @param {string} wanted */
+export async function databaseOf(wanted) {
+  const folder = [wanted, fallbackOf(wanted)].find((each) => existsSync(join(each, 'secrets.json')));
+  if (folder === undefined) return undefined;
+  const cluster = join(folder, 'cluster');
+  try {
+    const version = readFileSync(join(cluster, 'PG_VERSION'), 'utf8').trim();
+    const port =
+      postmaster(cluster) === undefined ? undefined : Number(readFileSync(join(cluster, 'postmaster.pid'), 'utf8').split('\n')[3]);
+    return { folder, version, port };
+  } catch (error) {
+    const { code, message } = /** @type {NodeJS.ErrnoException} */ (error);
+    throw new Problem(
+      code === 'EACCES'
+        ? `The database in ${folder} may not be looked at by this user; run it as whoever runs npm start.`
+        : `The database in ${folder} cannot be read: ${message}`,
+    );
+  }
 }
 
 /** Two roles: one owns and migrates, the other serves, without any way round row-level security. @param {number} port @param {Record<string, string>} secrets */

@@ -2,21 +2,29 @@
 // npm run restore -- FILE [--replace | --check]: a backup into the data folder; or only tried, away from what serves.
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { parseArgs } from 'node:util';
 import { checkBackup, restoreDatabase } from './backup.mjs';
-import { Problem, ROOT, startPostgres } from './postgres.mjs';
+import { dataFolder } from './folders.mjs';
+import { startPostgres } from './postgres.mjs';
+import { commandLine, Problem, tell } from './problem.mjs';
 
-const { values, positionals } = parseArgs({
-  options: { replace: { type: 'boolean', default: false }, check: { type: 'boolean', default: false } },
-  allowPositionals: true,
+const HELP = `npm run restore -- FILE [--replace | --check]: a backup into the data folder.
+
+  --replace    where there is data already; it stays until npm start has served from the backup
+  --check      only tries the backup, in a database of its own: nothing that serves is touched
+  -h, --help   this text`;
+
+const { values, positionals } = commandLine({
+  help: HELP,
+  options: { replace: { type: 'boolean' }, check: { type: 'boolean' } },
+  words: 1,
 });
 
 async function main() {
   const [file] = positionals;
-  if (!file) throw new Problem('Say which backup: npm run restore -- FILE');
+  if (!file) throw new Problem(`Say which backup.\n\n${HELP}`);
   if (!existsSync(file)) throw new Problem(`There is no file ${resolve(file)}.`);
   if (values.check) return check(resolve(file));
-  const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
+  const data = dataFolder();
   const lock = join(data, 'start.lock');
   if (existsSync(lock) && existsSync(`/proc/${readFileSync(lock, 'utf8')}`)) throw new Problem(`Wainrope runs on ${data}. Stop it first.`);
   if (existsSync(join(data, 'postgres')) && !values.replace)
@@ -42,6 +50,6 @@ async function check(file) {
 }
 
 main().catch((error) => {
-  console.error(error instanceof Problem ? `\n${error.message}\n` : error);
+  tell(error);
   process.exitCode = 1;
 });

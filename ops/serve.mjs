@@ -6,7 +6,8 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { Problem, ROOT } from './postgres.mjs';
+import { ROOT } from './folders.mjs';
+import { Problem } from './problem.mjs';
 import { execute, isAskedToEnd, refuseIfEnding, signalGroup, WITH_PARENT } from './processes.mjs';
 
 /** @typedef {{ ownerUrl: string, appUrl: string }} Urls */

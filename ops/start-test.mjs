@@ -5,8 +5,9 @@ import { spawn } from 'node:child_process';
 import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { freePort, ROOT } from './postgres.mjs';
+import { freePort } from './postgres.mjs';
 import { signInToDemo } from './sign-in.mjs';
 
 /** A hang, not slowness. */

@@ -1,24 +1,37 @@
 // @ts-check
 // npm start: set up, build, database, demo data, serve, print the address; whatever of it dies alone is started again. Ctrl-C ends all of it.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { parseArgs } from 'node:util';
 import { forgetEarlier } from './backup.mjs';
+import { ensureDebian } from './debian.mjs';
+import { dataFolder, makeDataFolder, ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { Problem, ROOT, startPostgres, stopPostgres } from './postgres.mjs';
+import { startPostgres, stopPostgres } from './postgres.mjs';
+import { commandLine, Problem, tell } from './problem.mjs';
 import { Ended, endAll, refuseIfEnding, signalGroup, WITH_PARENT } from './processes.mjs';
 import { prepareDatabase, refuseTakenPort, sessionSecret, startServer } from './serve.mjs';
 
-const { values: options } = parseArgs({
-  options: {
-    'fresh-demo': { type: 'boolean', default: false },
-    'no-demo': { type: 'boolean', default: false },
-    dev: { type: 'boolean', default: false },
-  },
+const HELP = `npm start [-- OPTIONS]: sets up what is missing, builds, starts database and server, prints the address. Ctrl-C ends it.
+
+  --no-demo      without the demo team; the first page founds a team
+  --fresh-demo   begins again with the demo; what is in the data folder is lost
+  --dev          builds on every change and serves the pages with hot reload
+  -h, --help     this text
+
+  WAINROPE_DATA     where everything is kept (.data in this folder)
+  WAINROPE_HOST     address that is listened on (127.0.0.1)
+  WAINROPE_PORT     port (4810)
+  WAINROPE_PUBLIC_URL, WAINROPE_TRUST_PROXY, WAINROPE_METRICS_PORT: to serve a team, see docs/deploy.md
+
+npm run doctor says what is there, what is old and what is full.`;
+
+const { values: options } = commandLine({
+  help: HELP,
+  options: { 'fresh-demo': { type: 'boolean' }, 'no-demo': { type: 'boolean' }, dev: { type: 'boolean' } },
 });
-const data = resolve(process.env.WAINROPE_DATA ?? join(ROOT, '.data'));
+const data = dataFolder();
 const host = process.env.WAINROPE_HOST ?? '127.0.0.1';
 const port = Number(process.env.WAINROPE_PORT ?? '4810');
 const lock = join(data, 'start.lock');
@@ -27,7 +40,7 @@ const restarts = join(data, 'restarts.json');
 
 /** One start at a time in a data folder; the lock of a dead one is taken over. Whether there was one. */
 function takeLock() {
-  mkdirSync(data, { recursive: true });
+  makeDataFolder();
   const wasKilled = existsSync(lock);
   if (wasKilled) {
     const pid = Number(readFileSync(lock, 'utf8'));
@@ -129,12 +142,14 @@ async function start() {
   undo.push(async () => rmSync(lock, { force: true }));
   rmSync(restarts, { force: true });
   await refuseTakenPort(host, port, wasKilled);
+  // Whatever has to be installed is asked for before anything is built.
+  await ensureDebian(['postgresql']);
   await ensurePackages();
   await ensureBuild();
   refuseIfEnding();
   const say = await openLog();
   undo.push(() => stopPostgres(join(data, 'postgres')));
-  const database = await startPostgres({ folder: join(data, 'postgres'), fresh: options['fresh-demo'], logs: true });
+  const database = await startPostgres({ folder: join(data, 'postgres'), fresh: options['fresh-demo'] === true, logs: true });
   refuseIfEnding();
   const extra = {
     WAINROPE_SESSION_SECRET: sessionSecret(data),
@@ -145,7 +160,7 @@ async function start() {
     ...(options['no-demo'] && { WAINROPE_DEMO: 'no' }),
   };
   await prepareDatabase(database, extra);
-  const begin = () => startServer(database, { host, port, extra, watch: options.dev, say });
+  const begin = () => startServer(database, { host, port, extra, watch: options.dev === true, say });
   const server = await begin();
   await forgetEarlier(database.adminUrl);
   watchDatabase(database, say);
@@ -177,6 +192,6 @@ function startDevelopment(api) {
 for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => stopAll(0));
 starting = start();
 starting.catch((error) => {
-  if (!(error instanceof Ended)) console.error(error instanceof Problem ? `\n${error.message}\n` : error);
+  if (!(error instanceof Ended)) tell(error);
   stopAll(1);
 });

@@ -4,9 +4,11 @@
 import { execFile } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureChromium, runBrowser } from './browser.mjs';
+import { runBrowser } from './browser.mjs';
+import { ensureDebian } from './debian.mjs';
+import { ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
-import { Problem, postgresPrograms, ROOT } from './postgres.mjs';
+import { Problem } from './problem.mjs';
 
 const total = { passed: 0, failed: 0, skipped: 0 };
 
@@ -84,9 +86,8 @@ async function long() {
 }
 
 async function main() {
+  await ensureDebian(['postgresql', 'chromium']);
   await ensurePackages();
-  await postgresPrograms();
-  await ensureChromium();
   // The bench reads the built core, so the build comes before the types.
   await ensureBuild();
   if (process.argv.includes('--long')) return long();
