@@ -1,5 +1,4 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { chmodSync, mkdirSync, mkdtempSync, readFileSync, utimesSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -201,10 +200,6 @@ describe('npm run doctor', () => {
     });
     expect(lines.get('Database')).toMatchObject({ how: 'wanted', says: expect.stringContaining('made by PostgreSQL 9') });
     expect(lines.get('Started again')?.says).toContain('server 2, database 1 times');
-    expect(
-      createHash('sha256')
-        .update(readFileSync(join(data, 'start.lock')))
-        .digest('hex'),
-    ).toBe(createHash('sha256').update(String(process.pid)).digest('hex'));
+    expect(readFileSync(join(data, 'start.lock'), 'utf8')).toBe(String(process.pid));
   });
 });

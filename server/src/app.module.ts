@@ -25,6 +25,7 @@ import { GearRepository } from './gear/gear.repository.ts';
 import { GearService } from './gear/gear.service.ts';
 import { RegisterImportService } from './gear/register-import.service.ts';
 import { HealthController } from './health/health.controller.ts';
+import { Metrics } from './health/metrics.ts';
 import { ProblemFilter } from './http/problem.filter.ts';
 import { DefectController } from './inspections/defect.controller.ts';
 import { InspectionController } from './inspections/inspection.controller.ts';
@@ -98,6 +99,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     TaskController,
   ],
   providers: [
+    Metrics,
     Clock,
     TeamDatabase,
     ActorResolver,

@@ -11,6 +11,7 @@ import { sameOriginOnly } from './access/same-origin.ts';
 import { sessions } from './access/session.ts';
 import { AppModule } from './app.module.ts';
 import { TeamDatabase } from './database/team-database.ts';
+import { Metrics } from './health/metrics.ts';
 import { jsonUpTo, signedInFirst } from './http/body-limits.ts';
 import { fairShare } from './http/fair-share.ts';
 import { nestLog, requestLog } from './http/logging.ts';
@@ -118,6 +119,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
   // Answers are kept nowhere, so that a mark to compare them by is of no use.
   app.disable('etag');
   app.use(requestLog);
+  app.use(app.get(Metrics).timing);
   const publicUrl = process.env.WAINROPE_PUBLIC_URL || undefined;
   app.use(knownHosts(publicUrl));
   trustProxy(app);

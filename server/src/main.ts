@@ -4,7 +4,9 @@ import type { INestApplicationContext } from '@nestjs/common';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AccessService } from './access/access.service.ts';
 import { createApplication } from './application.ts';
+import { TeamDatabase } from './database/team-database.ts';
 import { LiveEvents } from './events/live-events.ts';
+import { watchAddress } from './health/watch-address.ts';
 import { log } from './http/logging.ts';
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
@@ -26,14 +28,32 @@ async function checkReach(app: INestApplicationContext, host: string): Promise<v
     );
 }
 
+/** A port that a variable of the environment names. */
+function portOf(name: string, otherwise: string): number {
+  const told = process.env[name] || otherwise;
+  const port = Number(told);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Error(`${name} is “${told}”: a port from 1 to 65535 is expected.`);
+  return port;
+}
+
+/** Health and metrics, where somebody watches: on loopback, unless another address of this machine is named. */
+async function beWatched(app: NestExpressApplication): Promise<void> {
+  if (!process.env.WAINROPE_METRICS_PORT) return;
+  const host = process.env.WAINROPE_METRICS_HOST ?? '127.0.0.1';
+  const port = portOf('WAINROPE_METRICS_PORT', '');
+  const watched = watchAddress(app);
+  await new Promise<void>((done, fail) => watched.once('error', fail).listen(port, host, done));
+  app.get(TeamDatabase).beforeClose(() => watched.close());
+  log.info({ host, port }, 'watched');
+}
+
 async function main(): Promise<void> {
   const host = process.env.WAINROPE_HOST ?? '127.0.0.1';
-  const port = Number(process.env.WAINROPE_PORT ?? '4810');
-  if (!Number.isInteger(port) || port < 1 || port > 65_535)
-    throw new Error(`WAINROPE_PORT is “${process.env.WAINROPE_PORT}”: a port from 1 to 65535 is expected.`);
+  const port = portOf('WAINROPE_PORT', '4810');
   const app = await createApplication(resolve(import.meta.dirname, '../../web/dist'));
   await checkReach(app, host);
   await app.listen(port, host);
+  await beWatched(app);
   endsWhenAsked(app);
   log.info({ host, port }, 'listening');
 }

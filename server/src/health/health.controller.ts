@@ -1,12 +1,10 @@
-import { existsSync } from 'node:fs';
-import { readdir, readFile, stat } from 'node:fs/promises';
-import { join } from 'node:path';
 import { Controller, Get } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import { sql } from 'kysely';
 import { Open } from '../actor/route-access.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { ProblemException } from '../http/problem.ts';
+import { lastBackup, RESTARTS_FILE, type Restarts, restarts } from './kept-marks.ts';
 
 @Controller('health')
 @ApiExcludeController()
@@ -36,7 +34,7 @@ export class HealthController {
 
 interface Ready {
   readonly status: 'ready';
-  readonly startedAgain?: unknown;
+  readonly startedAgain?: Restarts;
   /** What is to be done about backups, in words. */
   readonly backup?: string;
 }
@@ -46,14 +44,6 @@ const BACKUPS = process.env.WAINROPE_BACKUPS;
 const DAY_MS = 86_400_000;
 const OLD_DAYS = 7;
 
-/** When the newest backup of a folder was written, ms; nothing where there is none. */
-export async function lastBackup(folder: string | undefined): Promise<number | undefined> {
-  if (!folder || !existsSync(folder)) return undefined;
-  const names = (await readdir(folder)).filter((name) => name.endsWith('.backup'));
-  const times = await Promise.all(names.map(async (name) => (await stat(join(folder, name))).mtimeMs));
-  return times.length === 0 ? undefined : Math.max(...times);
-}
-
 /** What is to be said of the last backup; nothing while it is of the last seven days. */
 export function backupWords(last: number | undefined, now: number): string | undefined {
   if (last === undefined) return 'There is no backup yet: npm run backup.';
@@ -61,11 +51,4 @@ export function backupWords(last: number | undefined, now: number): string | und
   return days >= OLD_DAYS ? `The last backup is ${days} days old: npm run backup.` : undefined;
 }
 
-/** Where whoever watches over server and database writes down what ended by itself. */
-const FILE = process.env.WAINROPE_RESTARTS;
-const AGAIN = FILE ? '; if it has ended, it is being started again' : '';
-
-async function restarts(): Promise<unknown> {
-  if (!FILE || !existsSync(FILE)) return undefined;
-  return JSON.parse(await readFile(FILE, 'utf8'));
-}
+const AGAIN = RESTARTS_FILE ? '; if it has ended, it is being started again' : '';

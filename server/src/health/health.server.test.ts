@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { backupWords, lastBackup } from './health.controller.ts';
+import { backupWords } from './health.controller.ts';
+import { lastBackup } from './kept-marks.ts';
 
 const DAY = 86_400_000;
 const NOW = Date.parse('2026-01-15T12:00:00Z');

@@ -35,6 +35,8 @@ export interface Run {
 @Injectable()
 export class WorkerPool implements OnApplicationShutdown {
   private pool: Piscina | undefined;
+  /** Tasks that were asked for and are not answered. */
+  private asked = 0;
 
   /** Runs a file’s work on a thread. Ended by its signal it stops at once, its thread with it. */
   async run<I, O>(file: ThreadFile<I, O>, input: I, { signal, tell }: Run = {}): Promise<O> {
@@ -45,14 +47,22 @@ export class WorkerPool implements OnApplicationShutdown {
     port1.on('message', ({ done, of }: Progress) => tell?.(done, of));
     port1.unref();
     const task: ThreadTask<I> = tell ? { input, progress: port2 } : { input };
+    this.asked++;
     try {
       return await pool.run(task, { filename: file.url, ...(tell && { transferList: [port2] }), ...(signal && { signal }) });
     } catch (error) {
       throw (error as { readonly code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge() : error;
     } finally {
+      this.asked--;
       port1.close();
       port2.close();
     }
+  }
+
+  /** How many tasks run, and how many wait for a thread. */
+  get load(): { readonly running: number; readonly waiting: number } {
+    const { pool } = this;
+    return pool === undefined ? { running: 0, waiting: 0 } : { running: this.asked - pool.queueSize, waiting: pool.queueSize };
   }
 
   private begun(): Piscina {
