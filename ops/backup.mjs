@@ -8,6 +8,7 @@ import {
   createReadStream,
   existsSync,
   mkdirSync,
+  mkdtempSync,
   openSync,
   readdirSync,
   readSync,
@@ -19,7 +20,7 @@ import {
 import { dirname, join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { dataFolder } from './folders.mjs';
-import { openCluster, postgresPrograms } from './postgres.mjs';
+import { openCluster, postgresPrograms, startPostgres } from './postgres.mjs';
 import { commandLine, Problem, tell } from './problem.mjs';
 import { execute } from './processes.mjs';
 
@@ -174,7 +175,11 @@ export async function forgetEarlier(adminUrl) {
 
 const USAGE = `npm run backup                          into the data folder's backups
 npm run backup -- FILE                  into a file
-npm run backup -- --every 24h --keep 14 now and then again, as long as it runs; the oldest beyond so many go`;
+npm run backup -- --keep 14             into the data folder's backups, and the oldest beyond so many go
+npm run backup -- --every 24h --keep 14 the same now and then again, as long as it runs
+
+  --check      the new backup is restored into a database of its own and counted, before any older one goes
+  -h, --help   this text`;
 
 const UNITS = { m: 60_000, h: 3_600_000, d: 86_400_000 };
 const DAY_MS = 86_400_000;
@@ -210,25 +215,45 @@ async function backUp(data, file) {
 async function main() {
   const { values, positionals } = commandLine({
     help: USAGE,
-    options: { every: { type: 'string' }, keep: { type: 'string', default: '14' } },
+    options: { every: { type: 'string' }, keep: { type: 'string' }, check: { type: 'boolean' } },
     words: 1,
   });
   const data = dataFolder();
   if (!existsSync(data)) throw new Problem(`There is nothing to back up in ${data}. Choose another folder with WAINROPE_DATA.`);
+  const pause = values.every === undefined ? undefined : everyMs(String(values.every));
+  const keep = values.keep === undefined && pause === undefined ? undefined : keepCount(String(values.keep ?? '14'));
+  if (positionals[0] !== undefined && keep !== undefined) throw new Problem(`A file of its own is not one of those that go.\n\n${USAGE}`);
   const folder = join(data, 'backups');
-  const named = () => join(folder, `wainrope-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.backup`);
-  if (values.every === undefined) return backUp(data, resolve(positionals[0] ?? named()));
-  const pause = everyMs(String(values.every));
-  const keep = Number(values.keep);
-  if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
-    throw new Problem(`--keep is “${values.keep}”; a count from 1 to 1000 is expected.\n\n${USAGE}`);
+  const once = async () => {
+    const file = resolve(positionals[0] ?? join(folder, `wainrope-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.backup`));
+    await backUp(data, file);
+    if (values.check) await tryBackup(file);
+    if (keep !== undefined) for (const name of surplus(readdirSync(folder), keep)) rmSync(join(folder, name), { force: true });
+  };
+  if (pause === undefined) return once();
   for (;;) {
     // One that fails is said, and tried again at its next time: the others stay.
-    await backUp(data, named()).then(
-      () => surplus(readdirSync(folder), keep).forEach((name) => void rmSync(join(folder, name), { force: true })),
-      (error) => console.error(`${new Date().toISOString()} ${error instanceof Problem ? error.message : error}`),
-    );
+    await once().catch((error) => console.error(`${new Date().toISOString()} ${error instanceof Problem ? error.message : error}`));
     await wait(pause);
+  }
+}
+
+/** @param {string} text */
+function keepCount(text) {
+  const keep = Number(text);
+  if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
+    throw new Problem(`--keep is “${text}”; a count from 1 to 1000 is expected.\n\n${USAGE}`);
+  return keep;
+}
+
+/** Restores a backup into a database of its own, counts it, and throws that away: nothing that serves is touched. @param {string} file */
+export async function tryBackup(file) {
+  const database = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-check-'), throwAway: true });
+  try {
+    const rows = await checkBackup(database.adminUrl, file);
+    console.log(`${file} is whole: ${rows.toLocaleString('en')} rows were restored and counted.`);
+  } finally {
+    await database.stop();
   }
 }
 

@@ -1,8 +1,8 @@
 // @ts-check
 // npm run restore -- FILE [--replace | --check]: a backup into the data folder; or only tried, away from what serves.
-import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { checkBackup, restoreDatabase } from './backup.mjs';
+import { restoreDatabase, tryBackup } from './backup.mjs';
 import { dataFolder } from './folders.mjs';
 import { startPostgres } from './postgres.mjs';
 import { commandLine, Problem, tell } from './problem.mjs';
@@ -23,7 +23,7 @@ async function main() {
   const [file] = positionals;
   if (!file) throw new Problem(`Say which backup.\n\n${HELP}`);
   if (!existsSync(file)) throw new Problem(`There is no file ${resolve(file)}.`);
-  if (values.check) return check(resolve(file));
+  if (values.check) return tryBackup(resolve(file));
   const data = dataFolder();
   const lock = join(data, 'start.lock');
   if (existsSync(lock) && existsSync(`/proc/${readFileSync(lock, 'utf8')}`)) throw new Problem(`Wainrope runs on ${data}. Stop it first.`);
@@ -36,17 +36,6 @@ async function main() {
     await database.stop();
   }
   console.log(`Restored into ${data}. Start with npm start; what was there before stays until then.`);
-}
-
-/** In a database of its own, thrown away afterwards: nothing that serves is touched. @param {string} file */
-async function check(file) {
-  const database = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-check-'), throwAway: true });
-  try {
-    const rows = await checkBackup(database.adminUrl, file);
-    console.log(`${file} is whole: ${rows.toLocaleString('en')} rows were restored and counted.`);
-  } finally {
-    await database.stop();
-  }
 }
 
 main().catch((error) => {
