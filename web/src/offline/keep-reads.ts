@@ -49,6 +49,12 @@ export function keep(answer: KeptAnswer): void {
   setTimeout(() => void write(key), since >= TOGETHER_MS ? 0 : TOGETHER_MS - since);
 }
 
+// A page that goes takes nothing along that still waits to be written.
+if (typeof document !== 'undefined')
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') for (const key of waiting.keys()) void write(key);
+  });
+
 async function write(key: string): Promise<void> {
   const answer = waiting.get(key);
   waiting.delete(key);
