@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useGetInspectionQuery } from '../api/wainrope-api.ts';
 import { kindWords } from '../gear/care-words.ts';
+import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { answerWords } from './inspection-words.ts';
@@ -21,6 +22,10 @@ export function InspectionPage() {
     </div>
   );
 }
+
+/** Less is the way from a device to the register. */
+const ON_ITS_WAY_MS = 120_000;
+const arrivedLate = ({ doneAt, recordedAt }: InspectionView) => Date.parse(recordedAt) - Date.parse(doneAt) > ON_ITS_WAY_MS;
 
 function Record({ view }: { readonly view: InspectionView }) {
   const may = useMay();
@@ -52,6 +57,11 @@ function Record({ view }: { readonly view: InspectionView }) {
         )}{' '}
         {view.nextDue && `Next due ${view.nextDue}.`}
       </p>
+      {arrivedLate(view) && (
+        <p className="pt-1 text-quiet">
+          Confirmed on a device at {moment(view.doneAt)}, without a signal; in the register since {moment(view.recordedAt)}.
+        </p>
+      )}
       {view.note && <p className="pt-1">“{view.note}”</p>}
       {view.corrects && (
         <p className="pt-1 text-amber-ink">
