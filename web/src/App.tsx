@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { SignedIn } from './access/SignedIn.tsx';
+import { SignalNote } from './device/SignalNote.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 const GearListPage = lazy(async () => ({ default: (await import('./gear/GearListPage.tsx')).GearListPage }));
@@ -36,7 +37,7 @@ const PolicyPage = lazy(async () => ({ default: (await import('./policy/PolicyPa
 
 const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/VehiclesPage.tsx')).VehiclesPage }));
 
-const DevicePage = lazy(async () => ({ default: (await import('./outbox/DevicePage.tsx')).DevicePage }));
+const DevicePage = lazy(async () => ({ default: (await import('./device/DevicePage.tsx')).DevicePage }));
 
 const SheetsPage = lazy(async () => ({ default: (await import('./sheets/SheetsPage.tsx')).SheetsPage }));
 
@@ -47,7 +48,7 @@ export function App() {
         <Routes>
           <Route path="join" element={<JoinPage />} />
           <Route element={<SignedIn />}>
-            <Route element={<Shell />}>
+            <Route element={<Shell note={<SignalNote />} />}>
               <Route index element={<ReadyPage />} />
               <Route path="kits" element={<KitListPage />} />
               <Route path="kits/:kitId" element={<KitPage />} />

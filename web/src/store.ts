@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { baseApi } from './api/base-api.ts';
-import { connectionReducer } from './offline/connection-slice.ts';
+import { connectionReducer } from './kept/connection-slice.ts';
 import { plannerReducer } from './plans/draft/planner-slice.ts';
 import { keepSettings, settingsReducer } from './settings/settings-slice.ts';
 

@@ -1,3 +1,4 @@
+import { record } from '../codec/structures.ts';
 import { factorRow, row, table } from './rows.ts';
 
 /** What a piece may be exposed to between inspections. */
@@ -9,6 +10,8 @@ export const careTables = {
   /** Share of the interval that is left after the exposure; the smallest counts. */
   exposure: table(exposureKinds, factorRow),
   washing: table(['withinDays'], row(0, 60)),
+  /** How long before a forecast end a piece is looked at, and by which share of its value when new two readings may differ. */
+  wear: record({ leadDays: row(0, 365), toleranceShare: row(0, 0.5) }),
 };
 
 const HOUSE = 'team standard';
@@ -22,4 +25,5 @@ export const careStandard = {
     sun: { value: 0.9, source: HOUSE },
   },
   washing: { withinDays: { value: 3, source: HOUSE } },
+  wear: { leadDays: { value: 30, source: HOUSE }, toleranceShare: { value: 0.02, source: HOUSE } },
 } as const;

@@ -10,7 +10,7 @@ import {
   useSignOutEverywhereMutation,
   useSignOutMutation,
 } from '../api/wainrope-api.ts';
-import { forgetKept } from '../offline/keep-reads.ts';
+import { forgetKept } from '../kept/keep-reads.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';

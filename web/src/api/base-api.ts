@@ -6,7 +6,7 @@ import {
   type FetchBaseQueryMeta,
   fetchBaseQuery,
 } from '@reduxjs/toolkit/query/react';
-import { keepingReads, patientFetch } from '../offline/keep-reads.ts';
+import { keepingReads, patientFetch } from '../kept/keep-reads.ts';
 
 /** What answers are about: who changes one makes the pages that show it ask again. */
 export const tagTypes = [

@@ -1,6 +1,6 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
-import { keptRead, NEVER_KEPT, NOT_READ_HERE } from '../offline/keep-reads.ts';
+import { keptRead, NEVER_KEPT, NOT_READ_HERE } from '../kept/keep-reads.ts';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
 import { allPages, wholeRegister } from './whole-lists.ts';

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
+import { gotPdfMaker, tookAlong } from '../kept/connection-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { gotPdfMaker, tookAlong } from './connection-slice.ts';
 import { fetchLater } from './later.ts';
 import { takeAlong } from './take-along.ts';
 

@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { forgetAnswers, keepAnswer, keptAnswer, keptTimes, SESSION } from './kept-answers.ts';
-import { oldestShown } from './SignalNote.tsx';
+import { forgetAnswers, keepAnswer, keptAnswer, keptTimes, SESSION } from '../kept/kept-answers.ts';
 import { takeAlong } from './take-along.ts';
 
 const plans = [
@@ -79,21 +78,5 @@ describe('what a device takes along', () => {
     await takeAlong(server(), never);
     expect(await kept()).toContain('/api/v1/plans/recent');
     expect(await kept()).not.toContain('/api/v1/plans/old');
-  });
-});
-
-describe('how old a page is', () => {
-  it('is as old as the oldest answer on it, the device’s own by when it was read', () => {
-    const at = (minute: number) => new Date(Date.UTC(2026, 0, 15, 10, minute));
-    const asked = {
-      kits: { fulfilledTimeStamp: at(5).getTime() },
-      plan: { fulfilledTimeStamp: at(9).getTime() },
-      pending: {},
-      gone: undefined,
-    };
-    expect(oldestShown(asked, {})).toBe(at(5).toISOString());
-    expect(oldestShown(asked, { plan: at(1).toISOString() })).toBe(at(1).toISOString());
-    expect(oldestShown(asked, { elsewhere: at(0).toISOString() })).toBe(at(5).toISOString());
-    expect(oldestShown({}, {})).toBeUndefined();
   });
 });

@@ -1,6 +1,6 @@
 import type { PersonView, PlanSummary } from '@wainrope/contract';
 import { type Ask, allPages, wholeRegister } from '../api/whole-lists.ts';
-import { deviceKeeps } from './keep-reads.ts';
+import { deviceKeeps } from '../kept/keep-reads.ts';
 
 /** What every page asks beside lists of several pages. */
 const LISTS = [

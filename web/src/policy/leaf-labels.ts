@@ -60,6 +60,8 @@ export const LEAF_LABELS: { readonly [path: string]: string } = {
   'care.damperLeastKg': 'A damper that is lighter is none',
   'care.zoneFactor': 'Danger zone, as a multiple of the leg',
   'washing.withinDays': 'Washed within',
+  'wear.leadDays': 'Looked at before a forecast end by',
+  'wear.toleranceShare': 'Two readings of one value differ by at most, as a share of it when new',
   'hold.friction': 'Grip of the wheels',
   'hold.surfaceFriction': 'Side grip of the load’s wheels',
   'hold.parkingShare': 'Share of the weight on the axle of the parking brake',

@@ -24,6 +24,7 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
   care: { title: 'Age and zones', why: 'Danger zone: 1.5 × the longest tensioned leg; soft goods leave after ten years.' },
   exposure: { title: 'Exposure', why: 'Share of the inspection interval that is left after mud, sand, salt, wet or sun.' },
   washing: { title: 'Washing', why: 'Washed within so many days, exposure no longer counts.' },
+  wear: { title: 'Wear', why: 'A trend over three readings or more brings the next inspection forward before it meets the limit.' },
   hold: { title: 'Vehicles that hold', why: 'Out of gear, all brakes, chocks; what the wheels grip decides when it slides.' },
   anchors: { title: 'Anchors in the ground', why: 'What pickets, logs and rated anchors hold, by ground.' },
   electric: { title: 'Electric winch', why: '30 s on, 60 s off; bursts shortened by the heat model near stall.' },

@@ -1,8 +1,7 @@
 import { CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
-import { useEffect } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
-import { SignalNote } from '../offline/SignalNote.tsx';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
@@ -70,7 +69,8 @@ function Reminder({ of, narrow }: ReminderProps) {
   );
 }
 
-export function Shell() {
+/** The frame of every page. `note`: what is said above all of them. */
+export function Shell({ note }: { readonly note: ReactNode }) {
   const { data: team } = useGetTeamQuery();
   const { theme } = useAppSelector((state) => state.settings);
   const takenAlong = useAppSelector(({ connection }) => connection.takenAlong);
@@ -106,7 +106,7 @@ export function Shell() {
         </div>
       </header>
       {team?.demo && <p className="sr-only">{team.demo}</p>}
-      <SignalNote />
+      {note}
       <main id="main" className={`flex min-h-0 flex-1 flex-col ${narrow ? 'pb-14' : ''}`}>
         <PageBoundary address={pathname}>
           <Outlet />

@@ -1,8 +1,8 @@
 import type { SubjectKind } from '@wainrope/contract';
 import { useEffect } from 'react';
 import { baseApi, tagTypes } from '../api/base-api.ts';
-import { changedElsewhere, unheard } from '../offline/connection-slice.ts';
-import { isHeard } from '../offline/is-heard.ts';
+import { changedElsewhere, unheard } from '../kept/connection-slice.ts';
+import { isHeard } from '../kept/is-heard.ts';
 import { useAppDispatch } from '../store.ts';
 
 type Tag = (typeof tagTypes)[number];

@@ -35,3 +35,23 @@ const STATEMENTS = [
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const statement of STATEMENTS) await sql.raw(statement).execute(db);
 }
+
+/** Takes the columns away again, and orders as before. */
+export async function down(db: Kysely<unknown>): Promise<void> {
+  for (const statement of [
+    'drop trigger done_at on inspection',
+    'drop function done_when_recorded()',
+    'alter table inspection drop column device_id, drop column device_sequence, drop column device_clock, drop column done_at',
+    'create index inspection_latest on inspection (team_id, gear_id, inspected_on desc, recorded_no desc) where counts',
+    'create index inspection_of on inspection (team_id, gear_id, inspected_on desc, recorded_no desc)',
+    'create index inspection_newest on inspection (team_id, inspected_on desc, recorded_no desc)',
+    'create index inspection_by on inspection (team_id, recorded_by, inspected_on desc, recorded_no desc)',
+    `create or replace function last_inspection_of(team uuid, piece uuid, out id uuid, out inspected date, out due date) language sql stable
+     as $body$
+       select l.inspection_id, l.inspected_on, l.next_due_on from inspection l
+       where l.team_id = team and l.gear_id = piece and l.counts
+         and not exists (select 1 from inspection c where c.team_id = team and c.corrects = l.inspection_id)
+       order by l.inspected_on desc, l.recorded_no desc limit 1 $body$`,
+  ])
+    await sql.raw(statement).execute(db);
+}

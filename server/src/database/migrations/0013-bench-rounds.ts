@@ -27,3 +27,7 @@ const STATEMENTS = [
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const statement of STATEMENTS) await sql.raw(statement).execute(db);
 }
+
+export async function down(db: Kysely<unknown>): Promise<void> {
+  await sql.raw('drop table bench_round').execute(db);
+}

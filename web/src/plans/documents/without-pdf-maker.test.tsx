@@ -1,7 +1,7 @@
 import { cleanup, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
-import { gotPdfMaker } from '../../offline/connection-slice.ts';
+import { gotPdfMaker } from '../../kept/connection-slice.ts';
 import { store } from '../../store.ts';
 import { caseOfFile } from '../../testing/case-of-file.ts';
 import { fakeServer } from '../../testing/fake-server.ts';

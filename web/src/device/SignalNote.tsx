@@ -1,12 +1,12 @@
 import { WifiOff } from 'lucide-react';
 import { lazy, Suspense } from 'react';
+import { patiently } from '../offline/patiently.ts';
 import { moment } from '../shell/days.ts';
 import { useAppSelector } from '../store.ts';
-import { patiently } from './patiently.ts';
 import { useSignal } from './use-signal.ts';
 
 /** What waits is known once the device's own store has loaded, after the page. */
-const NotSent = lazy(() => patiently(async () => ({ default: (await import('../outbox/NotSent.tsx')).NotSent })));
+const NotSent = lazy(() => patiently(async () => ({ default: (await import('./NotSent.tsx')).NotSent })));
 
 interface Asked {
   readonly fulfilledTimeStamp?: number;

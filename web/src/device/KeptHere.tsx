@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { deviceKeeps } from '../offline/keep-reads.ts';
+import { deviceKeeps } from '../kept/keep-reads.ts';
 import { MOST_PLANS } from '../offline/take-along.ts';
 import { moment } from '../shell/days.ts';
 import { useAppSelector } from '../store.ts';

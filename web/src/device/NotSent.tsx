@@ -2,9 +2,9 @@ import { TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
+import { whatWaits } from '../outbox/unsent.ts';
+import { useLive } from '../outbox/use-live.ts';
 import { storageWords, useStorage } from './storage.ts';
-import { whatWaits } from './unsent.ts';
-import { useLive } from './use-live.ts';
 
 /** With a signal what was confirmed is sent in a moment; only what takes longer is spoken of. */
 const IN_A_MOMENT_MS = 6000;

@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
 import { useRegister } from '../gear/use-register.ts';
+import { letGo, sendAgain, takeBack, type Unsent, whatWaits } from '../outbox/unsent.ts';
+import { useLive } from '../outbox/use-live.ts';
 import { moment } from '../shell/days.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useAppSelector } from '../store.ts';
 import { KeptHere } from './KeptHere.tsx';
 import { KeptPlans } from './KeptPlans.tsx';
-import { letGo, sendAgain, takeBack, type Unsent, whatWaits } from './unsent.ts';
-import { useLive } from './use-live.ts';
 
 /** What this device alone has: what was not sent, what it keeps for when there is no signal, and how full it is. */
 export function DevicePage() {

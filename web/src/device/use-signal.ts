@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { baseApi, tagTypes } from '../api/base-api.ts';
+import { heard, unheard } from '../kept/connection-slice.ts';
+import { isHeard } from '../kept/is-heard.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
-import { heard, unheard } from './connection-slice.ts';
-import { isHeard } from './is-heard.ts';
 
 /** Between two looks whether the server can be heard again. */
 const AGAIN_MS = 8000;

@@ -1,0 +1,56 @@
+import { addDays, daysBetween } from '../quantity/calendar.ts';
+
+/** Why a piece is due on a day. */
+export const dueReasons = ['calendar', 'exposure', 'pulls', 'wear', 'overload'] as const;
+export type DueReason = (typeof dueReasons)[number];
+
+export interface NextDue {
+  readonly on: string;
+  readonly why: DueReason;
+}
+
+/** A rope that is counted by its pulls. */
+export interface PullCount {
+  readonly used: number;
+  /** Above 0. */
+  readonly allowed: number;
+  /** Pulls of the last 365 days. */
+  readonly lately: number;
+  /** First day of use, or of the record where that is not known. */
+  readonly firstUsedOn: string;
+}
+
+const YEAR = 365;
+/** A rope that is new has no pace yet: it is reckoned over at least so many days. */
+const LEAST_DAYS = 30;
+
+/** The day on which the pulls of a rope will be used up at the pace of the last year; today where they are; nothing without a pace. */
+export function pullsUsedUpOn({ used, allowed, lately, firstUsedOn }: PullCount, today: string): string | undefined {
+  if (used >= allowed) return today;
+  const days = Math.min(YEAR, Math.max(LEAST_DAYS, daysBetween(firstUsedOn, today)));
+  if (lately <= 0) return undefined;
+  return addDays(today, Math.floor(((allowed - used) * days) / lately));
+}
+
+interface DueSources {
+  /** By the inspector's day, brought forward by what the piece met. */
+  readonly calendar?: { readonly on: string; readonly exposed: boolean };
+  readonly pulls?: PullCount;
+  /** The earliest day on which a measure is forecast to meet its limit. */
+  readonly wearOn?: string;
+  readonly leadDays: number;
+  /** The day of an overload that no full inspection has followed. */
+  readonly overloadedOn?: string;
+}
+
+/** The earliest of what makes a piece due; nothing where nothing does. Of one day an overload is named before wear, pulls and calendar. */
+export function nextDue({ calendar, pulls, wearOn, leadDays, overloadedOn }: DueSources, today: string): NextDue | undefined {
+  const usedUp = pulls && pullsUsedUpOn(pulls, today);
+  const sources: readonly (NextDue | undefined)[] = [
+    overloadedOn === undefined ? undefined : { on: overloadedOn, why: 'overload' },
+    wearOn === undefined ? undefined : { on: addDays(wearOn, -leadDays), why: 'wear' },
+    usedUp === undefined ? undefined : { on: usedUp, why: 'pulls' },
+    calendar && { on: calendar.on, why: calendar.exposed ? 'exposure' : 'calendar' },
+  ];
+  return sources.reduce((first, next) => (next === undefined || (first !== undefined && first.on <= next.on) ? first : next), undefined);
+}
