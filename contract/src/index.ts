@@ -114,6 +114,16 @@ export {
   WantedView,
 } from './kits/kit.dto.ts';
 export {
+  LoadCreate,
+  LoadList,
+  LoadQuery,
+  LoadView,
+  loadSources,
+  overloadWords,
+  PullCreate,
+  PullView,
+} from './logbook/load.dto.ts';
+export {
   CommentCreate,
   CommentList,
   CommentView,

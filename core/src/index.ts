@@ -1,3 +1,5 @@
+export { type CycleBin, cyclesOfPulls } from './fatigue/cycle-bins.ts';
+export { happenedN, type LoadLimits, type Overload, overloadOf, overloads, quarantineAboveN } from './logbook/overload.ts';
 /** The light door of core: documents, facts, words, formulas and rules, all without the solver. SI units throughout (N, m, kg, s, rad). */
 
 export type { AdvantageAt, AnchorOption, AnchorWay, SparedRig, TagReading, Trial } from './advice/answers.ts';

@@ -46,6 +46,9 @@ import { Standings } from './judging/standings.ts';
 import { KitController } from './kits/kit.controller.ts';
 import { KitRepository } from './kits/kit.repository.ts';
 import { KitService } from './kits/kit.service.ts';
+import { LoadController } from './logbook/load.controller.ts';
+import { LoadRepository } from './logbook/load.repository.ts';
+import { LoadService } from './logbook/load.service.ts';
 import { OutingController } from './outings/outing.controller.ts';
 import { OutingRepository } from './outings/outing.repository.ts';
 import { OutingService } from './outings/outing.service.ts';
@@ -90,6 +93,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     InspectionController,
     DefectController,
     PhotoController,
+    LoadController,
     RoundController,
     SheetController,
     PlanController,
@@ -119,6 +123,8 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     InspectionService,
     PieceCareService,
     SheetRepository,
+    LoadRepository,
+    LoadService,
     RoundRepository,
     RoundService,
     SheetService,

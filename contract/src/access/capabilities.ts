@@ -21,6 +21,9 @@ export const capabilities = {
   'gear.return': KEEPERS,
   'gear.return-own': COORDINATOR,
   'gear.counters': KEEPERS,
+  /** What a pull put on a piece; putting a record right is a keeper’s. */
+  'load.write': CREW,
+  'load.correct': KEEPERS,
   'exposure.write': CREW,
   'whereabouts.write': CREW,
   'kit.write': KEEPERS,

@@ -5,6 +5,8 @@ import { IsArray, IsIn, IsInt, IsOptional, IsString, IsUUID, Max, Min, ValidateN
 export const subjectKinds = [
   'gear',
   'inspection',
+  /** What a pull put on a piece. */
+  'load',
   'defect',
   'kit',
   'outing',

@@ -27,7 +27,7 @@ const CHUNK = 500;
 const LOOKED_AT = 1000;
 
 /** An inspection stands in the trail of its piece too; who signed in is nobody’s news. */
-const NO_NEWS: readonly SubjectKind[] = ['inspection', 'account'];
+const NO_NEWS: readonly SubjectKind[] = ['inspection', 'load', 'account'];
 
 @Injectable()
 export class AuditRepository {

@@ -1,4 +1,4 @@
-import { hookUpKinds, inspectionKinds, personRoles, planStates } from '@wainrope/contract';
+import { hookUpKinds, inspectionKinds, loadSources, overloadWords, personRoles, planStates } from '@wainrope/contract';
 import {
   type Codec,
   choice,
@@ -79,6 +79,8 @@ export interface BundleTable {
   readonly row: Codec<object>;
   /** Columns of bytes, base64 in the file. */
   readonly bytes?: readonly string[];
+  /** Files that were written before there was this table lack it. */
+  readonly isLater?: true;
   /** The number that the database gives to each row. */
   readonly numbered?: string;
 }
@@ -418,6 +420,38 @@ export const bundleTables: readonly BundleTable[] = [
       corrects: optional(count),
     }),
   },
+  {
+    name: 'load_record',
+    isLater: true,
+    order: ['recorded_no'],
+    numbered: 'recorded_no',
+    row: rowOf<'load_record'>({
+      record_id: uuid,
+      gear_id: uuid,
+      pulled_on: day,
+      pull_id: optional(uuid),
+      plan_id: optional(uuid),
+      plan_version: optional(count),
+      place: optional(maybeEmpty),
+      planned_n: real,
+      greatest_n: optional(real),
+      peak_n: optional(real),
+      stalled: flag,
+      happened_n: real,
+      wll_n: optional(real),
+      nominal_wll_n: optional(real),
+      nominal_mbs_n: optional(real),
+      overload: choice(overloadWords),
+      cycles: list(record({ bin: count, cycles: real })),
+      pulls: count,
+      known: choice(loadSources),
+      note: optional(maybeEmpty),
+      corrects: optional(uuid),
+      recorded_by: uuid,
+      recorded_at: moment,
+      recorded_no: count,
+    }),
+  },
   { name: 'person_visit', order: ['person_id'], row: rowOf<'person_visit'>({ person_id: uuid, seen_entry_no: count, seen_at: moment }) },
 ];
 
@@ -429,5 +463,12 @@ export const bundleCodec = record({
   format: choice([BUNDLE_FORMAT]),
   version: numeric({ min: BUNDLE_VERSION, max: BUNDLE_VERSION, integer: true }),
   team: teamRow,
-  tables: record(Object.fromEntries(bundleTables.map((table) => [table.name, list(table.row, { max: ROWS_MAX })]))),
+  tables: record(
+    Object.fromEntries(
+      bundleTables.map(({ name, row: each, isLater }) => {
+        const rows = list(each, { max: ROWS_MAX });
+        return [name, isLater ? optional(rows) : rows];
+      }),
+    ),
+  ),
 });

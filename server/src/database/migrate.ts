@@ -13,6 +13,7 @@ import * as planStanding from './migrations/0010-plan-standing.ts';
 import * as growth from './migrations/0011-growth.ts';
 import * as entriesOfDevices from './migrations/0012-entries-of-devices.ts';
 import * as benchRounds from './migrations/0013-bench-rounds.ts';
+import * as loads from './migrations/0014-loads.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -29,6 +30,7 @@ export const migrations = {
   '0011-growth': growth,
   '0012-entries-of-devices': entriesOfDevices,
   '0013-bench-rounds': benchRounds,
+  '0014-loads': loads,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

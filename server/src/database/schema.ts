@@ -236,6 +236,37 @@ export interface BenchRoundTable {
   heard_at: ColumnType<Date, Date | undefined, Date>;
 }
 
+export interface LoadRecordTable {
+  team_id: string;
+  record_id: string;
+  gear_id: string;
+  pulled_on: string;
+  /** The pull that put loads on several pieces at once. */
+  pull_id: string | null;
+  plan_id: string | null;
+  plan_version: number | null;
+  place: string | null;
+  planned_n: number;
+  greatest_n: number | null;
+  peak_n: number | null;
+  stalled: boolean;
+  /** The load that counts as having happened. */
+  happened_n: number;
+  /** The working limit as it was, and what the marks alone say; nothing where the piece had none. */
+  wll_n: number | null;
+  nominal_wll_n: number | null;
+  nominal_mbs_n: number | null;
+  overload: string;
+  cycles: Json;
+  pulls: number;
+  known: string;
+  note: string | null;
+  corrects: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+  recorded_no: GeneratedAlways<string>;
+}
+
 export interface SheetVersionTable {
   team_id: string;
   kind: string;
@@ -400,6 +431,7 @@ export interface Database {
   gear_mark: GearMarkTable;
   inspection: InspectionTable;
   bench_round: BenchRoundTable;
+  load_record: LoadRecordTable;
   sheet_version: SheetVersionTable;
   state_change: StateChangeTable;
   exposure: ExposureTable;

@@ -235,6 +235,19 @@ export const examples: readonly Example[] = [
     body: { exposureId: '16c8a7bf-d4b6-48fe-b7c9-2905f6e1d201', kind: 'mud', on: '2026-01-15', note: 'Trodden in at the ford.' },
   },
   {
+    operation: 'addLoad',
+    body: {
+      recordId: 'e5b1c9d2-7a40-4c57-8f63-1d2e3f4a5b61',
+      gearId: STRAP,
+      on: '2026-01-15',
+      plannedN: 12_000,
+      greatestN: 21_000,
+      pulls: 1,
+      place: 'Round the larch, bog below the quarry',
+    },
+  },
+  { operation: 'listLoads', parameters: { gearId: STRAP, limit: '20' } },
+  {
     operation: 'correctCounter',
     parameters: { gearId: STRAP },
     body: { counter: 'overloads', value: 1, reason: 'The last pull was over its limit; nobody had noted it.' },
@@ -299,6 +312,11 @@ export const examples: readonly Example[] = [
       findingId: TOLD.finding,
       reason: 'Padded with two floor mats.',
     },
+  },
+  {
+    operation: 'logPull',
+    parameters: { planId: PLAN },
+    body: { pullId: 'd07f5a34-6f1f-4a43-9f8e-0b5c2f8a9e31', version: 2, on: '2026-01-15', pulls: 1, note: 'Came out at the first go' },
   },
   { operation: 'setPlanState', parameters: { planId: PLAN }, body: { state: 'archived', version: 2 } },
   { operation: 'keepLayout', body: { layoutId: LAYOUT, name: 'Straight to a low strap', rig: HELD_RIG } },

@@ -7,6 +7,7 @@ import { migrate, migrations } from '../database/migrate.ts';
 import * as growth from '../database/migrations/0011-growth.ts';
 import * as entriesOfDevices from '../database/migrations/0012-entries-of-devices.ts';
 import * as benchRounds from '../database/migrations/0013-bench-rounds.ts';
+import * as loads from '../database/migrations/0014-loads.ts';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;
@@ -123,6 +124,7 @@ async function asBefore(migration: string, deed: (run: (command: string, values?
   await owner.query('alter table plan_override enable trigger user');
   // What came after it goes too.
   const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: urls.ownerUrl, max: 1 }) }) });
+  await loads.down(db);
   await benchRounds.down(db);
   await entriesOfDevices.down(db);
   await growth.down(db);

@@ -20,6 +20,7 @@ export const tagTypes = [
   'Inspection',
   'Template',
   'Round',
+  'Load',
   'Kit',
   'Outing',
   'Vehicle',

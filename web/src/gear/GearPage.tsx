@@ -22,6 +22,7 @@ import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useListAuditOfQuery } from '../api/wainrope-api.ts';
+import { LoadSection } from '../logbook/LoadSection.tsx';
 import { Explained } from '../shell/Explained.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -93,6 +94,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
         </div>
       </div>
       <CareSection gear={gear} today={team?.today ?? ''} />
+      {team && <LoadSection gear={gear} today={team.today} decimal={team.decimalMark} />}
       {may('audit.of-one') && <History gearId={gear.gearId} />}
     </>
   );

@@ -7,6 +7,7 @@ import {
   problemOf,
   useAddCommentMutation,
   useCreatePlanMutation,
+  useGetTeamQuery,
   useKeepLayoutMutation,
   useLazyGetVersionQuery,
   useListCommentsQuery,
@@ -14,6 +15,7 @@ import {
   useOverrideFindingMutation,
   useSetPlanStateMutation,
 } from '../api/wainrope-api.ts';
+import { LogPull } from '../logbook/LogPull.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
@@ -46,11 +48,18 @@ export function RecordPanel(props: RecordPanelProps) {
   return (
     <div className="space-y-5 py-2">
       <StateSection {...props} />
+      <PullSection {...props} />
       <Comments planId={planId} />
       <Versions {...props} />
       <Copies {...props} />
     </div>
   );
+}
+
+function PullSection({ plan, report }: RecordPanelProps) {
+  const dirty = useAppSelector((state) => state.planner.dirty);
+  const { data: team } = useGetTeamQuery();
+  return team ? <LogPull plan={plan} report={report} today={team.today} decimal={team.decimalMark} dirty={dirty} /> : null;
 }
 
 const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, words: string])[] } = {

@@ -21,6 +21,7 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
   vehicle: ['Vehicle', 'Team', 'Plan'],
   'hook-up': ['Vehicle'],
   round: ['Round'],
+  load: ['Load', 'Gear', 'Plan', 'Kit', 'Inspection'],
   team: ['Team', 'Session'],
   account: ['Calendar'],
 };

@@ -13,6 +13,7 @@ export const kindWords: { readonly [K in SubjectKind]: string } = {
   vehicle: 'Vehicles',
   'hook-up': 'Hook-up book',
   round: 'Rounds',
+  load: 'Loads',
   team: 'Team',
   account: 'Signing in and links',
 };

@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -370,6 +370,29 @@ const injectedRtkApi = api.injectEndpoints({
         url: `/api/v1/photos/${queryArg.photoId}/thumbnail`,
       }),
     }),
+    listLoads: build.query<ListLoadsApiResponse, ListLoadsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/loads`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
+      }),
+    }),
+    addLoad: build.mutation<AddLoadApiResponse, AddLoadApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/loads`,
+        method: "POST",
+        body: queryArg.loadCreate,
+      }),
+    }),
+    logPull: build.mutation<LogPullApiResponse, LogPullApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/pulls`,
+        method: "POST",
+        body: queryArg.pullCreate,
+      }),
+    }),
     listRounds: build.query<ListRoundsApiResponse, ListRoundsApiArg>({
       query: () => ({ url: `/api/v1/rounds` }),
     }),
@@ -640,6 +663,7 @@ export type ListAuditApiArg = {
   kind?:
     | "gear"
     | "inspection"
+    | "load"
     | "defect"
     | "kit"
     | "outing"
@@ -662,6 +686,7 @@ export type ListAuditOfApiArg = {
   kind?:
     | "gear"
     | "inspection"
+    | "load"
     | "defect"
     | "kit"
     | "outing"
@@ -829,6 +854,21 @@ export type GetPhotoApiArg = {
 export type GetThumbnailApiResponse = unknown;
 export type GetThumbnailApiArg = {
   photoId: string;
+};
+export type ListLoadsApiResponse = /** status 200  */ LoadList;
+export type ListLoadsApiArg = {
+  gearId: string;
+  before?: string;
+  limit?: number;
+};
+export type AddLoadApiResponse = /** status 201  */ LoadView;
+export type AddLoadApiArg = {
+  loadCreate: LoadCreate;
+};
+export type LogPullApiResponse = /** status 201  */ PullView;
+export type LogPullApiArg = {
+  planId: string;
+  pullCreate: PullCreate;
 };
 export type ListRoundsApiResponse = /** status 200  */ RoundList;
 export type ListRoundsApiArg = void;
@@ -1046,6 +1086,9 @@ export const {
   useAddPhotoMutation,
   useGetPhotoQuery,
   useGetThumbnailQuery,
+  useListLoadsQuery,
+  useAddLoadMutation,
+  useLogPullMutation,
   useListRoundsQuery,
   useKeepRoundMutation,
   usePutRoundAwayMutation,

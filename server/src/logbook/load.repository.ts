@@ -1,0 +1,83 @@
+import { Injectable } from '@nestjs/common';
+import type { LoadQuery, LoadView } from '@wainrope/contract';
+import type { Insertable } from 'kysely';
+import { given } from '../database/rows.ts';
+import type { LoadRecordTable } from '../database/schema.ts';
+import type { TeamTransaction } from '../database/team-database.ts';
+
+const LISTED = 100;
+
+@Injectable()
+export class LoadRepository {
+  private loads(trx: TeamTransaction) {
+    return trx
+      .selectFrom('load_record as l')
+      .innerJoin('person as p', 'p.person_id', 'l.recorded_by')
+      .leftJoin('plan as n', 'n.plan_id', 'l.plan_id')
+      .leftJoin('load_record as c', 'c.corrects', 'l.record_id')
+      .selectAll('l')
+      .select(['p.name as by_name', 'n.name as plan_name', 'c.record_id as corrected_by']);
+  }
+
+  /** Newest first, a page at a time. */
+  async list(trx: TeamTransaction, gearId: string, { before, limit = LISTED }: LoadQuery): Promise<{ items: LoadView[]; next?: string }> {
+    let query = this.loads(trx).where('l.gear_id', '=', gearId);
+    const [day, number] = before?.split(' ') ?? [];
+    if (day !== undefined && number !== undefined)
+      query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('l.pulled_on', 'l.recorded_no'), '<', tuple(day, number)));
+    const rows = await query
+      .orderBy('l.pulled_on', 'desc')
+      .orderBy('l.recorded_no', 'desc')
+      .limit(limit + 1)
+      .execute();
+    const shown = rows.slice(0, limit);
+    const last = shown.at(-1);
+    return { items: shown.map(loadView), ...(rows.length > limit && last && { next: `${last.pulled_on} ${last.recorded_no}` }) };
+  }
+
+  async byId(trx: TeamTransaction, recordId: string): Promise<LoadView | undefined> {
+    const row = await this.loads(trx).where('l.record_id', '=', recordId).executeTakeFirst();
+    return row && loadView(row);
+  }
+
+  async ofPull(trx: TeamTransaction, pullId: string): Promise<LoadView[]> {
+    return (await this.loads(trx).where('l.pull_id', '=', pullId).orderBy('l.recorded_no').execute()).map(loadView);
+  }
+
+  async add(trx: TeamTransaction, row: Insertable<LoadRecordTable>): Promise<void> {
+    await trx.insertInto('load_record').values(row).execute();
+  }
+}
+
+interface LoadRow extends Omit<LoadRecordTable, 'cycles' | 'recorded_at' | 'recorded_no'> {
+  readonly recorded_at: Date;
+  readonly by_name: string;
+  readonly plan_name: string | null;
+  readonly corrected_by: string | null;
+}
+
+function loadView(row: LoadRow): LoadView {
+  return {
+    recordId: row.record_id,
+    gearId: row.gear_id,
+    on: row.pulled_on,
+    plannedN: row.planned_n,
+    stalled: row.stalled,
+    pulls: row.pulls,
+    happenedN: row.happened_n,
+    overload: row.overload as LoadView['overload'],
+    known: row.known as LoadView['known'],
+    by: row.by_name,
+    at: row.recorded_at.toISOString(),
+    ...given('greatestN', row.greatest_n),
+    ...given('peakN', row.peak_n),
+    ...given('wllN', row.wll_n),
+    ...given('share', row.wll_n === null ? null : row.happened_n / row.wll_n),
+    ...given('place', row.place),
+    ...given('planId', row.plan_id),
+    ...given('planName', row.plan_name),
+    ...given('note', row.note),
+    ...given('corrects', row.corrects),
+    ...given('correctedBy', row.corrected_by),
+  };
+}
