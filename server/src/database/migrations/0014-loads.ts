@@ -37,6 +37,7 @@ const STATEMENTS = [
   )`,
   ...ownTeam('load_record'),
   ...appendOnly('load_record'),
+  "do $body$ begin execute format('grant select, update on sequence %s to wainrope_app', pg_get_serial_sequence('load_record', 'recorded_no')); end $body$",
   'create index load_of_piece on load_record (team_id, gear_id, pulled_on desc, recorded_no desc)',
   'create unique index load_correction on load_record (team_id, corrects) where corrects is not null',
   'create index load_of_pull on load_record (team_id, pull_id) where pull_id is not null',
