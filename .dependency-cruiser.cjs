@@ -8,8 +8,37 @@ const only = (name, from, allowed) => ({
 
 /** Core's rooms from the ground up: each imports only rooms that stand before it. */
 const ROOMS = [
-  ...['quantity', 'codec', 'explanation', 'statics', 'gear', 'policy', 'rating', 'effort', 'winch', 'anchors', 'hold', 'hazards'],
-  ...['inspections', 'kits', 'rig', 'resolved', 'rigging', 'layouts', 'moment', 'shock', 'pull', 'release', 'judgement', 'advice'],
+  ...[
+    'quantity',
+    'codec',
+    'explanation',
+    'statics',
+    'gear',
+    'policy',
+    'rating',
+    'effort',
+    'winch',
+    'anchors',
+    'hold',
+    'hazards',
+    'fatigue',
+    'wear',
+  ],
+  ...[
+    'inspections',
+    'kits',
+    'logbook',
+    'rig',
+    'resolved',
+    'rigging',
+    'layouts',
+    'moment',
+    'shock',
+    'pull',
+    'release',
+    'judgement',
+    'advice',
+  ],
 ];
 const roomsInOrder = ROOMS.slice(0, -1).map((room, index) => ({
   name: 'rooms-in-order',

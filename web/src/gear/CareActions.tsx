@@ -10,6 +10,7 @@ import {
   useQuarantineMutation,
   useRetireMutation,
 } from '../api/wainrope-api.ts';
+import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -84,14 +85,7 @@ function ActForm({ words, busy, error, shown, act, done, children }: ActFormProp
     >
       {children}
       <FormProblem error={error} shown={shown} />
-      <div className="flex gap-2">
-        <button type="submit" className="action-main" disabled={busy}>
-          {words}
-        </button>
-        <button type="button" className="action" onClick={done}>
-          Cancel
-        </button>
-      </div>
+      <FormButtons words={words} busy={busy} cancel={done} />
     </form>
   );
 }

@@ -3,8 +3,8 @@ import { type DecimalMark, force } from '@wainrope/core';
 import { type FormEvent, useState } from 'react';
 import { useAddLoadMutation } from '../api/wainrope-api.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { DayAndPulls, FormEnd, StallAndRemark } from './PullFields.tsx';
 import { readForce, type TypedForce } from './read-force.ts';
 
 interface LoadFormProps {
@@ -78,37 +78,17 @@ export function LoadForm({ gear, today, decimal, corrects, done }: LoadFormProps
         <Labelled label="Greatest possible">
           <input value={typed.greatest} placeholder="winch at its greatest" onChange={(event) => set({ greatest: event.target.value })} />
         </Labelled>
-        <Labelled label="Day">
-          <input type="date" max={today} value={typed.on} onChange={(event) => set({ on: event.target.value })} />
-        </Labelled>
-        <Labelled label="Pulls alike">
-          <input inputMode="numeric" value={typed.pulls} onChange={(event) => set({ pulls: event.target.value })} />
-        </Labelled>
+        <DayAndPulls typed={typed} set={set} today={today} />
         <Labelled label="Where in which rig">
           <input maxLength={200} value={typed.place} onChange={(event) => set({ place: event.target.value })} />
         </Labelled>
       </div>
-      <label className="flex items-center gap-3">
-        <input type="checkbox" checked={typed.stalled} onChange={(event) => set({ stalled: event.target.checked })} />
-        The winch stalled: the greatest load did happen
-      </label>
-      <Labelled label={corrects ? 'Why it is corrected' : 'Remark'}>
-        <input maxLength={500} value={typed.note} onChange={(event) => set({ note: event.target.value })} />
-      </Labelled>
-      {fault && (
-        <p role="alert" className="text-rust">
-          {fault}
-        </p>
-      )}
-      <ProblemNote error={error} />
-      <div className="flex gap-2">
-        <button type="submit" className="action-main" disabled={isLoading}>
-          {corrects ? 'Keep the correction' : 'Log it'}
-        </button>
-        <button type="button" className="action" onClick={done}>
-          Cancel
-        </button>
-      </div>
+      <StallAndRemark
+        typed={typed}
+        set={set}
+        words={{ stalled: 'The winch stalled: the greatest load did happen', remark: corrects ? 'Why it is corrected' : 'Remark' }}
+      />
+      <FormEnd fault={fault} error={error} busy={isLoading} words={corrects ? 'Keep the correction' : 'Log it'} cancel={done} />
     </form>
   );
 }

@@ -5,8 +5,8 @@ import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useLogPullMutation } from '../api/wainrope-api.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { DayAndPulls, FormEnd, StallAndRemark } from './PullFields.tsx';
 import { readForce } from './read-force.ts';
 
 interface LogPullProps {
@@ -91,39 +91,15 @@ export function LogPull({ plan, report, today, decimal, dirty }: LogPullProps) {
       {isOpen && (
         <form className="space-y-3 pt-1" onSubmit={submit}>
           <div className="grid grid-cols-2 gap-3">
-            <Labelled label="Day">
-              <input type="date" max={today} value={typed.on} onChange={(event) => set({ on: event.target.value })} />
-            </Labelled>
-            <Labelled label="Pulls alike">
-              <input inputMode="numeric" value={typed.pulls} onChange={(event) => set({ pulls: event.target.value })} />
-            </Labelled>
+            <DayAndPulls typed={typed} set={set} today={today} />
           </div>
           {report.drives.length <= 1 && (
             <Labelled label="Largest line tension, off a gauge">
               <input value={typed.peak} placeholder="where there is one" onChange={(event) => set({ peak: event.target.value })} />
             </Labelled>
           )}
-          <label className="flex items-center gap-3">
-            <input type="checkbox" checked={typed.stalled} onChange={(event) => set({ stalled: event.target.checked })} />
-            The winch stalled
-          </label>
-          <Labelled label="Remark">
-            <input maxLength={500} value={typed.note} onChange={(event) => set({ note: event.target.value })} />
-          </Labelled>
-          {fault && (
-            <p role="alert" className="text-rust">
-              {fault}
-            </p>
-          )}
-          <ProblemNote error={error} />
-          <div className="flex gap-2">
-            <button type="submit" className="action-main" disabled={isLoading}>
-              Log it for every piece
-            </button>
-            <button type="button" className="action" onClick={() => setOpen(false)}>
-              Cancel
-            </button>
-          </div>
+          <StallAndRemark typed={typed} set={set} words={{ stalled: 'The winch stalled', remark: 'Remark' }} />
+          <FormEnd fault={fault} error={error} busy={isLoading} words="Log it for every piece" cancel={() => setOpen(false)} />
         </form>
       )}
     </section>
