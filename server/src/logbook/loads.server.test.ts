@@ -101,7 +101,7 @@ describe('a load record', () => {
     const days: string[] = [];
     let next: string | undefined = '';
     while (next !== undefined) {
-      const query = next === '' ? '?limit=3' : `?limit=3&before=${encodeURIComponent(next)}`;
+      const query: string = next === '' ? '?limit=3' : `?limit=3&before=${encodeURIComponent(next)}`;
       const { body } = await server.http.get(`/api/v1/gear/${gearId}/loads${query}`).expect(200);
       days.push(...body.items.map(({ on }: LoadView) => on));
       next = body.next;

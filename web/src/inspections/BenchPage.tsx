@@ -196,11 +196,6 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
   return (
     <div data-kept-here={kept}>
       <PieceHead piece={piece} />
-      {trouble && (
-        <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
-          {trouble}
-        </p>
-      )}
       {draft.status === 'refused' && (
         <p role="alert" className="mt-2 border-l-4 border-rust bg-rust-wash px-4 py-2">
           The server did not take it: {draft.problem} Put it right and confirm again.
@@ -218,9 +213,15 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
       )}
       <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
         <div className="mx-auto flex max-w-[980px] items-center gap-4 px-3 py-2 sm:px-5">
-          <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
-            {settled ? found : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
-          </p>
+          {trouble ? (
+            <p role="alert" className="min-w-0 flex-1 text-[15px] text-rust">
+              {trouble}
+            </p>
+          ) : (
+            <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
+              {settled ? found : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
+            </p>
+          )}
           {settled ? (
             <button type="button" className="action-main min-h-12 text-lg" onClick={next}>
               Next
