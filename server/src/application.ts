@@ -81,6 +81,8 @@ const BODIES: readonly (readonly [paths: readonly string[], limits: Parameters<t
   [['gear/import'], { bytes: '9mb', entries: 22_000 }],
   [['photos'], { bytes: '3mb', entries: 50 }],
   [['plans', 'layouts', 'policy', 'inspection-sheets'], { bytes: '1mb', entries: 20_000 }],
+  // A round of the most pieces, all of them confirmed, and the most drafts.
+  [['rounds'], { bytes: '512kb', entries: 20_000 }],
   [[''], { bytes: '128kb', entries: 2000 }],
 ];
 

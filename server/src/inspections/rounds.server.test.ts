@@ -91,6 +91,17 @@ describe('a round that is begun on one device', () => {
     expect(await listed(roundId)).toBeUndefined();
     await member.post(`/api/v1/rounds/${roundId}/holder`).send({ deviceId: phone }).expect(404);
   });
+  it('of the most pieces is kept, and of one more refused by name', async () => {
+    const pieces = (count: number) => Array.from({ length: count }, () => randomUUID());
+    const most = pieces(2000);
+    const large = roundOn(randomUUID(), { gearIds: most, confirmed: most });
+    await member.put(`/api/v1/rounds/${randomUUID()}`).send(large).expect(200);
+    const { body } = await member
+      .put(`/api/v1/rounds/${randomUUID()}`)
+      .send({ ...large, gearIds: pieces(2001) })
+      .expect(422);
+    expect(body.faults[0].path).toBe('gearIds');
+  });
   it('is not another team’s to see', async () => {
     const roundId = randomUUID();
     await member.put(`/api/v1/rounds/${roundId}`).send(roundOn(randomUUID())).expect(200);

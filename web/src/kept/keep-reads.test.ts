@@ -88,6 +88,12 @@ describe('whose it is', () => {
     await keepAnswer({ key: SESSION, data: session, at });
     expect((await keptTimes()).map(({ key }) => key)).toEqual([SESSION]);
   });
+  it('goes when the server says that the session has ended, as where it was ended on another device', async () => {
+    await keepAnswer({ key: '/api/v1/kits', data: 'hers', at });
+    await keepAnswer({ key: SESSION, data: { signedIn: false }, at });
+    await keepAnswer({ key: '/api/v1/plans', data: 'late', at });
+    expect((await keptTimes()).map(({ key }) => key)).toEqual([SESSION]);
+  });
   it('stays when the same person is told again', async () => {
     await keepAnswer({ key: '/api/v1/kits', data: 'hers', at });
     await keepAnswer({ key: SESSION, data: ISLA, at });

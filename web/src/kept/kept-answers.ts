@@ -44,7 +44,7 @@ function inTurn<T>(act: () => Promise<T>): Promise<T> {
   return done;
 }
 
-/** Keeps an answer. While nobody is signed in nothing is kept; a session of somebody else lets go of what was the last one's. */
+/** Keeps an answer. While nobody is signed in nothing is kept; a session that has ended, or is somebody else's, lets go of what was the last one's. */
 export function keepAnswer(answer: KeptAnswer): Promise<void> {
   return inTurn(() =>
     database.transaction('rw', database.answers, database.owner, async () => {
@@ -57,7 +57,11 @@ export function keepAnswer(answer: KeptAnswer): Promise<void> {
 
 async function ownedBy({ signedIn, person, team }: SessionAnswer): Promise<void> {
   const before = await database.owner.get('owner');
-  if (!signedIn || !person || !team) return;
+  if (!signedIn || !person || !team) {
+    await database.answers.clear();
+    await database.owner.clear();
+    return;
+  }
   const { personId } = person;
   const { teamId } = team;
   if (before?.personId === personId && before.teamId === teamId) return;
