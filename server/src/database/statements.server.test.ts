@@ -62,6 +62,18 @@ async function grow(to: number): Promise<void> {
     one,
   );
   await like(
+    'load_record',
+    'team_id, record_id, gear_id, pulled_on, planned_n, stalled, happened_n, overload, cycles, pulls, known, recorded_by',
+    `team_id, gen_random_uuid(), gear_id, date '2025-01-01' + n, 1000, false, 1000, 'none', '[]', 1, 'typed', changed_by`,
+    '(select * from gear order by tag_key, gear_id limit 1) o',
+  );
+  await like(
+    'bench_round',
+    'team_id, round_id, title, kind, gear_ids, confirmed, drafts, begun_at, person_id, device_id',
+    `team_id, gen_random_uuid(), 'R${to} ' || n, 'calendar', array[gear_id], '{}', '[]', now(), changed_by, gen_random_uuid()`,
+    one,
+  );
+  await like(
     'outing',
     'team_id, outing_id, name, holder_kind, holder_name, out_by, due_back_on',
     `team_id, gen_random_uuid(), 'O${to} ' || n, 'outside', 'Somebody', changed_by, date '2026-01-01'`,
@@ -98,6 +110,8 @@ it('every list takes as many statements for a hundred rows as for ten', async ()
       gear: '/gear',
       piece: `/gear/${gearId}`,
       care: `/gear/${gearId}/care`,
+      loads: `/gear/${gearId}/loads`,
+      rounds: '/rounds',
       inspections: '/inspections',
       'of a person': `/inspections?person=${personId}`,
       defects: '/defects',
@@ -135,7 +149,20 @@ it('every list takes as many statements for a hundred rows as for ten', async ()
   const few = await counted();
   await grow(100);
   expect(await counted()).toEqual(few);
-  for (const name of ['gear', 'inspections', 'defects', 'people', 'kits', 'outings', 'vehicles', 'plans', 'comments', 'audit'])
+  for (const name of [
+    'gear',
+    'inspections',
+    'defects',
+    'people',
+    'kits',
+    'outings',
+    'vehicles',
+    'plans',
+    'comments',
+    'audit',
+    'loads',
+    'rounds',
+  ])
     expect([name, shown[name]]).toEqual([name, Math.max(100, shown[name] ?? 0)]);
   expect(Math.max(...Object.values(few))).toBeLessThanOrEqual(20);
   expect(Math.min(...Object.values(few))).toBeGreaterThan(0);
