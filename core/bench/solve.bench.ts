@@ -5,6 +5,7 @@ import { resolve } from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { Bench } from 'tinybench';
+import { rainflowCount } from '../dist/fatigue/count-rainflow-cycles.js';
 import { type Case, readRigFile, rules } from '../dist/index.js';
 import { figuresOf, judge, judgedCase, judgeStart } from '../dist/judging.js';
 import { drivenBy } from '../dist/moment/balance.js';
@@ -187,6 +188,52 @@ function measureRunUp(name: string, subject: Case): void {
   console.log(`${name}: a plan of three attempts   ${(times[10] ?? Number.NaN).toFixed(1)} ms   (aim: under 50)`);
 }
 
+const SAMPLES = 1_000_000;
+
+/** A line tension as a gauge writes it: pulls that rise and fall, with a tremble on them; made from a fixed seed. */
+function series(trembleN: number): Float64Array {
+  const tensions = new Float64Array(SAMPLES);
+  let seed = 7;
+  for (let at = 0; at < SAMPLES; at++) {
+    seed = (Math.imul(seed, 1_103_515_245) + 12_345) >>> 0;
+    tensions[at] = 12_000 * (1 - Math.cos(at / 5000)) + trembleN * (seed / 2 ** 32);
+  }
+  return tensions;
+}
+
+function measureRainflow(name: string, tensions: Float64Array): void {
+  let sum = 0;
+  const pass = () => {
+    let here = 0;
+    for (let at = 0; at < tensions.length; at++) here += tensions[at] ?? 0;
+    sum += here;
+  };
+  let cycles = 0;
+  const count = () => {
+    const counting = rainflowCount((_range, part) => {
+      cycles += part;
+    });
+    for (let at = 0; at < tensions.length; at++) counting.push(tensions[at] ?? 0);
+    counting.end();
+  };
+  const times = { pass: [] as number[], count: [] as number[] };
+  for (let round = 0; round < 15; round++)
+    for (const [what, work] of [
+      ['pass', pass],
+      ['count', count],
+    ] as const) {
+      const since = performance.now();
+      work();
+      if (round >= 5) times[what].push(performance.now() - since);
+    }
+  const median = (all: number[]) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? Number.NaN;
+  const [floor, took] = [median(times.pass), median(times.count)];
+  console.log(
+    `${name}: cycles of ${SAMPLES} samples ${took.toFixed(1)} ms, one pass over them ${floor.toFixed(2)} ms   ${(took / floor).toFixed(1)} × floor   (aim: under 10)`,
+  );
+  if (!(sum > 0 && cycles > 0)) throw new Error('nothing was counted');
+}
+
 console.log(`${cpus().length} cores (${cpus()[0]?.model.trim()}), node ${process.version}`);
 await measure('Compound driven by the winch of the load', caseOf('cases/compound-by-winch.json'));
 await measure('Beck crossing: double line, tied back', caseOf('plans/beck-crossing.json'));
@@ -194,3 +241,5 @@ await measure('Bog below Tarn Quarry: double line', caseOf('plans/bog-below-tarn
 measurePull(caseOf('cases/compound-by-winch.json'));
 measureRunUp('One stretch rope', caseOf('cases/stretch-pull.json'));
 measureRunUp('Two joined', caseOf('cases/stretch-pull-joined.json'));
+measureRainflow('A smooth series', series(0));
+measureRainflow('One that trembles at every sample', series(300));

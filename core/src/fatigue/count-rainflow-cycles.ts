@@ -1,3 +1,5 @@
+import { invariant } from '../quantity/invariant.ts';
+
 /** What a count tells: a range of load and how much of a cycle it is, a whole or a half. */
 export type CycleSeen = (range: number, count: 1 | 0.5) => void;
 
@@ -17,44 +19,50 @@ export interface RainflowCount {
  * What is kept while counting is the turning points that are not closed, in memory that grows with them alone.
  */
 export function rainflowCount(seen: CycleSeen): RainflowCount {
-  /** Turning points that are not closed; the first that remains is the starting point of the method. */
+  /** Turning points that are not closed, the first `depth` of them; the first is the starting point of the method. */
   const open: number[] = [];
-  let last: number | undefined;
-  let rising: boolean | undefined;
+  let depth = 0;
+  /** The last value, in a place of its own: a captured number would be made anew at every sample. */
+  const last = new Float64Array(1);
+  let hasBegun = false;
+  let direction = 0;
 
   function turn(point: number): void {
-    open.push(point);
-    while (open.length >= 3) {
-      const at = open.length - 3;
-      const before = Math.abs((open[at + 1] ?? 0) - (open[at] ?? 0));
-      const now = Math.abs((open[at + 2] ?? 0) - (open[at + 1] ?? 0));
-      if (now < before) return;
-      if (at === 0) {
+    open[depth++] = point;
+    while (depth >= 3) {
+      const second = open[depth - 2] as number;
+      const before = Math.abs(second - (open[depth - 3] as number));
+      if (Math.abs(point - second) < before) return;
+      if (depth === 3) {
         seen(before, 0.5);
-        open.shift();
+        open[0] = second;
+        open[1] = point;
+        depth = 2;
       } else {
         seen(before, 1);
-        open.splice(at, 2);
+        open[depth - 3] = point;
+        depth -= 2;
       }
     }
   }
 
   return {
     push(value) {
-      if (last === undefined) {
-        last = value;
-        open.push(value);
-        return;
+      const change = value - (last[0] as number);
+      invariant(!Number.isNaN(change), 'a load of a series is a number');
+      if (hasBegun && change !== 0) {
+        const now = change > 0 ? 1 : -1;
+        if (now === -direction) turn(last[0] as number);
+        direction = now;
+      } else if (!hasBegun) {
+        hasBegun = true;
+        open[depth++] = value;
       }
-      if (value === last) return;
-      const rises = value > last;
-      if (rising !== undefined && rises !== rising) turn(last);
-      rising = rises;
-      last = value;
+      last[0] = value;
     },
     end() {
-      if (last !== undefined && rising !== undefined) turn(last);
-      for (let at = 1; at < open.length; at++) seen(Math.abs((open[at] ?? 0) - (open[at - 1] ?? 0)), 0.5);
+      if (direction !== 0) turn(last[0] as number);
+      for (let at = 1; at < depth; at++) seen(Math.abs((open[at] as number) - (open[at - 1] as number)), 0.5);
     },
   };
 }

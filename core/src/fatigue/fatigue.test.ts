@@ -40,6 +40,11 @@ describe('cycles of a series', () => {
   ])('of %j are %j', (series, cycles) => {
     expect(counted(series)).toEqual(cycles);
   });
+  it('are not counted of what is no number', () => {
+    const count = rainflowCount(() => undefined);
+    count.push(1);
+    expect(() => count.push(Number.NaN)).toThrow('is a number');
+  });
   it('do not depend on where zero is, and turn over with the series', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: -50, max: 50 }), { maxLength: 60 }), fc.integer({ min: -9, max: 9 }), (series, shift) => {
