@@ -3,8 +3,9 @@ import { FileText, ImageIcon, MapPin } from 'lucide-react';
 import { useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
+import { gotPdfMaker } from '../../kept/connection-slice.ts';
 import { useFigures } from '../../shell/use-figures.ts';
-import { useAppSelector } from '../../store.ts';
+import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { judgedNow } from '../solver/use-judgement.ts';
 import { drawingSvg } from './drawing-svg.ts';
 import { fileName, pngOf, saveFile } from './save-file.ts';
@@ -34,6 +35,7 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   );
   const { data: team } = useGetTeamQuery();
   const { units, figure, text } = useFigures();
+  const dispatch = useAppDispatch();
   const [busy, setBusy] = useState('');
   const [problem, setProblem] = useState('');
   const imperial = units === 'lbf';
@@ -48,6 +50,7 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     const { printCard } = await import('./print-card.ts').catch(() => {
       throw new Error(NO_PDF_MAKER);
     });
+    dispatch(gotPdfMaker());
     const report = await judgedNow(subject);
     const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
     const { pdf } = await printCard(input);
