@@ -35,6 +35,8 @@ export function fairShare(): RequestHandler {
   const lanes = new Map<string, Lane>();
   return (request: Request, response: Response, next: NextFunction) => {
     if (request.path === STREAM) return next();
+    // Whoever went while it was looked up whose it is closes nothing any more, and would keep a turn for ever.
+    if (response.closed) return;
     const kind = isHeavy(request) ? 'heavy' : 'light';
     const key = `${kind} ${request.session?.signedIn ? request.sessionID : request.ip}`;
     const lane = lanes.get(key) ?? { running: 0, waiting: [] };
