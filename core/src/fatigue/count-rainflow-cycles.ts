@@ -30,8 +30,8 @@ export function rainflowCount(seen: CycleSeen): RainflowCount {
   function turn(point: number): void {
     open[depth++] = point;
     while (depth >= 3) {
-      const second = open[depth - 2] as number;
-      const before = Math.abs(second - (open[depth - 3] as number));
+      const second = open[depth - 2] ?? 0;
+      const before = Math.abs(second - (open[depth - 3] ?? 0));
       if (Math.abs(point - second) < before) return;
       if (depth === 3) {
         seen(before, 0.5);
@@ -48,11 +48,11 @@ export function rainflowCount(seen: CycleSeen): RainflowCount {
 
   return {
     push(value) {
-      const change = value - (last[0] as number);
+      const change = value - (last[0] ?? 0);
       invariant(!Number.isNaN(change), 'a load of a series is a number');
       if (hasBegun && change !== 0) {
         const now = change > 0 ? 1 : -1;
-        if (now === -direction) turn(last[0] as number);
+        if (now === -direction) turn(last[0] ?? 0);
         direction = now;
       } else if (!hasBegun) {
         hasBegun = true;
@@ -61,8 +61,8 @@ export function rainflowCount(seen: CycleSeen): RainflowCount {
       last[0] = value;
     },
     end() {
-      if (direction !== 0) turn(last[0] as number);
-      for (let at = 1; at < depth; at++) seen(Math.abs((open[at] as number) - (open[at - 1] as number)), 0.5);
+      if (direction !== 0) turn(last[0] ?? 0);
+      for (let at = 1; at < depth; at++) seen(Math.abs((open[at] ?? 0) - (open[at - 1] ?? 0)), 0.5);
     },
   };
 }
