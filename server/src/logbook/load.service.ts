@@ -22,6 +22,7 @@ import {
   quarantineAboveN,
   type Report,
 } from '@wainrope/core';
+import { isUUID } from 'class-validator';
 import type { Insertable } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { type Act, AuditTrail } from '../audit/audit-trail.ts';
@@ -82,7 +83,8 @@ export class LoadService {
       const corrected = await this.correctedBy(trx, actor, input);
       const faults = [...this.dayFaults(input.on), ...figureFaults(input)];
       if (faults.length > 0) throw invalid(faults);
-      return this.keep(trx, actor, { input, piece, known: 'typed' }, corrected);
+      // A correction is held against the limit that the record had which it takes the place of.
+      return this.keep(trx, actor, { input, piece, known: 'typed', placeWllN: corrected?.wllN }, corrected);
     });
   }
 
@@ -95,7 +97,8 @@ export class LoadService {
         version,
       );
     const { report } = fresh;
-    const loads = loadsOfReport(report);
+    // A piece of a foreign file stands in no register, and has no book to write in.
+    const loads = loadsOfReport(report).filter(({ gearId }) => isUUID(gearId));
     const faults = [...this.dayFaults(input.on), ...gaugeFaults(input, report)];
     if (faults.length > 0) throw invalid(faults);
     if (loads.length === 0) throw invalid([{ path: 'version', message: 'No piece of this plan has a load yet: say its pull first.' }]);
@@ -107,7 +110,6 @@ export class LoadService {
       if (kept.length > 0) return { pullId: input.pullId, loads: kept, without };
       for (const load of [...loads].sort((a, b) => (a.gearId < b.gearId ? -1 : 1))) {
         const piece = await this.gear.byIdLocked(trx, load.gearId);
-        // A piece of a foreign file stands in no register, and has no book to write in.
         if (!piece) continue;
         const { plannedN, greatestN } = load;
         const peakN =
