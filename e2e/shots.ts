@@ -38,6 +38,12 @@ test('pictures of the main views', async ({ page }) => {
   await page.goto('/gear?q=SS-05');
   await page.getByRole('link', { name: /SS-05/ }).click();
   await shoot(page, 'gear-piece');
+  await page.goto('/gear?q=SH-03');
+  await page.getByRole('link', { name: /SH-03/ }).click();
+  const life = page.getByRole('region', { name: 'Its life' });
+  await life.locator('.main-svg').first().waitFor();
+  await life.evaluate((section) => section.scrollIntoView());
+  await shoot(page, 'piece-life');
   await page.goto('/plans/new');
   await shoot(page, 'new-plan');
   await openPlan(page, 'Bog below Tarn Quarry');
@@ -73,8 +79,6 @@ test('pictures on a phone', async ({ page }) => {
   await page.setViewportSize(phone);
   await openPlan(page, 'Bog below Tarn Quarry');
   await shoot(page, 'planner-phone');
-  await page.goto('/gear');
-  await shoot(page, 'gear-phone');
   await page.goto('/inspect?of=class:snatch-block');
   await page.getByRole('button', { name: /^Begin/ }).click();
   await page.getByText('Look for').waitFor();

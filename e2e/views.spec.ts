@@ -46,6 +46,28 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
       await expect(page.getByRole('button', { name: 'Lay it out' })).toBeVisible();
     },
   ],
+  ['the log', shows('/log', 'A near miss')],
+  ['an incident is written', shows('/log/incidents/new', 'What was it?')],
+  ['a season', shows('/log/season', 'Hardest pulls')],
+  [
+    'a life with its charts',
+    async (page) => {
+      await page.goto('/gear?q=LX-02');
+      await page.getByRole('link', { name: /LX-02/ }).click();
+      await expect(page.locator('.main-svg').first()).toBeVisible();
+      await page.getByRole('button', { name: 'As a table' }).first().click();
+      await page.getByRole('button', { name: 'Cut back' }).click();
+    },
+  ],
+  [
+    're-spooling',
+    async (page) => {
+      await page.goto('/gear?q=W-01');
+      await page.getByRole('link', { name: /W-01/ }).click();
+      await page.getByRole('link', { name: 'Re-spool it, step by step' }).click();
+      await expect(page.getByText('Layer 1: 22 turns')).toBeVisible();
+    },
+  ],
   ['ready', shows('/', 'Not fit to go')],
   ['inspect', shows('/inspect', 'Begin at the bench')],
   [

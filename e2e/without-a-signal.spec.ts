@@ -26,10 +26,11 @@ const keptOn = (page: Page): Promise<readonly string[]> =>
       }),
   );
 const noSignal = (page: Page) => page.locator('[data-signal="gone"]');
-/** The tab goes as it is, without a word, and another is opened. */
-async function killed(context: BrowserContext, page: Page, address: string): Promise<Page> {
+/** The tab goes as it is, without a word, and another is opened, which has no signal from its first moment where there is none. */
+async function killed(context: BrowserContext, page: Page, address: string, { offline = true } = {}): Promise<Page> {
   await page.close({ runBeforeUnload: false });
   const next = await context.newPage();
+  await context.setOffline(offline);
   await next.goto(address);
   return next;
 }
@@ -125,7 +126,7 @@ test('a day without a signal: every piece of the kits checked with a photo, the 
   await expect(bench.locator('[data-unsent]')).toHaveCount(checked.length);
   expect((await items(page, 'inspections?limit=500')).length).toBe(before.length);
   await context.setOffline(false);
-  bench = await killed(context, bench, '/device');
+  bench = await killed(context, bench, '/device', { offline: false });
   await expect(bench.getByText('The server has everything that you confirmed here.')).toBeVisible({ timeout: 120_000 });
   const known = new Set(before.map(({ inspectionId }) => inspectionId));
   const made = (await items(page, 'inspections?limit=500')).filter(({ inspectionId }) => !known.has(inspectionId));

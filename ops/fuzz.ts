@@ -1,6 +1,6 @@
 // Throws a million damaged inputs at the reader of files and at the solver. Run: npm run fuzz [-- inputs [state]]; a failure names the state to go on from.
 import { cpus } from 'node:os';
-import { readRig, readRigFile } from '@wainrope/core';
+import { readRig, readRigFile, seriesEnvelope, seriesHead, seriesOfPieces, seriesRows } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import type { Network, NetworkNode } from '../core/src/statics/network.ts';
 import { solveNetwork } from '../core/src/statics/solve-network.ts';
@@ -127,6 +127,77 @@ function fuzzFile(): void {
   tally(read.ok ? 'files read' : 'files refused with their paths');
 }
 
+const SEPARATORS = [',', ';', '\t', '|'];
+const CELLS = [
+  '',
+  '0',
+  '-1',
+  '1e308',
+  '-1e308',
+  '1,5',
+  '1.5',
+  'NaN',
+  '∞',
+  '2 000',
+  '10:15:00',
+  '2026-01-01 10:15:00',
+  'x'.repeat(300),
+  '"',
+  '\0',
+  '٣',
+];
+const HEADINGS = ['time_s', 'Time (ms)', 't/s', 'tension_N', 'Load (kN)', 'force', 'load (ton)', 'travel_m', '', ' ', '(', '_', 'T', 'kN'];
+
+/** A recorder's file of which any cell, heading, separator and unit may be damaged: read to its end or refused in words, every figure finite. */
+function fuzzSeries(): void {
+  const columns = 1 + Math.floor(next() * 4);
+  const sound = next() < 0.5;
+  const heads = sound
+    ? ['time_s', 'tension_N', 'travel_m'].slice(0, 2 + Math.floor(next() * 2))
+    : Array.from({ length: columns }, () => pick(HEADINGS));
+  let time = 0;
+  const cell = (column: number) => {
+    if (next() < (sound ? 0.02 : 0.3)) return pick(CELLS);
+    time += next() < 0.05 ? -1 : next();
+    return column === 0 ? time.toFixed(3) : ((next() - 0.1) * 10 ** Math.floor(next() * 7)).toFixed(2);
+  };
+  const rows = Array.from({ length: Math.floor(next() * 80) }, () => heads.map((_, column) => cell(column)));
+  // As a file of text, parted and put together again.
+  const separator = pick(SEPARATORS);
+  const lines = [heads, ...rows].map((cells) => cells.join(separator).split(pick([separator, separator, pick(SEPARATORS)])));
+  const head = timed(() => seriesHead(lines, next() < 0.2 ? { forceUnit: pick(['kN', 'ton', 'x']), timeUnit: pick(['ms', 'x']) } : {}));
+  if (head.kind !== 'read') {
+    if (head.kind === 'fault' ? head.message === '' : head.choices.length === 0) throw new Error('refused without a word');
+    tally('series refused or asked about, in words');
+    return;
+  }
+  const envelope = seriesEnvelope();
+  const pieces = seriesOfPieces({ travelM: [0, 3], pieces: [{ gearId: 'a', mbsN: 100_000, shares: [1, 2] }] });
+  const seen: number[] = [];
+  const reader = seriesRows({
+    columns: head.columns,
+    leavesOutSpikes: next() < 0.5,
+    seen: (timeS, tensionN, travelM) => {
+      seen.push(tensionN);
+      envelope.push(timeS, tensionN);
+      pieces.push(tensionN, travelM);
+    },
+  });
+  timed(() => lines.slice(head.columns.headLines).forEach((cells, index) => reader.push(cells, index + 1)));
+  const summary = reader.end();
+  finite(summary, 'series');
+  finite(pieces.end(), 'pieces');
+  if (
+    summary.rows !== seen.length ||
+    summary.rows + summary.refusedCount + (summary.rows < seen.length ? 0 : summary.spikes) < summary.rows
+  )
+    throw new Error('rows are lost');
+  if (seen.length > 0 && summary.peakN !== Math.max(...seen)) throw new Error('the peak is not the largest reading');
+  if (seen.length > 0 && Math.max(...envelope.end().highN.filter((n) => !Number.isNaN(n))) !== summary.peakN)
+    throw new Error('the outline has lost the peak');
+  tally('series read');
+}
+
 const coordinate = () => (next() < 0.03 ? pick([0, 1e9, Number.NaN, -1e9]) : next() * 30 - 15);
 const length = () => (next() < 0.04 ? pick([1e-9, 1e9, Number.NaN, 1e-3]) : 0.05 + next() * 6);
 
@@ -186,7 +257,8 @@ for (let index = 0; index < INPUTS; index++) {
   const before = state;
   try {
     const dice = next();
-    if (dice < 0.6) fuzzNetwork();
+    if (dice < 0.1) fuzzSeries();
+    else if (dice < 0.6) fuzzNetwork();
     else if (dice < 0.99) fuzzRig();
     else fuzzFile();
   } catch (error) {

@@ -1,7 +1,7 @@
 // Writes the documents that come from code: the table of rules and the schemas of the open formats.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { exportColumns } from '@wainrope/contract';
+import { exportColumns, LOAD_MOST_N } from '@wainrope/contract';
 import {
   type Field,
   factWords,
@@ -51,6 +51,27 @@ writeFileSync(
 writeFileSync(
   resolve(docs, 'formats/wainrope.rig.schema.json'),
   `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: `wainrope.rig, version ${RIG_FILE_VERSION}`, ...rigFileCodec.schema }, null, 1)}\n`,
+);
+
+/** A row of a load series under the headings of its own; those of a recorder are read by their names and units. */
+writeFileSync(
+  resolve(docs, 'formats/load-series.schema.json'),
+  `${JSON.stringify(
+    {
+      $schema: 'https://json-schema.org/draft/2020-12/schema',
+      title: 'A row of a load series, CSV',
+      type: 'object',
+      required: ['time_s', 'tension_N'],
+      properties: {
+        time_s: { type: 'number', description: 'seconds, never less than in the row before' },
+        tension_N: { type: 'number', minimum: -LOAD_MOST_N, maximum: LOAD_MOST_N, description: 'tension of the line where the gauge was' },
+        travel_m: { type: 'number', description: 'how far the load had come, where the recorder writes that too' },
+      },
+      additionalProperties: true,
+    },
+    null,
+    1,
+  )}\n`,
 );
 
 writeFileSync(

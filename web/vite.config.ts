@@ -60,7 +60,7 @@ const offline = VitePWA({
   },
   workbox: {
     globPatterns: ['**/*.{js,css,html,svg,woff2}', 'later.json'],
-    globIgnores: ['**/print-card-*.js'],
+    globIgnores: ['**/print-card-*.js', '**/plotly-cartesian*.js'],
     navigateFallback: null,
     skipWaiting: true,
     clientsClaim: true,
@@ -70,6 +70,11 @@ const offline = VitePWA({
         urlPattern: ({ request }) => request.mode === 'navigate',
         handler: 'NetworkFirst',
         options: { cacheName: 'wainrope-page', networkTimeoutSeconds: 5, plugins: [ownPage] },
+      },
+      {
+        urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/assets\/plotly-cartesian[^/]*\.js$/.test(url.pathname),
+        handler: 'CacheFirst',
+        options: { cacheName: 'wainrope-charts', expiration: { maxEntries: 4 }, cacheableResponse: { statuses: [200] } },
       },
       {
         urlPattern: ({ url, sameOrigin }) => sameOrigin && /^\/assets\/print-card-[^/]+\.js$/.test(url.pathname),

@@ -78,6 +78,7 @@ export {
   isUseCheck,
   PHOTO_MAX_BYTES,
   PhotoCreate,
+  type PhotoSubject,
   PhotoView,
   PieceCare,
   QuarantineRequest,
@@ -97,6 +98,7 @@ export {
   RoundTake,
   RoundView,
 } from './inspections/round.dto.ts';
+export { WearReading, WearSeries, WearView } from './inspections/wear.dto.ts';
 export {
   type HolderKind,
   holderKinds,
@@ -113,16 +115,53 @@ export {
   OutingView,
   WantedView,
 } from './kits/kit.dto.ts';
+export { BreakTestCreate, BreakTestList, BreakTestView } from './logbook/break-test.dto.ts';
 export {
+  DiaryCreate,
+  DiaryEntry,
+  type DiaryKind,
+  DiaryView,
+  diaryKinds,
+} from './logbook/diary.dto.ts';
+export {
+  FollowUpCreate,
+  FollowUpView,
+  IncidentCreate,
+  type IncidentKind,
+  IncidentList,
+  IncidentPiece,
+  IncidentPieceView,
+  IncidentQuery,
+  IncidentView,
+  incidentKinds,
+} from './logbook/incident.dto.ts';
+export { LifeEvent, type LifeKind, LifeQuery, LifeView, lifeKinds } from './logbook/life.dto.ts';
+export {
+  CyclesOfShare,
+  LOAD_MOST_N,
   LoadCreate,
   LoadList,
   LoadQuery,
+  LoadSummary,
   LoadView,
   loadSources,
   overloadWords,
   PullCreate,
   PullView,
 } from './logbook/load.dto.ts';
+export { OwnFigureList, OwnFigureView } from './logbook/own-figure.dto.ts';
+export { SeasonLoad, SeasonQuery, SeasonView } from './logbook/season.dto.ts';
+export {
+  SERIES_MAX_BYTES,
+  SeriesCreate,
+  SeriesFound,
+  SeriesList,
+  SeriesListed,
+  SeriesOutline,
+  SeriesRefusedRow,
+  SeriesView,
+  seriesTimeUnits,
+} from './logbook/series.dto.ts';
 export {
   CommentCreate,
   CommentList,

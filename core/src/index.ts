@@ -1,5 +1,18 @@
-export { type CycleBin, cyclesOfPulls } from './fatigue/cycle-bins.ts';
+export { BIN_SHARE, binnedCount, type CycleBin, cyclesOfPulls } from './fatigue/cycle-bins.ts';
+export { usageIndex } from './fatigue/usage-index.ts';
+export { type DueReason, nextDue, pullsUsedUpOn, wearDueOn } from './logbook/next-due.ts';
 export { happenedN, type LoadLimits, type Overload, overloadOf, overloads, quarantineAboveN } from './logbook/overload.ts';
+export { type MeasuredPull, type OwnFigure, ownFigure } from './logbook/own-figure.ts';
+export {
+  forceUnitChoices,
+  type SeriesColumns,
+  type SeriesHead,
+  type SeriesStated,
+  seriesHead,
+} from './logbook/series-columns.ts';
+export { type SeriesEnvelope, seriesEnvelope } from './logbook/series-envelope.ts';
+export { type LineShares, type PieceSeries, seriesOfPieces, withoutMetres } from './logbook/series-of-pieces.ts';
+export { type RefusedRow, type SeriesSummary, seriesRows } from './logbook/series-rows.ts';
 /** The light door of core: documents, facts, words, formulas and rules, all without the solver. SI units throughout (N, m, kg, s, rad). */
 
 export type { AdvantageAt, AnchorOption, AnchorWay, SparedRig, TagReading, Trial } from './advice/answers.ts';
@@ -16,7 +29,7 @@ export type { Situation } from './effort/situation.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
-export { type PointKind, pointKinds, winchFaces } from './gear/classes/materials.ts';
+export { eyeLocks, type PointKind, pointKinds, seenTerminations, spoolStates, winchFaces } from './gear/classes/materials.ts';
 export { type Role, roleWords } from './gear/classes/roles.ts';
 export {
   type GearFacts,
@@ -77,12 +90,21 @@ export {
   sheetFaults,
 } from './inspections/inspection-sheet.ts';
 export { type GradeFault, gradeFault, proposedDue } from './inspections/kept-grade.ts';
+export {
+  type Measured,
+  type MeasureSeries,
+  measureSeries,
+  trendOfSeries,
+  type WearForecast,
+  wearForecast,
+} from './inspections/measure-series.ts';
 export { type ProposedGrade, proposeGrade } from './inspections/propose-grade.ts';
 export { standardSheets } from './inspections/standard-sheets.ts';
 export type { Rule } from './judgement/ask/rule.ts';
 export { type Fix, type Severity, type Subject, severities } from './judgement/ask/told.ts';
 export type { PlaceExplanation, ReportFigure } from './judgement/explain/report-figure.ts';
 export { withWords, wordsOf } from './judgement/finding-words.ts';
+export { type GaugedPull, gaugedPull } from './judgement/gauged-pull.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
 export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredBy } from './judgement/report/finding.ts';
@@ -223,3 +245,6 @@ export {
 export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
 export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';
+export { median, type TrendLine } from './wear/theil-sen.ts';
+export { type Reading, type ReadingQuestion, readingQuestion, type WearTrend, wearTrend } from './wear/wear-trend.ts';
+export { type Drum, reserveM, type SpoolLayer, spoolLayers } from './winch/drum-layers.ts';

@@ -9,6 +9,7 @@ export type { Judged } from './judgement/ask/judged.ts';
 export { explainFigure, figuresOf } from './judgement/explain/explain-figure.ts';
 export { explainPlace } from './judgement/explain/explain-place.ts';
 export { judge, judgedCase, judgedStart, judgedSteps, judgeStart } from './judgement/judge.ts';
+export { countedShares, type GaugeAt, lineShares, type RiggedShare, type SharesOutcome } from './judgement/line-shares.ts';
 export { reportOf } from './judgement/report/write-report.ts';
 export {
   type PullFile,

@@ -37,18 +37,33 @@ import { PieceCareService } from './inspections/piece-care.service.ts';
 import { RoundController } from './inspections/round.controller.ts';
 import { RoundRepository } from './inspections/round.repository.ts';
 import { RoundService } from './inspections/round.service.ts';
-import { SheetController } from './inspections/sheet.controller.ts';
-import { SheetRepository } from './inspections/sheet.repository.ts';
-import { SheetService } from './inspections/sheet.service.ts';
 import { Judging } from './judging/judging.ts';
 import { StandingRepository } from './judging/standing.repository.ts';
 import { Standings } from './judging/standings.ts';
 import { KitController } from './kits/kit.controller.ts';
 import { KitRepository } from './kits/kit.repository.ts';
 import { KitService } from './kits/kit.service.ts';
+import { AfterPull } from './logbook/after-pull.ts';
+import { BreakTestController } from './logbook/break-test.controller.ts';
+import { BreakTestRepository } from './logbook/break-test.repository.ts';
+import { BreakTestService } from './logbook/break-test.service.ts';
+import { DiaryController } from './logbook/diary.controller.ts';
+import { DiaryService } from './logbook/diary.service.ts';
+import { IncidentController } from './logbook/incident.controller.ts';
+import { IncidentRepository } from './logbook/incident.repository.ts';
+import { IncidentService } from './logbook/incident.service.ts';
+import { LifeController } from './logbook/life.controller.ts';
+import { LifeRepository } from './logbook/life.repository.ts';
 import { LoadController } from './logbook/load.controller.ts';
 import { LoadRepository } from './logbook/load.repository.ts';
 import { LoadService } from './logbook/load.service.ts';
+import { LoadKeeper } from './logbook/load-keeper.ts';
+import { OwnFigureRepository } from './logbook/own-figure.repository.ts';
+import { SeasonRepository } from './logbook/season.repository.ts';
+import { SeasonService } from './logbook/season.service.ts';
+import { SeriesController } from './logbook/series/series.controller.ts';
+import { SeriesRepository } from './logbook/series/series.repository.ts';
+import { SeriesService } from './logbook/series/series.service.ts';
 import { OutingController } from './outings/outing.controller.ts';
 import { OutingRepository } from './outings/outing.repository.ts';
 import { OutingService } from './outings/outing.service.ts';
@@ -65,6 +80,13 @@ import { PlanLifeService } from './plans/plan-life.service.ts';
 import { PlansUnder } from './plans/plans-under.ts';
 import { PolicyController } from './policy/policy.controller.ts';
 import { PolicyService } from './policy/policy.service.ts';
+import { Forecasts } from './sheets/forecasts.ts';
+import { SheetController } from './sheets/sheet.controller.ts';
+import { SheetRepository } from './sheets/sheet.repository.ts';
+import { SheetService } from './sheets/sheet.service.ts';
+import { WearController } from './sheets/wear.controller.ts';
+import { WearRepository } from './sheets/wear.repository.ts';
+import { WearService } from './sheets/wear.service.ts';
 import { TeamController } from './team/team.controller.ts';
 import { TeamRepository } from './team/team.repository.ts';
 import { TeamService } from './team/team.service.ts';
@@ -94,8 +116,14 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     DefectController,
     PhotoController,
     LoadController,
+    SeriesController,
+    IncidentController,
+    LifeController,
+    BreakTestController,
+    DiaryController,
     RoundController,
     SheetController,
+    WearController,
     PlanController,
     LayoutController,
     PolicyController,
@@ -123,8 +151,24 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     InspectionService,
     PieceCareService,
     SheetRepository,
+    WearRepository,
+    WearService,
+    Forecasts,
     LoadRepository,
     LoadService,
+    AfterPull,
+    LoadKeeper,
+    SeriesRepository,
+    SeriesService,
+    IncidentRepository,
+    LifeRepository,
+    BreakTestRepository,
+    DiaryService,
+    BreakTestService,
+    IncidentService,
+    SeasonRepository,
+    OwnFigureRepository,
+    SeasonService,
     RoundRepository,
     RoundService,
     SheetService,

@@ -1,12 +1,16 @@
 import 'reflect-metadata';
 import { resolve } from 'node:path';
+import type { INestApplicationContext } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import pg from 'pg';
 import { AccessService } from './access/access.service.ts';
 import { AppModule } from './app.module.ts';
 import { migrate } from './database/migrate.ts';
+import { TeamDatabase } from './database/team-database.ts';
 import { nestLog } from './http/logging.ts';
+import { ProblemException } from './http/problem.ts';
 import { seedDemoTeam } from './seed/demo-team.ts';
+import { Forecasts } from './sheets/forecasts.ts';
 
 /** The address that people type. */
 function publicAddress(): string {
@@ -22,6 +26,7 @@ async function prepare(): Promise<void> {
   if (done.length > 0) console.log(`Database brought up to date: ${done.join(', ')}`);
   const app = await NestFactory.createApplicationContext(AppModule, { logger: nestLog, abortOnError: false });
   try {
+    if (done.includes('0015-wear')) await forecastAll(app);
     const { needsSetUp } = await app.get(AccessService).view(undefined);
     if (!needsSetUp) return;
     if (process.env.WAINROPE_DEMO === 'no') {
@@ -34,6 +39,13 @@ async function prepare(): Promise<void> {
   } finally {
     await app.close();
   }
+}
+
+/** Teams that were there before forecasts were kept get theirs. */
+async function forecastAll(app: INestApplicationContext): Promise<void> {
+  const database = app.get(TeamDatabase);
+  const teams = await database.outsideTeams((db) => db.selectFrom('membership').select('team_id').distinct().execute());
+  for (const { team_id } of teams) await database.inTeam(team_id, (trx) => app.get(Forecasts).fill(trx));
 }
 
 /** A first start that was ended in its midst leaves a part of the demo, which nobody can sign in to: it goes, and all begins anew. */
@@ -55,6 +67,6 @@ const hasTable = async (owner: pg.Client, name: string) =>
   (await owner.query('select to_regclass($1) as found', [name])).rows[0]?.found !== null;
 
 prepare().catch((error: unknown) => {
-  console.error(error instanceof Error ? error.message : error);
+  console.error(error instanceof ProblemException ? JSON.stringify(error.problem) : error instanceof Error ? error.message : error);
   process.exitCode = 1;
 });

@@ -24,6 +24,12 @@ const InspectPage = lazy(async () => ({ default: (await import('./inspections/In
 const BenchPage = lazy(async () => ({ default: (await import('./inspections/BenchPage.tsx')).BenchPage }));
 const BenchSummary = lazy(async () => ({ default: (await import('./inspections/BenchSummary.tsx')).BenchSummary }));
 const InspectionPage = lazy(async () => ({ default: (await import('./inspections/InspectionPage.tsx')).InspectionPage }));
+const SeriesPage = lazy(async () => ({ default: (await import('./logbook/SeriesPage.tsx')).SeriesPage }));
+const IncidentsPage = lazy(async () => ({ default: (await import('./logbook/incidents/IncidentsPage.tsx')).IncidentsPage }));
+const NewIncidentPage = lazy(async () => ({ default: (await import('./logbook/incidents/NewIncidentPage.tsx')).NewIncidentPage }));
+const IncidentPage = lazy(async () => ({ default: (await import('./logbook/incidents/IncidentPage.tsx')).IncidentPage }));
+const SeasonPage = lazy(async () => ({ default: (await import('./logbook/incidents/SeasonPage.tsx')).SeasonPage }));
+const RespoolPage = lazy(async () => ({ default: (await import('./logbook/RespoolPage.tsx')).RespoolPage }));
 const DuePage = lazy(async () => ({ default: (await import('./inspections/DuePage.tsx')).DuePage }));
 const DefectsPage = lazy(async () => ({ default: (await import('./inspections/DefectsPage.tsx')).DefectsPage }));
 
@@ -58,6 +64,7 @@ export function App() {
               <Route path="gear/new" element={<GearEditPage />} />
               <Route path="gear/import" element={<ImportPage />} />
               <Route path="gear/:gearId" element={<GearPage />} />
+              <Route path="gear/:gearId/respool" element={<RespoolPage />} />
               <Route path="gear/:gearId/edit" element={<GearEditPage />} />
               <Route path="plans" element={<PlanListPage />} />
               <Route path="plans/new" element={<NewPlanPage />} />
@@ -67,6 +74,11 @@ export function App() {
               <Route path="inspect/:roundId/summary" element={<BenchSummary />} />
               <Route path="inspections/:inspectionId" element={<InspectionPage />} />
               <Route path="due" element={<DuePage />} />
+              <Route path="log" element={<IncidentsPage />} />
+              <Route path="log/season" element={<SeasonPage />} />
+              <Route path="log/incidents/new" element={<NewIncidentPage />} />
+              <Route path="log/incidents/:incidentId" element={<IncidentPage />} />
+              <Route path="series/:seriesId" element={<SeriesPage />} />
               <Route path="defects" element={<DefectsPage />} />
               <Route path="settings" element={<PolicyPage />} />
               <Route path="vehicles" element={<VehiclesPage />} />

@@ -24,6 +24,12 @@ export const capabilities = {
   /** What a pull put on a piece; putting a record right is a keeper’s. */
   'load.write': CREW,
   'load.correct': KEEPERS,
+  /** An incident or a near miss, and what is changed because of it; putting a record right is a keeper’s. */
+  'incident.write': CREW,
+  /** A bought piece that was pulled until it broke. */
+  'break-test.write': KEEPERS,
+  /** What is done to a drum or a line; cutting it back and splicing it anew is a keeper’s. */
+  'diary.write': CREW,
   'exposure.write': CREW,
   'whereabouts.write': CREW,
   'kit.write': KEEPERS,

@@ -7,6 +7,9 @@ export const subjectKinds = [
   'inspection',
   /** What a pull put on a piece. */
   'load',
+  /** What went wrong, or nearly. */
+  'incident',
+  'break-test',
   'defect',
   'kit',
   'outing',

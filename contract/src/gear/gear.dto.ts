@@ -81,6 +81,8 @@ export class GearInput {
   @IsInt() @Min(0) @Max(1_000_000) overloadsSinceInspection!: number;
   @IsOptional() @IsString() @MaxLength(120) maker?: string;
   @IsOptional() @IsString() @MaxLength(120) model?: string;
+  /** The maker's batch or lot, as it stands on the piece or its paper. */
+  @IsOptional() @IsString() @MaxLength(80) batch?: string;
   @IsOptional() @IsString() @MaxLength(120) owner?: string;
   @IsOptional() @IsUUID() kitId?: string;
   @IsOptional() @IsUUID() vehicleId?: string;
@@ -116,6 +118,8 @@ export class GearView extends GearInput {
   @IsInt() factsRevision!: number;
   @IsArray() @ValidateNested({ each: true }) @Type(() => MarkView) declare marks: MarkView[];
   @IsOptional() @ValidateNested() @Type(() => LastInspection) inspection?: LastInspection;
+  /** A rope that counts its pulls: the day on which they will be used up, at the pace of its last year. */
+  @IsOptional() @IsString() pullsUsedUpOn?: string;
   /** Checked out and not counted back. */
   @IsOptional() @ValidateNested() @Type(() => PieceAway) away?: PieceAway;
 }

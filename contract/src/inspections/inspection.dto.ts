@@ -7,6 +7,7 @@ import {
   grades,
   type InspectionAnswers,
   type InspectionSheet,
+  spoolStates,
 } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import {
@@ -75,7 +76,7 @@ export class InspectionCreate {
   /** The earlier inspection that this one corrects. */
   @IsOptional() @IsUUID() corrects?: string;
   /** What a drum or a stretch rope carries on from use to use. */
-  @IsOptional() @IsIn(['under-tension', 'slack', 'stacked']) spoolState?: 'under-tension' | 'slack' | 'stacked';
+  @IsOptional() @IsIn(spoolStates) spoolState?: (typeof spoolStates)[number];
   @IsOptional() @IsInt() @Min(0) @Max(10_000) pullsUsed?: number;
 }
 
@@ -220,10 +221,14 @@ export class PieceCare {
 export const PHOTO_MAX_BYTES = 2_000_000;
 export const THUMBNAIL_MAX_BYTES = 60_000;
 
+/** What a photo is of. */
+export const photoSubjects = ['inspection', 'vehicle', 'hook-up', 'incident'] as const;
+export type PhotoSubject = (typeof photoSubjects)[number];
+
 export class PhotoCreate {
   @IsUUID() photoId!: string;
   @IsUUID() subjectId!: string;
-  @IsIn(['inspection', 'vehicle', 'hook-up']) subjectKind!: 'inspection' | 'vehicle' | 'hook-up';
+  @IsIn(photoSubjects) subjectKind!: PhotoSubject;
   /** Who confirmed it on their device: it is kept under no other name. Left out: whoever sends it. */
   @IsOptional() @IsUUID() confirmedBy?: string;
   @IsString() @Length(20, 2_800_000, { message: 'A photo of at most 2 MB is taken.' }) contentBase64!: string;

@@ -65,13 +65,38 @@ export class LoadView {
   @IsOptional() @IsString() note?: string;
   @IsString() by!: string;
   @IsString() at!: string;
+  /** What a gauge recorded, where it is known from that. */
+  @IsOptional() @IsUUID() seriesId?: string;
   @IsOptional() @IsUUID() corrects?: string;
   /** The record that corrects this one: it counts no more. */
   @IsOptional() @IsUUID() correctedBy?: string;
 }
 
+/** Cycles of load from one share of the marked breaking strength to the next, two hundredths wide. */
+export class CyclesOfShare {
+  /** From so many hundredths of the breaking strength. */
+  @IsInt() fromPercent!: number;
+  /** Halves among them. */
+  @IsNumber() cycles!: number;
+}
+
+/** What a piece has been through, by all records that none corrects. */
+export class LoadSummary {
+  @IsInt() records!: number;
+  @IsInt() pulls!: number;
+  /** The largest share of its limit, as that was then. */
+  @IsOptional() @IsNumber() largestShare?: number;
+  @IsArray() @ValidateNested({ each: true }) @Type(() => CyclesOfShare) cycles!: readonly CyclesOfShare[];
+  /** Cycles weighed by their size: compares pieces of one kind, and says nothing of how long one will last. */
+  @IsNumber() usageIndex!: number;
+  /** When the last pull was logged. */
+  @IsOptional() @IsString() lastAt?: string;
+}
+
 export class LoadList {
   @IsArray() @ValidateNested({ each: true }) @Type(() => LoadView) items!: readonly LoadView[];
+  /** With the first page. */
+  @IsOptional() @ValidateNested() @Type(() => LoadSummary) summary?: LoadSummary;
   /** Where the next page begins; missing on the last. */
   @IsOptional() @IsString() next?: string;
 }

@@ -71,9 +71,13 @@ export function writeAttribute(field: Field, value: string | number | boolean): 
   return `${plainDecimal(value)}${UNIT[field.type]}`;
 }
 
-/** Every digit of a number without an exponent; a point before exactly three digits gets a zero behind it, lest it be read as thousands. */
+/**
+ * Every digit of a number, without an exponent where that loses nothing; a point before exactly three digits gets a zero behind it, lest it
+ * be read as thousands.
+ */
 function plainDecimal(value: number): string {
   const text = String(value);
-  const plain = text.includes('e') ? value.toFixed(20).replace(/0+$/, '') : text;
+  const whole = text.includes('e') ? value.toFixed(20).replace(/0+$/, '') : text;
+  const plain = Number(whole) === value ? whole : text;
   return /^[1-9]\d{0,2}\.\d{3}$/.test(plain) ? `${plain}0` : plain;
 }

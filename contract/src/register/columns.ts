@@ -18,6 +18,7 @@ export const partsOfRow: { readonly [P in keyof FullRow]: ColumnsOf<FullRow[P]> 
   name: inOneCell({ key: 'name', label: 'Name', aliases: ['description', 'item', 'piece', 'what'] }, nameOf, same),
   maker: inWords(120, { key: 'maker', label: 'Maker', aliases: ['manufacturer', 'make', 'brand'] }),
   model: inWords(120, { key: 'model', label: 'Model', aliases: [] }),
+  batch: inWords(80, { key: 'batch', label: 'Batch', aliases: ['batch no', 'lot', 'lot no', 'batch number', 'lot number'] }),
   owner: inWords(120, { key: 'owner', label: 'Owner', aliases: ['owned by', 'belongs to'] }),
   state: inOneCell({ key: 'state', label: 'State', aliases: ['status'] }, stateOf, same),
   kit: inWords(80, { key: 'kit', label: 'Kit', aliases: ['bag', 'box', 'location', 'where', 'stored in'] }),

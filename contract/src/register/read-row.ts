@@ -26,6 +26,7 @@ export function readRegisterRow(cells: Cells, settings: ReadRowSettings): ReadRo
   const rest: RestOfRow = {
     maker: partsOfRow.maker.read(reader),
     model: partsOfRow.model.read(reader),
+    batch: partsOfRow.batch.read(reader),
     owner: partsOfRow.owner.read(reader),
     kit: partsOfRow.kit.read(reader),
     vehicle: partsOfRow.vehicle.read(reader),

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { readAttribute, writeAttribute } from './attribute-cells.ts';
 import { readCalendarCell } from './calendar-cell.ts';
 import { recogniseHeading, registerColumns } from './columns.ts';
 import { readRegisterRow } from './read-row.ts';
@@ -58,6 +59,20 @@ describe('a row of the register', () => {
       expect(readRegisterRow(writeRegisterRow(read.row), settings).row).toEqual(read.row);
     }
     expect(rows).toBeGreaterThan(69);
+  });
+});
+
+describe('a number of a piece', () => {
+  const field = { type: 'number', label: '', readBy: 'record-only', max: 3 } as const;
+  it.each([
+    [1e-7, '0.0000001'],
+    [1.234, '1.2340'],
+    // With its digits alone nothing would be left of it.
+    [1e-308, '1e-308'],
+    [0, '0'],
+  ])('%d is written as %s, and read back as it was', (value, text) => {
+    expect(writeAttribute(field, value)).toBe(text);
+    expect(readAttribute(field, text, '.')).toEqual({ ok: true, value });
   });
 });
 

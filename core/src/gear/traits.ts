@@ -121,3 +121,10 @@ export function flyingMassKg(piece: GearFacts): number | undefined {
   const massKg = numberAt(piece, 'massKg');
   return massKg ?? (traitsOf(piece).flies === 'with-its-mass' ? undefined : 0);
 }
+
+/** Where a line itself says to stop paying out: at its end mark or its change of colour, whichever comes first. Metres from the hook. */
+export function stopMarkM({ attributes }: GearFacts): number | undefined {
+  const endMarkM = 'endMarkM' in attributes ? attributes.endMarkM : undefined;
+  const colourChangeM = 'colourChangeM' in attributes ? attributes.colourChangeM : undefined;
+  return endMarkM === undefined || colourChangeM === undefined ? (endMarkM ?? colourChangeM) : Math.min(endMarkM, colourChangeM);
+}

@@ -144,6 +144,7 @@ const CASES: readonly (readonly [string, Change])[] = [
   ['point-unknown?', attributes('VP-1', { pointKind: undefined })],
   ['off-centre-point', (subject) => subject],
   ['line-too-short', tree({ xM: 20 })],
+  ['past-stop-mark', attributes('L-1', { endMarkM: 10 })],
   ['too-few-wraps', tree({ xM: 16.8 })],
   ['layer-undecided?', attributes('W-1', { drumWidthM: undefined })],
   [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../quantity/calendar.ts';
-import { nextDue, type PullCount, pullsUsedUpOn } from './next-due.ts';
+import { nextDue, type PullCount, pullsUsedUpOn, wearDueOn } from './next-due.ts';
 import { happenedN, overloadOf, quarantineAboveN } from './overload.ts';
 import { ownFigure } from './own-figure.ts';
 
@@ -82,15 +82,23 @@ describe('the next due day', () => {
     expect(pullsUsedUpOn(count({ used: 49, lately: 0 }), TODAY)).toBeUndefined();
   });
   const calendar = { on: '2026-09-01', exposed: false };
+  const wear = { on: '2026-09-20', leadDays: 30, inspectedOn: '2026-05-01' };
   it.each([
-    ['nothing', { leadDays: 30 }, undefined],
-    ['the calendar', { leadDays: 30, calendar }, { on: '2026-09-01', why: 'calendar' }],
-    ['what it met', { leadDays: 30, calendar: { ...calendar, exposed: true } }, { on: '2026-09-01', why: 'exposure' }],
-    ['wear, before its forecast end by the lead', { leadDays: 30, calendar, wearOn: '2026-09-20' }, { on: '2026-08-21', why: 'wear' }],
-    ['the calendar, where wear is later', { leadDays: 0, calendar, wearOn: '2026-09-20' }, { on: '2026-09-01', why: 'calendar' }],
-    ['pulls', { leadDays: 0, calendar, pulls: count({ used: 50 }) }, { on: TODAY, why: 'pulls' }],
-    ['an overload, before all', { leadDays: 0, calendar, pulls: count({ used: 50 }), overloadedOn: TODAY }, { on: TODAY, why: 'overload' }],
+    ['nothing', {}, undefined],
+    ['the calendar', { calendar }, { on: '2026-09-01', why: 'calendar' }],
+    ['what it met', { calendar: { ...calendar, exposed: true } }, { on: '2026-09-01', why: 'exposure' }],
+    ['wear, before its forecast end by the lead', { calendar, wear }, { on: '2026-08-21', why: 'wear' }],
+    ['wear, where the calendar says nothing', { wear }, { on: '2026-08-21', why: 'wear' }],
+    ['the calendar, where wear is later', { calendar, wear: { ...wear, leadDays: 0 } }, { on: '2026-09-01', why: 'calendar' }],
+    ['wear, of one day with the calendar', { calendar, wear: { ...wear, leadDays: 19 } }, { on: '2026-09-01', why: 'wear' }],
+    ['pulls', { calendar, pullsOn: TODAY }, { on: TODAY, why: 'pulls' }],
+    ['an overload, before all', { calendar, pullsOn: TODAY, overloadedOn: TODAY }, { on: TODAY, why: 'overload' }],
   ] as const)('is by %s', (_what, sources, due) => {
-    expect(nextDue(sources, TODAY)).toEqual(due);
+    expect(nextDue(sources)).toEqual(due);
+  });
+  it('by wear is never the day of the inspection that foretold it', () => {
+    expect(wearDueOn({ on: '2026-06-01', leadDays: 30, inspectedOn: '2026-05-01' })).toBe('2026-05-02');
+    expect(wearDueOn({ on: '2026-06-02', leadDays: 30, inspectedOn: '2026-05-01' })).toBe('2026-05-03');
+    expect(wearDueOn({ on: '2026-05-01', leadDays: 30, inspectedOn: '2026-05-01' })).toBe('2026-05-02');
   });
 });

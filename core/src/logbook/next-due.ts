@@ -34,22 +34,33 @@ export function pullsUsedUpOn({ used, allowed, lately, firstUsedOn }: PullCount,
 
 interface DueSources {
   /** By the inspector's day, brought forward by what the piece met. */
-  readonly calendar?: { readonly on: string; readonly exposed: boolean };
-  readonly pulls?: PullCount;
-  /** The earliest day on which a measure is forecast to meet its limit. */
-  readonly wearOn?: string;
-  readonly leadDays: number;
+  readonly calendar?: { readonly on: string; readonly exposed: boolean } | undefined;
+  /** The day on which the pulls will be used up. */
+  readonly pullsOn?: string | undefined;
+  /** The earliest day on which a measure is forecast to meet its limit, so many days ahead of which it is looked at again. */
+  readonly wear?: WearDue | undefined;
   /** The day of an overload that no full inspection has followed. */
-  readonly overloadedOn?: string;
+  readonly overloadedOn?: string | undefined;
+}
+
+interface WearDue {
+  readonly on: string;
+  readonly leadDays: number;
+  readonly inspectedOn: string;
+}
+
+/** The forecast less its lead, and never on the day of the inspection that it was made by, which would be due while it is being made. */
+export function wearDueOn({ on, leadDays, inspectedOn }: WearDue): string {
+  const [early, next] = [addDays(on, -leadDays), addDays(inspectedOn, 1)];
+  return early < next ? next : early;
 }
 
 /** The earliest of what makes a piece due; nothing where nothing does. Of one day an overload is named before wear, pulls and calendar. */
-export function nextDue({ calendar, pulls, wearOn, leadDays, overloadedOn }: DueSources, today: string): NextDue | undefined {
-  const usedUp = pulls && pullsUsedUpOn(pulls, today);
+export function nextDue({ calendar, pullsOn, wear, overloadedOn }: DueSources): NextDue | undefined {
   const sources: readonly (NextDue | undefined)[] = [
     overloadedOn === undefined ? undefined : { on: overloadedOn, why: 'overload' },
-    wearOn === undefined ? undefined : { on: addDays(wearOn, -leadDays), why: 'wear' },
-    usedUp === undefined ? undefined : { on: usedUp, why: 'pulls' },
+    wear && { on: wearDueOn(wear), why: 'wear' },
+    pullsOn === undefined ? undefined : { on: pullsOn, why: 'pulls' },
     calendar && { on: calendar.on, why: calendar.exposed ? 'exposure' : 'calendar' },
   ];
   return sources.reduce((first, next) => (next === undefined || (first !== undefined && first.on <= next.on) ? first : next), undefined);

@@ -1,5 +1,5 @@
 import type { GearFacts, GearOf } from '../gear/gear-facts.ts';
-import { isRope, isWire, joinedLengthM } from '../gear/traits.ts';
+import { isRope, isWire, joinedLengthM, stopMarkM } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
 import type { Rig } from '../rig/rig.ts';
 import { type Drum, isOverfull, type LayerPull, reserveM } from '../winch/drum-layers.ts';
@@ -17,6 +17,8 @@ export type WinchSizes =
       /** A pull that a load cell or limiter holds, and who says so. */
       readonly limiter: Rig['limiter'];
       readonly drum: DrumSizes | DrumMissing;
+      /** Where the line on the drum is marked to stop, metres from its hook; undefined where no mark is on record. */
+      readonly stopMarkM: number | undefined;
     }
   /** No winch chosen, or its pull is not marked. */
   | { readonly kind: 'no-winch' };
@@ -58,6 +60,7 @@ export function winchSizes(
     layerPulls: layerPullsOf(winch),
     limiter: rig.limiter,
     drum: drumSizes(winch, ropes, policy),
+    stopMarkM: isRope(ropes[0]) ? stopMarkM(ropes[0]) : undefined,
   };
 }
 
@@ -84,6 +87,7 @@ function drumSizes(
   const joinedM = lengths.reduce<number>((total, own) => total + (own ?? 0), 0);
   const { drumDiameterM, drumWidthM, flangeDiameterM, reserveWraps } = winch.attributes;
   const { ropeDiameterM, lengthM } = isRope(rope) ? rope.attributes : {};
+  const markM = isRope(rope) ? stopMarkM(rope) : undefined;
   if (
     drumDiameterM === undefined ||
     drumWidthM === undefined ||
@@ -115,7 +119,7 @@ function drumSizes(
     kind: 'sizes',
     drum,
     wrapsWanted,
-    usableM: lengthM - reserveM(drum, wrapsWanted),
+    usableM: Math.min(lengthM - reserveM(drum, wrapsWanted), markM ?? Number.POSITIVE_INFINITY),
     overfull: flangeDiameterM === undefined ? undefined : isOverfull(drum, flangeDiameterM),
     joinedM,
   };

@@ -95,6 +95,24 @@ const drums: readonly Threshold[] = [
     at: ROPE_M + 10 * Math.PI * 0.075,
     speaks: 'below',
   },
+  { code: 'past-stop-mark', ...still, knob: (endMarkM) => attributes('L-A', { endMarkM }), at: ROPE_M, speaks: 'below' },
+  {
+    code: 'past-stop-mark',
+    ...still,
+    first: changed(still.first, attributes('L-A', { endMarkM: 2 * ROPE_M, lengthM: ROPE_M + 20 })),
+    knob: (colourChangeM) => attributes('L-A', { colourChangeM }),
+    at: ROPE_M,
+    speaks: 'below',
+  },
+  // Without the drum's sizes the line out is known all the same.
+  {
+    code: 'past-stop-mark',
+    ...still,
+    first: changed(still.first, attributes('W-A', { drumWidthM: undefined })),
+    knob: (endMarkM) => attributes('L-A', { endMarkM }),
+    at: ROPE_M,
+    speaks: 'below',
+  },
   { code: 'line-too-short', ...still, knob: (lengthM) => attributes('L-A', { lengthM }), at: ROPE_M, speaks: 'below' },
   // (220 − 64) ÷ 22 − 1 are 6.09 layers; six of 20 wraps take 20 π (6 × 64 + 36 × 11) mm.
   { code: 'drum-overfull', ...still, knob: (lengthM) => attributes('L-A', { lengthM }), at: 20 * Math.PI * 0.78, speaks: 'above' },

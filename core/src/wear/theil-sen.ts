@@ -6,15 +6,15 @@ export interface Point {
 }
 
 /** A straight line: y = intercept + slope · x. */
-export interface Line {
+export interface TrendLine {
   readonly slope: number;
   readonly intercept: number;
 }
 
-export interface TheilSen extends Line {
+export interface TheilSen extends TrendLine {
   /** The lines of the 10th and the 90th percentile of all slopes between two points, each with its own intercept. */
-  readonly low: Line;
-  readonly high: Line;
+  readonly low: TrendLine;
+  readonly high: TrendLine;
 }
 
 /** Percentile by straight interpolation on (n − 1)·q of sorted values. `values` not empty, `q` from 0 to 1. */
@@ -37,9 +37,10 @@ const BAND = { low: 0.1, high: 0.9 };
 export function theilSen(points: readonly Point[]): TheilSen | undefined {
   const slopes = points.flatMap((a, index) => points.slice(index + 1).flatMap((b) => (a.x === b.x ? [] : [(b.y - a.y) / (b.x - a.x)])));
   if (slopes.length === 0) return undefined;
-  const line = (slope: number): Line => ({ slope, intercept: median(points.map(({ x, y }) => y - slope * x)) });
+  const line = (slope: number): TrendLine => ({ slope, intercept: median(points.map(({ x, y }) => y - slope * x)) });
   return { ...line(median(slopes)), low: line(percentile(slopes, BAND.low)), high: line(percentile(slopes, BAND.high)) };
 }
 
 /** The x at which a line has a value; undefined where it is level. */
-export const meets = ({ slope, intercept }: Line, y: number): number | undefined => (slope === 0 ? undefined : (y - intercept) / slope);
+export const meets = ({ slope, intercept }: TrendLine, y: number): number | undefined =>
+  slope === 0 ? undefined : (y - intercept) / slope;

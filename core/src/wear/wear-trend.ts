@@ -1,5 +1,6 @@
 import { addDays, daysBetween } from '../quantity/calendar.ts';
-import { type Line, meets, type Point, type TheilSen, theilSen } from './theil-sen.ts';
+import { LIMIT_TOLERANCE } from '../quantity/tolerance.ts';
+import { meets, type Point, type TheilSen, type TrendLine, theilSen } from './theil-sen.ts';
 
 /** When a measured value ends a piece's use: a loss or a growth against new by more than a share, or more than a value of its own. */
 export interface MeasureLimit {
@@ -96,7 +97,7 @@ interface Towards {
 function trendOf(points: readonly Point[], { limit, down }: Towards): Trend | undefined {
   const fit = theilSen(points);
   if (!fit) return undefined;
-  const reach = (line: Line) => ((down ? line.slope < 0 : line.slope > 0) ? meets(line, limit) : undefined);
+  const reach = (line: TrendLine) => ((down ? line.slope < 0 : line.slope > 0) ? meets(line, limit) : undefined);
   const ends = [reach(fit.low), reach(fit.high), reach(fit)].filter((at) => at !== undefined);
   const meetsAt = reach(fit);
   return { ...fit, ...(meetsAt !== undefined && { meetsAt }), ...(ends.length > 0 && { earlyAt: Math.min(...ends) }) };
@@ -108,6 +109,9 @@ export type ReadingQuestion =
   | { readonly kind: 'outside-band'; readonly lowest: number; readonly highest: number }
   /** Better than the reading before by more than two people's readings differ: nothing grows back. */
   | { readonly kind: 'better-than-before'; readonly before: number };
+
+/** Rounding of what was typed must not ask. */
+const isOver = (value: number, most: number): boolean => value > most * (1 + LIMIT_TOLERANCE);
 
 interface TypedReading {
   readonly measure: Limited;
@@ -123,17 +127,17 @@ export function readingQuestion({ measure, limit, earlier, typed, tolerance }: T
   const before = earlier.reduce<Reading | undefined>((last, reading) => (last && last.on > reading.on ? last : reading), undefined);
   if (before) {
     const better = wearsDown(measure) ? typed.value - before.value : before.value - typed.value;
-    if (better > tolerance) return { kind: 'better-than-before', before: before.value };
+    if (isOver(better, tolerance)) return { kind: 'better-than-before', before: before.value };
   }
   const trend = wearTrend(measure, limit, earlier);
   if (trend.kind !== 'trend') return undefined;
   const first = earlier.reduce((day, { on }) => (on < day ? on : day), typed.on);
   const x = daysBetween(first, typed.on);
-  const at = ({ slope, intercept }: Line) => intercept + slope * x;
+  const at = ({ slope, intercept }: TrendLine) => intercept + slope * x;
   const ends = [at(trend.byDays.low), at(trend.byDays.high)];
   const [lowest, highest] = [Math.min(...ends), Math.max(...ends)];
   // A band of no width would ask about everything; what two readings differ by is its least width.
   const width = Math.max(highest - lowest, tolerance);
   const outside = Math.max(lowest - typed.value, typed.value - highest);
-  return outside > width ? { kind: 'outside-band', lowest, highest } : undefined;
+  return isOver(outside, width) ? { kind: 'outside-band', lowest, highest } : undefined;
 }

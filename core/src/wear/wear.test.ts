@@ -140,6 +140,12 @@ describe('the forecast of a measure', () => {
 });
 
 describe('a reading that is being typed', () => {
+  it('is not asked about where rounding alone puts it over', () => {
+    const typed = (value: number) =>
+      readingQuestion({ measure: loss, limit: 0.018, earlier: readings([0, 0.0192]), typed: { on: FIRST, value }, tolerance: 0.0004 });
+    expect(typed(0.0196)).toBeUndefined();
+    expect(typed(0.01961)).toEqual({ kind: 'better-than-before', before: 0.0192 });
+  });
   const earlier = readings([0, 20], [10, 19], [20, 16]);
   const asked = (value: number, day = 30) =>
     readingQuestion({ measure: loss, limit: 10, earlier, typed: { on: addDays(FIRST, day), value }, tolerance: 0.2 });

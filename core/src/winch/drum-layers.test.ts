@@ -7,6 +7,7 @@ import {
   layerDiameterM,
   reserveM,
   ropeOnLayerM,
+  spoolLayers,
   tablePullOnLayer,
   wrapsPerLayer,
 } from './drum-layers.ts';
@@ -65,4 +66,22 @@ describe('layers on a drum', () => {
     expect(isOverfull(drum, 0.164)).toBe(false);
     expect(isOverfull(drum, 0.163)).toBe(true);
   });
+});
+
+describe('a line that is spooled', () => {
+  it('lies layer by layer, the last as far as the rope goes', () => {
+    const layers = spoolLayers(drum);
+    expect(layers.map(({ layer }) => layer)).toEqual([1, 2, 3, 4]);
+    // 22 turns of 74, 94 and 114 mm are 5.115, 6.497 and 7.879 m; what is left of 28 m lies on the fourth.
+    expect(layers.slice(0, 3).map(({ turns }) => Math.round(turns * 1e9) / 1e9)).toEqual([22, 22, 22]);
+    expect(layers.map(({ ropeM }) => Number(ropeM.toFixed(3)))).toEqual([5.115, 6.497, 7.879, 8.51]);
+    expect(layers[3]?.turns).toBeCloseTo(8.51 / (Math.PI * 0.134), 2);
+    expect(layers.at(-1)?.onDrumM).toBeCloseTo(28, 12);
+  });
+  it('that ends with a full layer begins no other', () => {
+    const length = ropeOnLayerM(drum, 1) + ropeOnLayerM(drum, 2);
+    expect(spoolLayers({ ...drum, ropeLengthM: length })).toHaveLength(2);
+    expect(spoolLayers({ ...drum, ropeLengthM: length + 0.01 })).toHaveLength(3);
+  });
+  it('that is wider than the drum has none', () => expect(spoolLayers({ ...drum, widthM: 0.009 })).toEqual([]));
 });

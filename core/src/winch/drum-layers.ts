@@ -69,6 +69,29 @@ export function reserveM(drum: Drum, wraps: number): number {
   return Math.PI * (onFirst * layerDiameterM(drum, 1) + (wraps - onFirst) * layerDiameterM(drum, 2));
 }
 
+/** A layer as it is laid while a line is spooled. */
+export interface SpoolLayer {
+  readonly layer: number;
+  /** Turns that fit side by side; on the last those that are left, a part of one with them. */
+  readonly turns: number;
+  readonly ropeM: number;
+  /** Rope that is on the drum once it is full. */
+  readonly onDrumM: number;
+}
+
+/** The layers of a whole rope from the drum outward; none where the rope is wider than the drum. */
+export function spoolLayers(drum: Drum): readonly SpoolLayer[] {
+  const full = drumState(drum, 0);
+  if (full === undefined) return [];
+  let onDrumM = 0;
+  return Array.from({ length: full.layer }, (_, index) => {
+    const layer = index + 1;
+    const ropeM = Math.min(ropeOnLayerM(drum, layer), drum.ropeLengthM - onDrumM);
+    onDrumM += ropeM;
+    return { layer, turns: ropeM / (Math.PI * layerDiameterM(drum, layer)), ropeM, onDrumM };
+  });
+}
+
 /** Whether the whole rope needs more layers than (flange − d₀)/(2d) − 1. */
 export function isOverfull(drum: Drum, flangeDiameterM: number): boolean {
   const full = drumState(drum, 0);

@@ -1,8 +1,18 @@
-import { hookUpKinds, inspectionKinds, loadSources, overloadWords, personRoles, planStates } from '@wainrope/contract';
+import {
+  diaryKinds,
+  hookUpKinds,
+  incidentKinds,
+  inspectionKinds,
+  loadSources,
+  overloadWords,
+  personRoles,
+  planStates,
+} from '@wainrope/contract';
 import {
   type Codec,
   choice,
   day,
+  depths,
   exposureKinds,
   type Fault,
   flag,
@@ -16,6 +26,7 @@ import {
   numeric,
   optional,
   record,
+  surfaces,
   text,
 } from '@wainrope/core';
 
@@ -62,7 +73,15 @@ function row<const F extends { readonly [column: string]: Codec<unknown> }>(fiel
 }
 
 /** Columns that the file does not have: the team, which it has once, and what follows from other columns. */
-type Apart = 'team_id' | 'tag_key' | 'last_inspection_id' | 'last_inspected_on' | 'last_due_on' | 'policy_read';
+type Apart =
+  | 'team_id'
+  | 'tag_key'
+  | 'last_inspection_id'
+  | 'last_inspected_on'
+  | 'last_due_on'
+  | 'wear_meets_on'
+  | 'wear_measure'
+  | 'policy_read';
 /** Every other column of a table: one that the database gets, the file gets too, or this does not compile. */
 type ColumnsOf<N extends keyof Database> = { readonly [C in Exclude<keyof Database[N], Apart>]: Codec<unknown> };
 
@@ -173,6 +192,7 @@ export const bundleTables: readonly BundleTable[] = [
       state: choice(gearStates),
       maker: optional(maybeEmpty),
       model: optional(maybeEmpty),
+      batch: optional(maybeEmpty),
       owner: optional(maybeEmpty),
       kit_id: optional(uuid),
       vehicle_id: optional(uuid),
@@ -421,6 +441,35 @@ export const bundleTables: readonly BundleTable[] = [
     }),
   },
   {
+    name: 'load_series',
+    isLater: true,
+    order: ['recorded_at', 'series_id'],
+    row: rowOf<'load_series'>({
+      series_id: uuid,
+      plan_id: uuid,
+      plan_version: count,
+      line_id: words,
+      strand: count,
+      pulled_on: day,
+      file_name: words,
+      bytes: count,
+      sha256: pattern('^[0-9a-f]{64}$', 'a hash of 64 hexadecimal digits'),
+      read_as: document,
+      summary: document,
+      envelope: document,
+      note: optional(maybeEmpty),
+      recorded_by: uuid,
+      recorded_at: moment,
+    }),
+  },
+  {
+    name: 'load_series_part',
+    isLater: true,
+    order: ['series_id', 'part_no'],
+    bytes: ['content'],
+    row: rowOf<'load_series_part'>({ series_id: uuid, part_no: count, content: base64 }),
+  },
+  {
     name: 'load_record',
     isLater: true,
     order: ['recorded_no'],
@@ -447,10 +496,100 @@ export const bundleTables: readonly BundleTable[] = [
       known: choice(loadSources),
       note: optional(maybeEmpty),
       corrects: optional(uuid),
+      series_id: optional(uuid),
       recorded_by: uuid,
       recorded_at: moment,
       recorded_no: count,
     }),
+  },
+  {
+    name: 'measured_pull',
+    isLater: true,
+    order: ['recorded_at', 'pull_id'],
+    row: rowOf<'measured_pull'>({
+      pull_id: uuid,
+      plan_id: uuid,
+      plan_version: count,
+      pulled_on: day,
+      surface: choice(surfaces),
+      depth: choice(depths),
+      machine: words,
+      line_peak_n: real,
+      force_n: real,
+      weight_n: real,
+      planned_n: real,
+      recorded_by: uuid,
+      recorded_at: moment,
+    }),
+  },
+  {
+    name: 'diary_entry',
+    isLater: true,
+    order: ['recorded_no'],
+    numbered: 'recorded_no',
+    row: rowOf<'diary_entry'>({
+      entry_id: uuid,
+      gear_id: uuid,
+      done_on: day,
+      kind: choice(diaryKinds),
+      spool_state: optional(words),
+      tension_n: optional(real),
+      metres: optional(real),
+      cut_at: optional(words),
+      end_termination: optional(words),
+      eye_lock: optional(words),
+      note: optional(maybeEmpty),
+      recorded_by: uuid,
+      recorded_at: moment,
+      recorded_no: count,
+    }),
+  },
+  {
+    name: 'break_test',
+    isLater: true,
+    order: ['recorded_at', 'test_id'],
+    row: rowOf<'break_test'>({
+      test_id: uuid,
+      tested_on: day,
+      kind: choice(gearClassNames),
+      maker: words,
+      model: optional(maybeEmpty),
+      batch: words,
+      load_n: real,
+      failed_first: words,
+      note: optional(maybeEmpty),
+      recorded_by: uuid,
+      recorded_at: moment,
+    }),
+  },
+  {
+    name: 'incident',
+    isLater: true,
+    order: ['recorded_at', 'incident_id'],
+    row: rowOf<'incident'>({
+      incident_id: uuid,
+      happened_on: day,
+      kind: choice(incidentKinds),
+      words,
+      place: optional(maybeEmpty),
+      told: optional(maybeEmpty),
+      plan_id: optional(uuid),
+      corrects: optional(uuid),
+      recorded_by: uuid,
+      recorded_at: moment,
+    }),
+  },
+  {
+    name: 'incident_piece',
+    isLater: true,
+    order: ['incident_id', 'gear_id'],
+    row: rowOf<'incident_piece'>({ incident_id: uuid, gear_id: uuid, taken_out: flag }),
+  },
+  {
+    name: 'incident_follow_up',
+    isLater: true,
+    order: ['written_at', 'follow_up_id'],
+    row: rowOf<'incident_follow_up'>({ follow_up_id: uuid, incident_id: uuid, words, written_by: uuid, written_at: moment }),
   },
   { name: 'person_visit', order: ['person_id'], row: rowOf<'person_visit'>({ person_id: uuid, seen_entry_no: count, seen_at: moment }) },
 ];

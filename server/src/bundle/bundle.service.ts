@@ -6,6 +6,7 @@ import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { log } from '../http/logging.ts';
 import { invalid } from '../http/problem.ts';
+import { Forecasts } from '../sheets/forecasts.ts';
 import { threadFile, WorkerPool } from '../threads/worker-pool.ts';
 import { BundleRepository } from './bundle.repository.ts';
 import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleTables } from './bundle-tables.ts';
@@ -21,6 +22,7 @@ export class BundleService {
     private readonly repository: BundleRepository,
     private readonly audit: AuditTrail,
     private readonly pool: WorkerPool,
+    private readonly forecasts: Forecasts,
   ) {}
 
   /**
@@ -89,6 +91,7 @@ export class BundleService {
       const rows = (tables as BundleRows)[table.name] ?? [];
       await this.placing(`tables.${table.name}`, table.name, () => this.repository.addRows(trx, teamId, table, rows));
     }
+    await this.forecasts.fill(trx);
   }
 
   /** What the database itself refuses: rows that point at nothing, stand twice, or break a rule of their table. */

@@ -14,6 +14,13 @@ import * as growth from './migrations/0011-growth.ts';
 import * as entriesOfDevices from './migrations/0012-entries-of-devices.ts';
 import * as benchRounds from './migrations/0013-bench-rounds.ts';
 import * as loads from './migrations/0014-loads.ts';
+import * as wear from './migrations/0015-wear.ts';
+import * as loadSeries from './migrations/0016-load-series.ts';
+import * as incidents from './migrations/0017-incidents.ts';
+import * as life from './migrations/0018-life.ts';
+import * as breakTests from './migrations/0019-break-tests.ts';
+import * as diary from './migrations/0020-diary.ts';
+import * as measuredPulls from './migrations/0021-measured-pulls.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -31,6 +38,13 @@ export const migrations = {
   '0012-entries-of-devices': entriesOfDevices,
   '0013-bench-rounds': benchRounds,
   '0014-loads': loads,
+  '0015-wear': wear,
+  '0016-load-series': loadSeries,
+  '0017-incidents': incidents,
+  '0018-life': life,
+  '0019-break-tests': breakTests,
+  '0020-diary': diary,
+  '0021-measured-pulls': measuredPulls,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

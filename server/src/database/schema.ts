@@ -160,11 +160,15 @@ export interface GearTable {
   last_inspection_id: ColumnType<string | null, never, never>;
   last_inspected_on: ColumnType<Day, never, never>;
   last_due_on: ColumnType<Day, never, never>;
+  /** What is forecast to end its use first. */
+  wear_meets_on: ColumnType<Day, never, never>;
+  wear_measure: ColumnType<string | null, never, never>;
   kind: string;
   name: string;
   state: string;
   maker: string | null;
   model: string | null;
+  batch: string | null;
   owner: string | null;
   kit_id: string | null;
   vehicle_id: string | null;
@@ -262,9 +266,119 @@ export interface LoadRecordTable {
   known: string;
   note: string | null;
   corrects: string | null;
+  /** What a gauge recorded, where one did. */
+  series_id: string | null;
   recorded_by: string;
   recorded_at: GeneratedAlways<Date>;
   recorded_no: GeneratedAlways<string>;
+}
+
+export interface LoadSeriesTable {
+  team_id: string;
+  series_id: string;
+  plan_id: string;
+  plan_version: number;
+  line_id: string;
+  strand: number;
+  pulled_on: string;
+  file_name: string;
+  bytes: number;
+  sha256: string;
+  read_as: Json;
+  summary: Json;
+  envelope: Json;
+  note: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+}
+
+export interface LoadSeriesPartTable {
+  team_id: string;
+  series_id: string;
+  part_no: number;
+  content: Buffer;
+}
+
+export interface MeasuredPullTable {
+  team_id: string;
+  pull_id: string;
+  plan_id: string;
+  plan_version: number;
+  pulled_on: string;
+  surface: string;
+  depth: string;
+  machine: string;
+  line_peak_n: number;
+  /** On the load: the line's largest tension times the rig's real advantage. */
+  force_n: number;
+  weight_n: number;
+  planned_n: number;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+}
+
+export interface DiaryEntryTable {
+  team_id: string;
+  entry_id: string;
+  gear_id: string;
+  done_on: string;
+  kind: string;
+  spool_state: string | null;
+  tension_n: number | null;
+  metres: number | null;
+  cut_at: string | null;
+  end_termination: string | null;
+  eye_lock: string | null;
+  note: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+  recorded_no: GeneratedAlways<string>;
+}
+
+export interface BreakTestTable {
+  team_id: string;
+  test_id: string;
+  tested_on: string;
+  kind: string;
+  maker: string;
+  model: string | null;
+  batch: string;
+  load_n: number;
+  failed_first: string;
+  note: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+}
+
+export interface IncidentTable {
+  team_id: string;
+  incident_id: string;
+  happened_on: string;
+  kind: string;
+  words: string;
+  place: string | null;
+  told: string | null;
+  plan_id: string | null;
+  corrects: string | null;
+  recorded_by: string;
+  recorded_at: GeneratedAlways<Date>;
+}
+
+export interface IncidentPieceTable {
+  team_id: string;
+  incident_id: string;
+  gear_id: string;
+  /** Somebody said that it goes out of use. */
+  taken_out: boolean;
+}
+
+export interface IncidentFollowUpTable {
+  team_id: string;
+  follow_up_id: string;
+  incident_id: string;
+  words: string;
+  written_by: string;
+  written_at: GeneratedAlways<Date>;
 }
 
 export interface SheetVersionTable {
@@ -432,6 +546,14 @@ export interface Database {
   inspection: InspectionTable;
   bench_round: BenchRoundTable;
   load_record: LoadRecordTable;
+  measured_pull: MeasuredPullTable;
+  diary_entry: DiaryEntryTable;
+  break_test: BreakTestTable;
+  incident: IncidentTable;
+  incident_piece: IncidentPieceTable;
+  incident_follow_up: IncidentFollowUpTable;
+  load_series: LoadSeriesTable;
+  load_series_part: LoadSeriesPartTable;
   sheet_version: SheetVersionTable;
   state_change: StateChangeTable;
   exposure: ExposureTable;

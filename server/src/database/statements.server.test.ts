@@ -67,6 +67,36 @@ async function grow(to: number): Promise<void> {
     `team_id, gen_random_uuid(), gear_id, date '2025-01-01' + n, 1000, false, 1000, 'none', '[]', 1, 'typed', changed_by`,
     '(select * from gear order by tag_key, gear_id limit 1) o',
   );
+  const first = '(select * from gear order by tag_key, gear_id limit 1) o';
+  await like(
+    'incident',
+    'team_id, incident_id, happened_on, kind, words, recorded_by',
+    `team_id, md5('I${to} ' || n)::uuid, date '2025-01-01' + n, 'near-miss', 'Seen', changed_by`,
+    first,
+  );
+  await like('incident_piece', 'team_id, incident_id, gear_id, taken_out', `team_id, md5('I${to} ' || n)::uuid, gear_id, false`, first);
+  await like(
+    'incident_follow_up',
+    'team_id, follow_up_id, incident_id, words, written_by',
+    `team_id, gen_random_uuid(), md5('I${to} ' || n)::uuid, 'Changed', changed_by`,
+    first,
+  );
+  await like(
+    'diary_entry',
+    'team_id, entry_id, gear_id, done_on, kind, metres, recorded_by',
+    `team_id, gen_random_uuid(), gear_id, date '2025-01-01' + n, 'ran', 1, changed_by`,
+    first,
+  );
+  await run("update gear set maker = 'M', batch = 'B' where gear_id = (select gear_id from gear order by tag_key, gear_id limit 1)");
+  await like(
+    'break_test',
+    'team_id, test_id, tested_on, kind, maker, batch, load_n, failed_first, recorded_by',
+    `team_id, gen_random_uuid(), date '2025-01-01' + n, kind, 'M', 'B', 1000, 'Eye', changed_by`,
+    first,
+  );
+  await run(`insert into inspection (team_id, inspection_id, gear_id, inspected_on, kind, counts, sheet, answers, recorded_by)
+    select o.team_id, gen_random_uuid(), o.gear_id, date '2019-01-01' + n, 'before-use', false, m.sheet, m.answers, o.changed_by
+    from ${first}, (select sheet, answers from inspection where answers -> 'measures' <> '{}'::jsonb limit 1) m, ${many}`);
   await like(
     'bench_round',
     'team_id, round_id, title, kind, gear_ids, confirmed, drafts, begun_at, person_id, device_id',
@@ -91,6 +121,11 @@ async function grow(to: number): Promise<void> {
   await run(`insert into plan_version (team_id, plan_id, version_no, name, ${version})
     select p.team_id, p.plan_id, y, p.name, ${version} from plan p, (select ${version} from plan_version limit 1) v, generate_series(1, 2) y
     where p.name like 'A${to} %'`);
+  await run(`insert into load_series (team_id, series_id, plan_id, plan_version, line_id, strand, pulled_on, file_name, bytes, sha256, read_as, summary,
+      envelope, recorded_by)
+    select p.team_id, overlay(overlay(md5('S${to} ' || n) placing '4' from 13) placing '8' from 17)::uuid, p.plan_id, 1, 'line', 0, date '2025-01-01', 'a.csv', 9, repeat('0', 64),
+      '{"leavesOutSpikes": false}', '{"refused": [], "spikeLines": []}', '{"stepS": 1, "lowN": [], "highN": []}', v.saved_by
+    from (select * from plan order by lower(name), plan_id::text limit 1) p join plan_version v on v.plan_id = p.plan_id and v.version_no = 1, ${many}`);
   await run(`insert into plan_comment (team_id, comment_id, plan_id, version_no, words, said_by)
     select p.team_id, gen_random_uuid(), p.plan_id, 1, 'Seen', v.saved_by from (select * from plan order by name limit 1) p
       join plan_version v on v.plan_id = p.plan_id and v.version_no = 1, ${many}`);
@@ -106,11 +141,22 @@ it('every list takes as many statements for a hundred rows as for ten', async ()
   let shown: Record<string, number> = {};
   const counted = async () => {
     const { gearId, planId, personId } = await demoIds(server);
+    const { body: series } = await server.http.get(`/api/v1/plans/${planId}/series`).expect(200);
+    const { seriesId } = series.items[0];
     const lists = {
       gear: '/gear',
       piece: `/gear/${gearId}`,
       care: `/gear/${gearId}/care`,
       loads: `/gear/${gearId}/loads`,
+      wear: `/gear/${gearId}/wear`,
+      life: `/gear/${gearId}/life`,
+      diary: `/gear/${gearId}/diary`,
+      'break tests': `/gear/${gearId}/break-tests`,
+      series: `/plans/${planId}/series`,
+      'one series': `/series/${seriesId}`,
+      incidents: '/incidents',
+      'incidents of a piece': `/incidents?gearId=${gearId}`,
+      season: '/season?from=2025-01-01&to=2026-12-31',
       rounds: '/rounds',
       inspections: '/inspections',
       'of a person': `/inspections?person=${personId}`,
@@ -162,6 +208,10 @@ it('every list takes as many statements for a hundred rows as for ten', async ()
     'audit',
     'loads',
     'rounds',
+    'life',
+    'diary',
+    'break tests',
+    'series',
   ])
     expect([name, shown[name]]).toEqual([name, Math.max(100, shown[name] ?? 0)]);
   expect(Math.max(...Object.values(few))).toBeLessThanOrEqual(20);

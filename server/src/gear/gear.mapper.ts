@@ -3,7 +3,6 @@ import {
   type GearClass,
   type GearState,
   type Grade,
-  type InspectionDue,
   type Mark,
   type MarkBasis,
   type MarkSource,
@@ -14,6 +13,7 @@ import {
 import type { Selectable } from 'kysely';
 import { given } from '../database/rows.ts';
 import type { GearMarkTable, GearTable, InspectionTable } from '../database/schema.ts';
+import type { DueDay } from './due-days.ts';
 
 export type GearRow = Selectable<GearTable>;
 export type MarkRow = Selectable<GearMarkTable>;
@@ -22,15 +22,17 @@ export type InspectionRow = Pick<Selectable<InspectionTable>, 'gear_id' | 'inspe
 /** The last inspection that counts, the day that exposure has brought forward, and who has the piece. */
 interface Around {
   readonly latest: InspectionRow | undefined;
-  readonly due: InspectionDue | undefined;
+  readonly due: DueDay | undefined;
+  readonly pullsUsedUpOn: string | undefined;
   readonly away: PieceAway | undefined;
 }
 
 /** A piece's rows as the API shows them. The database's own checks and the services keep the words within their lists. */
-export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due, away }: Around): GearView {
+export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: inspection, due, pullsUsedUpOn, away }: Around): GearView {
   const optional: OptionalOf<GearView> = {
     maker: row.maker ?? undefined,
     model: row.model ?? undefined,
+    batch: row.batch ?? undefined,
     owner: row.owner ?? undefined,
     kitId: row.kit_id ?? undefined,
     vehicleId: row.vehicle_id ?? undefined,
@@ -42,9 +44,10 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     inspection: inspection && {
       on: inspection.inspected_on,
       grade: inspection.grade as Grade,
-      ...dueDay(inspection.next_due_on, due),
+      ...(due ?? given('nextDue', inspection.next_due_on)),
       ...given('by', inspection.inspector),
     },
+    pullsUsedUpOn,
     away,
   };
   return {
@@ -59,14 +62,6 @@ export function gearView(row: GearRow, marks: readonly MarkRow[], { latest: insp
     ...filled(optional),
     rowVersion: row.row_version,
     factsRevision: row.facts_revision,
-  };
-}
-
-/** The day on which a piece falls due, and what has brought it forward. */
-export function dueDay(kept: string | null, due: InspectionDue | undefined) {
-  return {
-    ...given('nextDue', due?.on ?? kept),
-    ...given('shortenedBy', due?.shortenedBy && `${due.shortenedBy.kind} on ${due.shortenedBy.on}`),
   };
 }
 

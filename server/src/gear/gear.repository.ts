@@ -1,14 +1,27 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { DueFacts, GearView, PieceAway } from '@wainrope/contract';
-import { canonicalJson, type Exposure, type InspectionDue, inspectionDue, type Mark, type TonUnit } from '@wainrope/core';
+import {
+  addDays,
+  canonicalJson,
+  type Exposure,
+  type GearClass,
+  gearClasses,
+  gearClassNames,
+  type Mark,
+  pullsUsedUpOn,
+  type TonUnit,
+} from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
-import { gathered } from '../database/rows.ts';
+import { Clock } from '../clock/clock.ts';
+import { gathered, given } from '../database/rows.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
-import { dueDay, type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
+import { pullsOf } from './counters.ts';
+import { type DueDay, dueDay } from './due-days.ts';
+import { type GearRow, gearView, type InspectionRow, markRows } from './gear.mapper.ts';
 
 /** Every column that what a person enters goes into. */
 export type GearColumns = Required<Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>>;
@@ -24,7 +37,13 @@ export interface NewInspection {
 /** What tells when a piece wants inspecting. */
 export type PieceDues = DueFacts & Pick<GearView, 'tag' | 'name' | 'kitId'>;
 
-type Inspected = Pick<GearRow, 'gear_id' | 'last_inspected_on' | 'last_due_on'>;
+type Inspected = Pick<GearRow, 'gear_id' | 'last_inspected_on' | 'last_due_on' | 'wear_meets_on' | 'wear_measure'>;
+type CountedRow = Pick<GearRow, 'gear_id' | 'kind' | 'attributes' | 'first_used_on'>;
+
+const COUNTING_PULLS = gearClassNames.filter((kind) => gearClasses[kind].carriesOn === 'pulls');
+
+/** The pace of a rope is that of so many days. */
+const YEAR = 365;
 
 /** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
 const CHUNK = 500;
@@ -35,7 +54,10 @@ function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
 
 @Injectable()
 export class GearRepository {
-  constructor(private readonly teams: TeamRepository) {}
+  constructor(
+    private readonly teams: TeamRepository,
+    private readonly clock: Clock,
+  ) {}
 
   /** One page in tag order, after a tag and up to another. */
   async page(trx: TeamTransaction, { after, upTo, limit }: Part): Promise<readonly GearView[]> {
@@ -114,11 +136,13 @@ export class GearRepository {
     const marksOf = groupByGear(marks);
     const inspectionOf = new Map(latest.map((row) => [row.gear_id, row]));
     const dueOf = await this.brought(trx, rows);
+    const usedUpOf = await this.pullsUsedUp(trx, rows);
     const awayOf = await this.away(trx, ids);
     return rows.map((row) =>
       gearView(row, marksOf.get(row.gear_id) ?? [], {
         latest: inspectionOf.get(row.gear_id),
         due: dueOf.get(row.gear_id),
+        pullsUsedUpOn: usedUpOf.get(row.gear_id),
         away: awayOf.get(row.gear_id),
       }),
     );
@@ -168,7 +192,8 @@ export class GearRepository {
   async dues(trx: TeamTransaction, by?: string): Promise<readonly PieceDues[]> {
     let query = trx
       .selectFrom('gear')
-      .select(['gear_id', 'tag', 'name', 'kit_id', 'overloads_since_inspection', 'last_inspected_on', 'last_due_on'])
+      .select(['gear_id', 'tag', 'name', 'kit_id', 'kind', 'attributes', 'first_used_on', 'overloads_since_inspection'])
+      .select(['last_inspected_on', 'last_due_on', 'wear_meets_on', 'wear_measure'])
       .where('state', '<>', 'retired');
     if (by !== undefined)
       query = query.where((eb) =>
@@ -176,39 +201,71 @@ export class GearRepository {
           eb('overloads_since_inspection', '>', 0),
           eb('last_inspected_on', 'is', null),
           eb('last_due_on', '<', by),
+          eb('wear_meets_on', 'is not', null),
+          eb('kind', 'in', COUNTING_PULLS),
           sql<boolean>`exists (select 1 from exposure e where e.gear_id = gear.gear_id and e.met_on >= gear.last_inspected_on offset 0)`,
         ]),
       );
     const rows = await query.orderBy('tag_key').execute();
     const dueOf = await this.brought(trx, rows);
+    const usedUpOf = await this.pullsUsedUp(trx, rows);
     return rows.map(({ gear_id, tag, name, kit_id, overloads_since_inspection, last_inspected_on, last_due_on }) => ({
       tag,
       name,
       overloadsSinceInspection: overloads_since_inspection,
       ...(kit_id !== null && { kitId: kit_id }),
-      ...(last_inspected_on !== null && { inspection: dueDay(last_due_on, dueOf.get(gear_id)) }),
+      ...given('pullsUsedUpOn', usedUpOf.get(gear_id)),
+      ...(last_inspected_on !== null && { inspection: dueOf.get(gear_id) ?? given('nextDue', last_due_on) }),
     }));
   }
 
-  /** Due days that exposure since the last inspection has brought forward. */
-  private async brought(trx: TeamTransaction, pieces: readonly Inspected[]): Promise<ReadonlyMap<string, InspectionDue>> {
-    const dated = pieces.flatMap(({ gear_id, last_inspected_on: on, last_due_on: nextDue }) =>
-      on === null || nextDue === null ? [] : [{ gear_id, on, nextDue }],
+  /** When pieces that were inspected fall due, where anything but the inspector's own day has a say in it. */
+  private async brought(trx: TeamTransaction, pieces: readonly Inspected[]): Promise<ReadonlyMap<string, DueDay>> {
+    const dated = pieces.flatMap(({ last_inspected_on, ...piece }) =>
+      last_inspected_on === null ? [] : [{ ...piece, last_inspected_on }],
     );
     if (dated.length === 0) return new Map();
     const { rows: met } = await sql<MetRow>`
       select since.gear_id, e.kind, e.met_on
-      from unnest(${dated.map(({ gear_id }) => gear_id)}::uuid[], ${dated.map(({ on }) => on)}::date[]) as since (gear_id, day)
+      from unnest(${dated.map(({ gear_id }) => gear_id)}::uuid[], ${dated.map(({ last_inspected_on }) => last_inspected_on)}::date[])
+        as since (gear_id, day)
       cross join lateral (
         select x.kind, x.met_on from exposure x where x.gear_id = since.gear_id and x.met_on >= since.day offset 0) e`.execute(trx);
-    if (met.length === 0) return new Map();
-    const { policy } = await this.teams.policyInForce(trx);
     const exposures = groupByGear(met);
+    const moved = dated.filter(({ gear_id, wear_meets_on }) => wear_meets_on !== null || exposures.has(gear_id));
+    if (moved.length === 0) return new Map();
+    const { policy } = await this.teams.policyInForce(trx);
     return new Map(
-      dated.flatMap(({ gear_id, on, nextDue }) => {
-        const list = (exposures.get(gear_id) ?? []).map(({ kind, met_on }) => ({ kind: kind as Exposure['kind'], on: met_on }));
-        const due = list.length === 0 ? undefined : inspectionDue({ on, nextDue }, list, policy);
-        return due ? [[gear_id, due] as const] : [];
+      moved.map((piece) => {
+        const list = (exposures.get(piece.gear_id) ?? []).map(({ kind, met_on }) => ({ kind: kind as Exposure['kind'], on: met_on }));
+        return [piece.gear_id, dueDay(piece, list, policy)] as const;
+      }),
+    );
+  }
+
+  /** The day on which the pulls of each rope that counts them will be used up, at the pace of its last year. */
+  private async pullsUsedUp(trx: TeamTransaction, pieces: readonly CountedRow[]): Promise<ReadonlyMap<string, string>> {
+    const ropes = pieces.flatMap(({ attributes, ...row }) => {
+      const kind = row.kind as GearClass;
+      const used = pullsOf({ kind, attributes: attributes as object });
+      return used === undefined ? [] : [{ ...row, used, allowed: (attributes as { readonly pullsAllowed?: number }).pullsAllowed }];
+    });
+    if (ropes.length === 0) return new Map();
+    const today = this.clock.today();
+    const { rows } = await sql<{ gear_id: string; lately: number; first_on: string }>`
+      select l.gear_id, coalesce(sum(l.pulls) filter (where l.pulled_on > ${addDays(today, -YEAR)}::date), 0)::int as lately,
+        min(l.pulled_on) as first_on
+      from load_record l
+      where l.gear_id = any(${ropes.map(({ gear_id }) => gear_id)}::uuid[])
+        and not exists (select 1 from load_record c where c.corrects = l.record_id)
+      group by l.gear_id`.execute(trx);
+    const logged = new Map(rows.map((row) => [row.gear_id, row]));
+    const { policy } = await this.teams.policyInForce(trx);
+    return new Map(
+      ropes.flatMap(({ gear_id, first_used_on, used, allowed = policy.stretch.pullsAllowed.value }) => {
+        const { lately = 0, first_on } = logged.get(gear_id) ?? {};
+        const on = pullsUsedUpOn({ used, allowed, lately, firstUsedOn: first_used_on ?? first_on ?? today }, today);
+        return on === undefined ? [] : [[gear_id, on] as const];
       }),
     );
   }

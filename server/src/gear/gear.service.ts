@@ -17,6 +17,7 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, type FieldFault, invalid, notFound } from '../http/problem.ts';
+import { Forecasts } from '../sheets/forecasts.ts';
 import { TeamRepository, type Whereabouts } from '../team/team.repository.ts';
 import { turnedBack } from './counters.ts';
 import { type GearColumns, GearRepository } from './gear.repository.ts';
@@ -29,6 +30,7 @@ export class GearService {
     private readonly database: TeamDatabase,
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
+    private readonly forecasts: Forecasts,
     private readonly audit: AuditTrail,
   ) {}
 
@@ -91,6 +93,7 @@ export class GearService {
         marks,
         factsChanged: factsChange(before, { ...before, ...input, marks: marks.map(viewed) }),
       });
+      await this.forecasts.renew(trx, [gearId]);
       const after = await this.found(trx, gearId);
       const places = await this.teams.whereabouts(trx);
       await this.audit.note(trx, actor, {
@@ -166,7 +169,7 @@ export const gearName = ({ tag, name }: Pick<GearView, 'tag' | 'name'>): string 
 
 /** A piece as the trail tells it: marks by their words, kit and vehicle by their names, no inner numbers. */
 export function told(piece: GearView, { kitNames, vehicleNames }: Whereabouts): object {
-  const { gearId: _id, inspection: _inspection, away: _away, kitId = '', vehicleId = '', marks, ...rest } = piece;
+  const { gearId: _id, inspection: _inspection, away: _away, pullsUsedUpOn: _usedUp, kitId = '', vehicleId = '', marks, ...rest } = piece;
   return {
     ...rest,
     kit: kitNames.get(kitId),
@@ -184,7 +187,7 @@ export function factsChange(before: GearView, after: GearView): boolean {
 
 export function columnsOf(input: GearInput): GearColumns {
   const { tag, kind, name, state, overloadsSinceInspection, attributes, marks: _rowsOfTheirOwn, ...optional } = input;
-  const { maker, model, owner, kitId, vehicleId, madeOn, boughtOn, firstUsedOn, renewedUntil, note, ...rest } = optional;
+  const { maker, model, batch, owner, kitId, vehicleId, madeOn, boughtOn, firstUsedOn, renewedUntil, note, ...rest } = optional;
   nothingLeft(rest);
   return {
     tag,
@@ -193,6 +196,7 @@ export function columnsOf(input: GearInput): GearColumns {
     state,
     maker: maker ?? null,
     model: model ?? null,
+    batch: batch ?? null,
     owner: owner ?? null,
     kit_id: kitId ?? null,
     vehicle_id: vehicleId ?? null,

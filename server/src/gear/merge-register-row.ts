@@ -17,6 +17,7 @@ export function registerRowOf(gear: GearView, { kitNames, vehicleNames }: Wherea
   const optional: OptionalOf<RegisterRow> = {
     maker: gear.maker,
     model: gear.model,
+    batch: gear.batch,
     owner: gear.owner,
     kit: gear.kitId && kitNames.get(gear.kitId),
     vehicle: gear.vehicleId && vehicleNames.get(gear.vehicleId),

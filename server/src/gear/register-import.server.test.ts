@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { parse } from 'csv-parse/sync';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { base64, startTestServer, type TestServer } from '../testing/test-server.ts';
 
@@ -101,6 +102,32 @@ describe('bringing a register in', () => {
     // Pieces that other tests made may wait for a ton that was confirmed for their maker since.
     expect(rows.filter(({ outcome, tag }: Row) => outcome !== 'unchanged' && !String(tag).startsWith('T-'))).toEqual([]);
     expect(rows.length).toBeGreaterThanOrEqual(82);
+  });
+
+  it('tells counters and last figures beside it, which its own import passes over', async () => {
+    const { body: page } = await server.http.get('/api/v1/gear?limit=500').expect(200);
+    const piece = page.items.find(
+      ({ kind, state, marks }: { kind: string; state: string; marks: unknown[] }) =>
+        kind === 'tree-strap' && state === 'in-use' && marks.length > 0,
+    );
+    const load = (change: object) =>
+      server.http
+        .post('/api/v1/loads')
+        .send({ recordId: randomUUID(), gearId: piece.gearId, plannedN: 1000, pulls: 2, ...change })
+        .expect(201);
+    const { body: first } = await load({ on: '2026-01-02', plannedN: 4000 });
+    await load({ on: '2026-01-10' });
+    const { body: wrong } = await load({ on: '2026-01-11', plannedN: 9000 });
+    await load({ on: '2026-01-09', plannedN: 500, corrects: wrong.recordId, note: 'Another day' });
+    const { text } = await server.http.get('/api/v1/gear/export.csv').expect(200);
+    const rows: Record<string, string>[] = parse(text, { columns: true });
+    const own = rows.find((row) => row.tag === piece.tag);
+    expect(own).toMatchObject({ pulls_logged: '6', last_load_n: '1000', last_load_on: '2026-01-10' });
+    expect(Number(own?.hardest_share_of_limit)).toBeCloseTo(4000 / first.wllN, 12);
+    const shackle = rows.find(({ last_measured }) => last_measured?.startsWith('Bow diameter where worn most:'));
+    expect(shackle?.last_measured).toMatch(/^Bow diameter where worn most: 0\.0\d+ m on \d{4}-\d{2}-\d{2}(; |$)/);
+    const { rows: again } = await preview(text);
+    expect(again.filter(({ tag: code, outcome }: Row) => code === piece.tag && outcome !== 'unchanged')).toEqual([]);
   });
 
   it('takes a person’s word for what a column is', async () => {

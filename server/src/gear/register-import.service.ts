@@ -16,6 +16,7 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { conflict, invalid } from '../http/problem.ts';
+import { Forecasts } from '../sheets/forecasts.ts';
 import { TeamRepository } from '../team/team.repository.ts';
 import { type Asked, Tasks } from '../threads/tasks.ts';
 import { type Run, threadFile, WorkerPool } from '../threads/worker-pool.ts';
@@ -25,10 +26,13 @@ import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
 import { gearInputOf, registerRowOf } from './merge-register-row.ts';
 import type { PreviewInput } from './preview-register.worker.ts';
 import type { ReadInput, ReadOutcome, ReadRegister } from './read-register.ts';
+import { figureColumns, registerFigures } from './register-figures.ts';
 
 const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
 const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
 const PREVIEW = threadFile<PreviewInput, Uint8Array>(import.meta.url, './preview-register.worker');
+
+type WrittenRow = { readonly [column: string]: string | undefined };
 
 /** Pieces that are read or written before others are answered. */
 const AT_ONCE = 200;
@@ -48,6 +52,7 @@ export class RegisterImportService {
     private readonly database: TeamDatabase,
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
+    private readonly forecasts: Forecasts,
     private readonly audit: AuditTrail,
     private readonly pool: WorkerPool,
     private readonly tasks: Tasks,
@@ -87,9 +92,9 @@ export class RegisterImportService {
 
   async exportCsv(actor: Actor): Promise<string> {
     const rows = await this.database.inTeamAtOneMoment(actor.teamId, (trx) => this.written(trx));
-    const used = exportColumns
-      .map(({ key }) => key)
-      .filter((key) => ['tag', 'class', 'name'].includes(key) || rows.some((row) => row[key] !== undefined));
+    const used = [...exportColumns.map(({ key }) => key), ...figureColumns].filter(
+      (key) => ['tag', 'class', 'name'].includes(key) || rows.some((row) => row[key] !== undefined),
+    );
     let text = stringify([used]);
     for (let first = 0; first < rows.length; first += AT_ONCE) {
       const some = rows.slice(first, first + AT_ONCE);
@@ -100,12 +105,16 @@ export class RegisterImportService {
   }
 
   /** The whole register as rows of a file, read a part at a time, so that others are answered between. */
-  private async written(trx: TeamTransaction): Promise<readonly ReturnType<typeof writeRegisterRow>[]> {
+  private async written(trx: TeamTransaction): Promise<readonly WrittenRow[]> {
     const whereabouts = await this.teams.whereabouts(trx);
-    const rows: ReturnType<typeof writeRegisterRow>[] = [];
+    const rows: WrittenRow[] = [];
     for (let after: string | undefined; ; ) {
       const part = await this.repository.page(trx, { limit: AT_ONCE, ...(after !== undefined && { after }) });
-      rows.push(...part.map((gear) => writeRegisterRow(registerRowOf(gear, whereabouts))));
+      const figures = await registerFigures(
+        trx,
+        part.map(({ gearId }) => gearId),
+      );
+      rows.push(...part.map((gear) => ({ ...writeRegisterRow(registerRowOf(gear, whereabouts)), ...figures.get(gear.gearId) })));
       if (part.length < AT_ONCE) return rows;
       after = part.at(-1)?.tag;
     }
@@ -159,6 +168,10 @@ export class RegisterImportService {
       inspectionIsNew && row.inspection ? [{ gearId, ...row.inspection }] : [],
     );
     await this.repository.addInspections(trx, actor, inspections);
+    await this.forecasts.renew(
+      trx,
+      changed.map(({ gearId }) => gearId),
+    );
     await this.noteImport(trx, actor, [...fresh, ...changed]);
     return {
       created: fresh.length,

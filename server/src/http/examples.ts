@@ -7,6 +7,8 @@ export interface Example {
   /** In the path and behind the question mark. */
   readonly parameters?: { readonly [name: string]: string };
   readonly body?: object;
+  /** What is sent as a file, where the body is one. */
+  readonly file?: string;
 }
 
 const PERSON = '3b0f2a6e-5c7d-4f57-9a52-0c1f6b7a9e01';
@@ -22,6 +24,9 @@ const DEVICE = 'a4f2f0f6-3d55-4d0c-8a43-5a3d1b8c7f02';
 const OTHER_DEVICE = 'c2b7e9d4-18a6-4f0e-b1cb-9e2f4d7a6b13';
 const PHOTO = 'b0624159-7e50-4298-9163-c3af908b7c01';
 const PLAN = 'c173526a-8f61-43a9-a274-d4b0a19c8d01';
+const LINE = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f09';
+const INCIDENT = 'f4a86591-b294-46dc-95a7-07e3d4cf9e01';
+const SERIES = 'e3957480-a183-45cb-8496-f6d2c3be9e01';
 const LAYOUT = 'd284637b-9072-44ba-b385-e5c1b2ad9e01';
 
 /** What only an earlier answer tells, as it stands in the document. */
@@ -285,9 +290,74 @@ export const examples: readonly Example[] = [
   { operation: 'listRounds' },
   { operation: 'takeRoundOver', parameters: { roundId: ROUND }, body: { deviceId: OTHER_DEVICE } },
   { operation: 'putRoundAway', parameters: { roundId: ROUND, deviceId: OTHER_DEVICE } },
+  {
+    operation: 'addIncident',
+    body: {
+      incidentId: INCIDENT,
+      on: '2026-01-15',
+      kind: 'near-miss',
+      words: 'The strap slid up the trunk as the line came tight; nobody stood near.',
+      place: 'The ford below the quarry',
+      told: 'The owner of the vehicle',
+      pieces: [{ gearId: OTHER_STRAP, takenOut: false }],
+    },
+  },
+  {
+    operation: 'addFollowUp',
+    parameters: { incidentId: INCIDENT },
+    body: {
+      followUpId: 'f4a86591-b294-46dc-95a7-07e3d4cf9e02',
+      words: 'Straps go on below knee height, and one looks at them again at first tension.',
+    },
+  },
+  { operation: 'getIncident', parameters: { incidentId: INCIDENT } },
+  { operation: 'listIncidents', parameters: { gearId: OTHER_STRAP } },
+  {
+    operation: 'addBreakTest',
+    body: {
+      testId: 'a5b97602-c3a5-47ed-86b8-18f4e5d0af01',
+      on: '2026-01-10',
+      kind: 'tree-strap',
+      maker: 'Dolmoor Cordage',
+      batch: 'K-1187',
+      loadN: 84_300,
+      failedFirst: 'Stitching of one eye',
+    },
+  },
+  { operation: 'listBreakTests', parameters: { gearId: STRAP } },
+  {
+    operation: 'createGear',
+    body: {
+      gearId: LINE,
+      tag: 'WL-90',
+      kind: 'winch-line-synthetic',
+      name: 'Spare winch line',
+      state: 'in-use',
+      marks: [{ asWritten: 'MBS 9 t', source: 'label' }],
+      attributes: { lengthM: 28, ropeDiameterM: 0.01, endMarkM: 22 },
+      overloadsSinceInspection: 0,
+    },
+  },
+  {
+    operation: 'addDiaryEntry',
+    parameters: { gearId: LINE },
+    body: {
+      entryId: 'b6ca8713-d4b6-48fe-97c9-2905f6e1b001',
+      on: '2026-01-12',
+      kind: 'cut-back',
+      metres: 1.5,
+      cutAt: 'hook',
+      note: 'Chafed at the thimble',
+    },
+  },
+  { operation: 'listDiary', parameters: { gearId: LINE } },
+  { operation: 'listOwnFigures' },
+  { operation: 'getSeason', parameters: { from: '2026-01-01', to: '2026-12-31' } },
   { operation: 'listDefects' },
   { operation: 'closeDefect', parameters: { defectId: TOLD.defect }, body: { how: 'Trimmed and looked at again.' } },
   { operation: 'getCare', parameters: { gearId: STRAP } },
+  { operation: 'getLife', parameters: { gearId: STRAP, limit: '50' } },
+  { operation: 'getWear', parameters: { gearId: STRAP } },
   { operation: 'quarantine', parameters: { gearId: STRAP }, body: { reason: 'Left on the battery overnight.' } },
   { operation: 'retire', parameters: { gearId: STRAP }, body: { reason: 'Acid in the fibres.', destroyed: 'Cut into short lengths.' } },
   { operation: 'createPlan', body: { planId: PLAN, name: 'Dunlin in the rushes', rig: RIG } },
@@ -318,6 +388,23 @@ export const examples: readonly Example[] = [
     parameters: { planId: PLAN },
     body: { pullId: 'd07f5a34-6f1f-4a43-9f8e-0b5c2f8a9e31', version: 2, on: '2026-01-15', pulls: 1, note: 'Came out at the first go' },
   },
+  { operation: 'listSeries', parameters: { planId: PLAN } },
+  {
+    operation: 'addSeries',
+    parameters: {
+      planId: PLAN,
+      seriesId: SERIES,
+      version: '2',
+      lineId: 'winch-line',
+      strand: '0',
+      on: '2026-01-15',
+      fileName: 'bog-below-the-quarry.csv',
+      pulls: '1',
+    },
+    file: 'time_s,tension_N\n0.0,0\n0.5,6200\n1.0,8150\n1.5,300\n',
+  },
+  { operation: 'getSeries', parameters: { seriesId: SERIES } },
+  { operation: 'getSeriesFile', parameters: { seriesId: SERIES } },
   { operation: 'setPlanState', parameters: { planId: PLAN }, body: { state: 'archived', version: 2 } },
   { operation: 'keepLayout', body: { layoutId: LAYOUT, name: 'Straight to a low strap', rig: HELD_RIG } },
   { operation: 'listLayouts' },

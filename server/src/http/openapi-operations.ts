@@ -72,6 +72,14 @@ function refusals(path: string, operation: Operation, namesBase: boolean) {
   };
 }
 
+type Content = Extract<NonNullable<Operation['requestBody']>, { readonly content: unknown }>['content'];
+
+/** What is sent, with its example: a document, or a file in a type of its own. */
+function shownIn(content: Content, { body, file }: (typeof examples)[number]): Content {
+  if (file === undefined) return { 'application/json': { ...content['application/json'], example: body } };
+  return Object.fromEntries(Object.entries(content).map(([type, media]) => [type, { ...media, example: file }]));
+}
+
 /** The operation with the first example of it: its body, and what stands in its address. */
 function withExample(operation: Operation): Operation {
   const example = examples.find((entry) => entry.operation === operation.operationId);
@@ -85,8 +93,6 @@ function withExample(operation: Operation): Operation {
   return {
     ...operation,
     ...(parameters && { parameters: parameters.map(shown) }),
-    ...(body && {
-      requestBody: { ...body, content: { 'application/json': { ...body.content['application/json'], example: example.body } } },
-    }),
+    ...(body && { requestBody: { ...body, content: shownIn(body.content, example) } }),
   };
 }

@@ -7,6 +7,7 @@ import type {
   InspectionListed,
   InspectionQuery,
   InspectionView,
+  PhotoSubject,
   StateChangeView,
 } from '@wainrope/contract';
 import { type GearClass, type Grade, inspectionAnswersCodec, inspectionSheetCodec, read } from '@wainrope/core';
@@ -247,9 +248,13 @@ export class InspectionRepository {
   }
 
   /** The name of what a photo is of; nothing where the team has no such thing. */
-  async photoSubject(trx: TeamTransaction, kind: 'inspection' | 'vehicle' | 'hook-up', id: string): Promise<string | undefined> {
+  async photoSubject(trx: TeamTransaction, kind: PhotoSubject, id: string): Promise<string | undefined> {
     if (kind === 'vehicle') return (await trx.selectFrom('vehicle').select('name').where('vehicle_id', '=', id).executeTakeFirst())?.name;
     if (kind === 'hook-up') return (await trx.selectFrom('hook_up').select('model').where('entry_id', '=', id).executeTakeFirst())?.model;
+    if (kind === 'incident') {
+      const row = await trx.selectFrom('incident').select(['kind', 'happened_on']).where('incident_id', '=', id).executeTakeFirst();
+      return row && `${row.kind} on ${row.happened_on}`;
+    }
     const inspected = await this.listed(trx).where('i.inspection_id', '=', id).executeTakeFirst();
     return inspected && `${inspected.tag} ${inspected.name}`;
   }

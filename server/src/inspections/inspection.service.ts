@@ -29,13 +29,14 @@ import { pullsOf } from '../gear/counters.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { gearName } from '../gear/gear.service.ts';
 import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
+import { Forecasts } from '../sheets/forecasts.ts';
+import { SheetRepository } from '../sheets/sheet.repository.ts';
 import { refuseForOthers } from './confirmed-by.ts';
 import { defectsOf, recoveredPoints } from './defects-of.ts';
 import { doneAt } from './done-at.ts';
 import { refuseFull } from './full-inspection.ts';
 import { InspectionRepository } from './inspection.repository.ts';
 import { returnRefusal } from './returning.ts';
-import { SheetRepository } from './sheet.repository.ts';
 
 /** A device's clock may be ahead, so that just before midnight it says tomorrow, milliseconds. */
 const CLOCKS_APART_MS = 15 * 60_000;
@@ -62,6 +63,7 @@ export class InspectionService {
     private readonly repository: InspectionRepository,
     private readonly sheets: SheetRepository,
     private readonly gear: GearRepository,
+    private readonly forecasts: Forecasts,
     private readonly audit: AuditTrail,
     private readonly trail: AuditRepository,
     private readonly clock: Clock,
@@ -185,6 +187,7 @@ export class InspectionService {
       ...(input.device && { done_at: made }),
     });
     await this.follow(trx, actor, weighed);
+    await this.forecasts.renew(trx, [piece.gearId]);
     await this.gear.settle(trx, actor, piece, {
       state,
       overloadsSinceInspection: overloads,

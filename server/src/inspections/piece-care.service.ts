@@ -30,7 +30,12 @@ import { redrawn } from './photo-bytes.ts';
 const PHOTO_MAX_SIDE = 2400;
 const THUMBNAIL_MAX_SIDE = 320;
 
-const subjectWords = { inspection: 'the inspection', vehicle: 'the page', 'hook-up': 'the hook-up book entry' } as const;
+const subjectWords = {
+  inspection: 'the inspection',
+  vehicle: 'the page',
+  'hook-up': 'the hook-up book entry',
+  incident: 'the record',
+} as const;
 
 const stateActions: { readonly [S in GearState]: string } = {
   'in-use': 'returned to use',

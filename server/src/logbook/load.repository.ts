@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import type { LoadQuery, LoadView } from '@wainrope/contract';
-import type { Insertable } from 'kysely';
+import type { LoadQuery, LoadSummary, LoadView } from '@wainrope/contract';
+import type { CycleBin } from '@wainrope/core';
+import { type Insertable, sql } from 'kysely';
 import { given } from '../database/rows.ts';
 import type { LoadRecordTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -35,6 +36,30 @@ export class LoadRepository {
     return { items: shown.map(loadView), ...(rows.length > limit && last && { next: `${last.pulled_on} ${last.recorded_no}` }) };
   }
 
+  /** What a piece has been through in all; records that were corrected do not count. */
+  async summary(
+    trx: TeamTransaction,
+    gearId: string,
+  ): Promise<Omit<LoadSummary, 'usageIndex' | 'cycles'> & { cycles: readonly CycleBin[] }> {
+    const { rows } = await sql<TotalRow>`
+      with counted as (select * from load_record l where l.gear_id = ${gearId}
+        and not exists (select 1 from load_record c where c.corrects = l.record_id))
+      select count(*)::int as records, coalesce(sum(pulls), 0)::int as pulls, max(happened_n / nullif(wll_n, 0)) as share, max(recorded_at) as last_at,
+        (select coalesce(jsonb_agg(jsonb_build_object('bin', bin, 'cycles', cycles) order by bin), '[]') from (
+          select (e ->> 'bin')::int as bin, sum((e ->> 'cycles')::float8) as cycles
+          from counted cross join lateral jsonb_array_elements(cycles) e group by 1) b) as cycles
+      from counted`.execute(trx);
+    const [row] = rows;
+    if (!row) throw new Error('Broken invariant: an aggregate gives one row');
+    return {
+      records: row.records,
+      pulls: row.pulls,
+      cycles: row.cycles,
+      ...given('largestShare', row.share),
+      ...given('lastAt', row.last_at?.toISOString()),
+    };
+  }
+
   async byId(trx: TeamTransaction, recordId: string): Promise<LoadView | undefined> {
     const row = await this.loads(trx).where('l.record_id', '=', recordId).executeTakeFirst();
     return row && loadView(row);
@@ -44,9 +69,21 @@ export class LoadRepository {
     return (await this.loads(trx).where('l.pull_id', '=', pullId).orderBy('l.recorded_no').execute()).map(loadView);
   }
 
+  async ofSeries(trx: TeamTransaction, seriesId: string): Promise<LoadView[]> {
+    return (await this.loads(trx).where('l.series_id', '=', seriesId).orderBy('l.recorded_no').execute()).map(loadView);
+  }
+
   async add(trx: TeamTransaction, row: Insertable<LoadRecordTable>): Promise<void> {
     await trx.insertInto('load_record').values(row).execute();
   }
+}
+
+interface TotalRow {
+  readonly records: number;
+  readonly pulls: number;
+  readonly share: number | null;
+  readonly last_at: Date | null;
+  readonly cycles: readonly CycleBin[];
 }
 
 interface LoadRow extends Omit<LoadRecordTable, 'cycles' | 'recorded_at' | 'recorded_no'> {
@@ -77,6 +114,7 @@ function loadView(row: LoadRow): LoadView {
     ...given('planId', row.plan_id),
     ...given('planName', row.plan_name),
     ...given('note', row.note),
+    ...given('seriesId', row.series_id),
     ...given('corrects', row.corrects),
     ...given('correctedBy', row.corrected_by),
   };

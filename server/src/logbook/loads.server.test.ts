@@ -109,6 +109,28 @@ describe('a load record', () => {
     expect(days).toEqual(['2026-01-12', '2026-01-12', '2026-01-11', '2026-01-10']);
     await server.http.get(`/api/v1/gear/${gearId}/loads?before=yesterday`).expect(422);
   });
+  it('is added up with the others that count: pulls, the hardest, cycles and what they come to', async () => {
+    const gearId = await strap();
+    const listed = async () => (await server.http.get(`/api/v1/gear/${gearId}/loads`).expect(200)).body;
+    expect((await listed()).summary).toEqual({ records: 0, pulls: 0, cycles: [], usageIndex: 0 });
+    const first = await add(load(gearId, { pulls: 2 }));
+    const wrong = await add(load(gearId, { plannedN: 30_000 }));
+    await add(load(gearId, { plannedN: 20_000, corrects: wrong.recordId, note: 'Twenty, not thirty' }));
+    const { summary } = await listed();
+    // 10 kN and 20 kN of 98.07 kN: from 10 % and from 20 %.
+    expect(summary).toMatchObject({
+      records: 2,
+      pulls: 3,
+      cycles: [
+        { fromPercent: 10, cycles: 2 },
+        { fromPercent: 20, cycles: 1 },
+      ],
+    });
+    expect(summary.largestShare).toBeCloseTo(20_000 / first.wllN, 12);
+    expect(summary.usageIndex).toBeCloseTo(2 * 0.12 ** 8 + 0.22 ** 8, 15);
+    const { body } = await server.http.get(`/api/v1/gear/${gearId}/loads?before=${encodeURIComponent('2026-01-15 999')}`).expect(200);
+    expect(body).not.toHaveProperty('summary');
+  });
   it('counts the pulls of a stretch rope', async () => {
     const gearId = await strap({ kind: 'stretch-rope', name: 'Test rope', attributes: { lengthM: 9, pullsUsed: 4 } });
     await add(load(gearId, { pulls: 3 }));
@@ -181,6 +203,19 @@ describe('a load record that was wrong', () => {
     ]);
     expect(await pieceOf(gearId)).toMatchObject({ overloadsSinceInspection: 0, attributes: { pullsUsed: 1 } });
     await add(load(gearId, { corrects: wrong.recordId, note: 'Again' }), 409);
+  });
+  it('is held against the limit that the record had, though the piece has another by now', async () => {
+    const gearId = await strap();
+    const { recordId, wllN } = await add(load(gearId));
+    await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from membership limit 1");
+    // Another mark since: the limit of today is half of that day's.
+    const { inspection: _i, away: _a, factsRevision: _f, gearId: _g, pullsUsedUpOn: _p, ...piece } = await pieceOf(gearId);
+    await server.http
+      .put(`/api/v1/gear/${gearId}`)
+      .send({ ...piece, marks: [{ asWritten: 'MBS 5 t', source: 'label', basis: 'mbs' }] })
+      .expect(200);
+    expect((await add(load(gearId))).wllN).toBeLessThan(wllN);
+    expect((await add(load(gearId, { corrects: recordId, note: 'Mistyped' }))).wllN).toBe(wllN);
   });
   it('is a keeper’s to correct, and only by a record of the same piece', async () => {
     const [gearId, other] = [await strap(), await strap()];

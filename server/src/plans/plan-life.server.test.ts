@@ -4,10 +4,6 @@ import { Kysely, PostgresDialect } from 'kysely';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, migrations } from '../database/migrate.ts';
-import * as growth from '../database/migrations/0011-growth.ts';
-import * as entriesOfDevices from '../database/migrations/0012-entries-of-devices.ts';
-import * as benchRounds from '../database/migrations/0013-bench-rounds.ts';
-import * as loads from '../database/migrations/0014-loads.ts';
 import { startTestServer, type TestServer } from '../testing/test-server.ts';
 
 let server: TestServer;
@@ -124,10 +120,11 @@ async function asBefore(migration: string, deed: (run: (command: string, values?
   await owner.query('alter table plan_override enable trigger user');
   // What came after it goes too.
   const db = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: urls.ownerUrl, max: 1 }) }) });
-  await loads.down(db);
-  await benchRounds.down(db);
-  await entriesOfDevices.down(db);
-  await growth.down(db);
+  for (const [name, step] of Object.entries(migrations).reverse())
+    if (name >= '0011') {
+      if (!('down' in step)) throw new Error(`${name} cannot be taken back`);
+      await step.down(db);
+    }
   await db.destroy();
   await owner.query('drop trigger plans_using_it on gear; drop function pieces_have_changed(); drop table plan_standing');
   await owner.query('alter table hook_up drop column radius_m');

@@ -1,12 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplicationContext } from '@nestjs/common';
-import { type ExposureCreate, type GearView, type InspectionKind, may, type OutingCreate, type RegisterRow } from '@wainrope/contract';
+import {
+  type ExposureCreate,
+  type GearView,
+  type IncidentKind,
+  type InspectionKind,
+  may,
+  type OutingCreate,
+  type RegisterRow,
+} from '@wainrope/contract';
 import { addDays, addMonths, standardSheets } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { GearService } from '../gear/gear.service.ts';
 import { InspectionService } from '../inspections/inspection.service.ts';
 import { PieceCareService } from '../inspections/piece-care.service.ts';
+import { IncidentService } from '../logbook/incident.service.ts';
+import { LoadService } from '../logbook/load.service.ts';
 import { OutingService } from '../outings/outing.service.ts';
 import { PeopleService } from '../people/people.service.ts';
 import type { DemoRegister } from './demo-register.ts';
@@ -41,6 +51,37 @@ export interface HistoryFile {
     readonly fails?: string;
     readonly returns?: boolean;
     readonly note?: string;
+    readonly spoolState?: 'under-tension' | 'slack' | 'stacked';
+  }[];
+  /** How much of what each measure allows is used up at the last yearly inspection, by tag; without, a little. */
+  readonly worn: { readonly [tag: string]: number };
+  readonly loads: readonly {
+    readonly tag: string;
+    readonly by: string;
+    readonly daysAgo: number;
+    readonly plannedN: number;
+    readonly peakN?: number;
+    readonly pulls: number;
+    readonly place: string;
+    readonly note?: string;
+  }[];
+  /** Pulls by plans with a gauge on the line: which share of the planned line pull it showed. */
+  readonly measured: readonly {
+    readonly plan: string;
+    readonly by: string;
+    readonly daysAgo: number;
+    readonly ofPlanned: number;
+    readonly note: string;
+  }[];
+  readonly incidents: readonly {
+    readonly by: string;
+    readonly daysAgo: number;
+    readonly kind: IncidentKind;
+    readonly words: string;
+    readonly place: string;
+    readonly told: string;
+    readonly tags: readonly string[];
+    readonly changed: readonly { readonly by: string; readonly daysAgo: number; readonly words: string }[];
   }[];
 }
 
@@ -69,7 +110,9 @@ export async function liveThrough(app: INestApplicationContext, deeds: readonly 
 
 export function pastDeeds(past: Past, file: HistoryFile): readonly PastDeed[] {
   return [
-    ...past.register.rows.flatMap((row, index) => inspectionDeeds(past, row, { index, fails: file.lastFailed[row.tag] })),
+    ...past.register.rows.flatMap((row, index) =>
+      inspectionDeeds(past, row, { index, fails: file.lastFailed[row.tag], worn: file.worn[row.tag] }),
+    ),
     ...file.practice.map((entry) => practiceDeed(past, entry)),
     ...file.outings.flatMap((entry) => outingDeeds(past, entry)),
     ...file.care.map(({ tag, kind, daysAgo, note }) => {
@@ -81,6 +124,8 @@ export function pastDeeds(past: Past, file: HistoryFile): readonly PastDeed[] {
       return { on, does };
     }),
     ...file.checks.map((entry) => checkDeed(past, entry)),
+    ...file.loads.map((entry) => loadDeed(past, entry)),
+    ...file.incidents.flatMap((entry) => incidentDeeds(past, entry)),
   ];
 }
 
@@ -92,7 +137,7 @@ async function pieceOf({ app, person, register }: Past, tag: string): Promise<Ge
 function inspectionDeeds(
   past: Past,
   row: RegisterRow,
-  { index, fails }: { readonly index: number; readonly fails: string | undefined },
+  { index, fails, worn }: { readonly index: number; readonly fails: string | undefined; readonly worn: number | undefined },
 ): readonly PastDeed[] {
   const { inspection, tag } = row;
   if (!inspection) return [];
@@ -105,13 +150,16 @@ function inspectionDeeds(
     past.app.get(InspectionService).add(actor, pastInspection(await pieceOf(past, tag), input));
   const deeds = earlier.map(({ on, age }) => ({
     on,
-    does: () => add(byTurns, { on, age, index, nextDue: addMonths(on, Math.max(everyMonths, 12)) }),
+    does: () => add(byTurns, { on, age, index, ...(worn !== undefined && { worn }), nextDue: addMonths(on, Math.max(everyMonths, 12)) }),
   }));
   const { on, grade, nextDue, by } = inspection;
   const inspector = past.person(by?.split(' ')[0] ?? 'Isla');
   if (!may(inspector.role, 'inspection.full') || nextDue === undefined) return [...deeds, { on, does: () => past.register.bring([tag]) }];
   const failing = fails === undefined ? {} : { fails, ...(row.note !== undefined && { note: row.note }) };
-  return [...deeds, { on, does: () => add(inspector, { on, age: HISTORY_MONTHS, index, nextDue, grade, ...failing }) }];
+  return [
+    ...deeds,
+    { on, does: () => add(inspector, { on, age: HISTORY_MONTHS, index, nextDue, grade, ...(worn !== undefined && { worn }), ...failing }) },
+  ];
 }
 
 function practiceDeed(past: Past, { who, layout, monthsAgo, seenBy }: HistoryFile['practice'][number]): PastDeed {
@@ -146,7 +194,7 @@ function outingDeeds(past: Past, { name, to, tags, by, daysAgo, days, dueInDays 
   return [{ on, does: goes }, ...(days === undefined ? [] : [{ on: addDays(on, days), does: comesBack }])];
 }
 
-function checkDeed(past: Past, { tag, by, daysAgo, kind, fails, returns, note }: HistoryFile['checks'][number]): PastDeed {
+function checkDeed(past: Past, { tag, by, daysAgo, kind, fails, returns, note, spoolState }: HistoryFile['checks'][number]): PastDeed {
   const on = addDays(past.today, -daysAgo);
   const does = async () => {
     const piece = await pieceOf(past, tag);
@@ -165,8 +213,38 @@ function checkDeed(past: Past, { tag, by, daysAgo, kind, fails, returns, note }:
       sheetVersion: 0,
       answers: { points, measures: {}, notes: {} },
       ...(note !== undefined && { note }),
+      ...(spoolState && { spoolState }),
       ...full,
     });
   };
   return { on, does };
+}
+
+function loadDeed(past: Past, { tag, by, daysAgo, ...load }: HistoryFile['loads'][number]): PastDeed {
+  const on = addDays(past.today, -daysAgo);
+  const does = async () => {
+    const { gearId } = await pieceOf(past, tag);
+    return past.app.get(LoadService).add(past.person(by), { recordId: randomUUID(), gearId, on, ...load });
+  };
+  return { on, does };
+}
+
+function incidentDeeds(past: Past, { by, daysAgo, tags, changed, ...incident }: HistoryFile['incidents'][number]): readonly PastDeed[] {
+  const service = past.app.get(IncidentService);
+  const incidentId = randomUUID();
+  const on = addDays(past.today, -daysAgo);
+  const happens = () =>
+    service.add(past.person(by), {
+      incidentId,
+      on,
+      ...incident,
+      pieces: tags.map((tag) => ({ gearId: past.register.idOf(tag), takenOut: false })),
+    });
+  const later = changed.map(
+    (entry): PastDeed => ({
+      on: addDays(past.today, -entry.daysAgo),
+      does: () => service.addFollowUp(past.person(entry.by), incidentId, { followUpId: randomUUID(), words: entry.words }),
+    }),
+  );
+  return [{ on, does: happens }, ...later];
 }

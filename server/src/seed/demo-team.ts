@@ -10,6 +10,7 @@ import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearService } from '../gear/gear.service.ts';
 import { KitService } from '../kits/kit.service.ts';
+import { LoadService } from '../logbook/load.service.ts';
 import { PeopleService } from '../people/people.service.ts';
 import { PlanService } from '../plans/plan.service.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -58,18 +59,21 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
     if (!known) throw new Error(`The demo has no person called ${name}`);
     return known;
   };
+  const history = JSON.parse(await text('history.json')) as HistoryFile;
   const deeds = [
     ...later.map(({ joinedMonthsAgo, ...newcomer }) => ({
       on: addMonths(today, -joinedMonthsAgo),
       does: () => app.get(PeopleService).add(actor, newcomer),
     })),
     ...arrivals(register, began),
-    ...pastDeeds({ app, today, person, register }, JSON.parse(await text('history.json')) as HistoryFile),
+    ...pastDeeds({ app, today, person, register }, history),
   ];
   await liveThrough(app, deeds);
   await register.bring(register.rows.map(({ tag }) => tag));
   const idOfName = await idsByName(app, actor);
-  for (const name of demo.plans) await addPlan(app, actor, await text(join('plans', name)), idOfName);
+  const planIds = new Map<string, string>();
+  for (const name of demo.plans) planIds.set(name, await addPlan(app, actor, await text(join('plans', name)), idOfName));
+  for (const pull of history.measured) await pullDeed(app, person(pull.by), planIds.get(pull.plan) ?? '', { ...pull, today });
   // Last: until somebody can sign in, the next start takes it for cut short and begins anew.
   await openDemoAccounts(app, actor.teamId);
 }
@@ -130,12 +134,28 @@ async function idsByName(app: INestApplicationContext, actor: Actor): Promise<Re
 }
 
 /** Demo plans name pieces by tag and vehicles by name; the register's ids take their place. */
-async function addPlan(app: INestApplicationContext, actor: Actor, text: string, idOfName: ReadonlyMap<string, string>): Promise<void> {
+async function addPlan(app: INestApplicationContext, actor: Actor, text: string, idOfName: ReadonlyMap<string, string>): Promise<string> {
   const file = readRigFile(JSON.parse(text));
   if (!file.ok) throw new Error(`A demo plan is not readable: ${file.faults[0]?.path} ${file.faults[0]?.message}`);
   const { name, rig } = file.value.case;
   const named = JSON.parse(JSON.stringify(rig), (key, value) =>
     key === 'gearId' || key === 'vehicleId' ? (idOfName.get(value) ?? value) : value,
   ) as Rig;
-  await app.get(PlanService).create(actor, { planId: randomUUID(), name, rig: named });
+  const planId = randomUUID();
+  await app.get(PlanService).create(actor, { planId, name, rig: named });
+  return planId;
+}
+
+/** A pull by a plan with a gauge on its line, which showed a share of what was planned. */
+async function pullDeed(
+  app: INestApplicationContext,
+  actor: Actor,
+  planId: string,
+  { daysAgo, ofPlanned, note, today }: HistoryFile['measured'][number] & { readonly today: string },
+): Promise<void> {
+  const { version, fresh } = await app.get(PlanService).get(actor, planId);
+  const linePeakN = Math.round((fresh.report.plannedPullN ?? 0) * ofPlanned);
+  await app
+    .get(LoadService)
+    .logPull(actor, planId, { pullId: randomUUID(), version, on: addDays(today, -daysAgo), pulls: 1, linePeakN, note });
 }

@@ -18,6 +18,8 @@ export interface PastInspection {
   readonly note?: string;
   /** The point that failed. */
   readonly fails?: string;
+  /** How much of what each measure allows is used up at the last one; without, a little. */
+  readonly worn?: number;
 }
 
 /** Days of the yearly inspections before the last one, eldest first, none before the piece was first used. */
@@ -30,12 +32,12 @@ export function daysBefore(last: string, everyMonths: number, born: string): rea
 export function pastInspection(piece: GearView, past: PastInspection): InspectionCreate {
   const { on, age, index, nextDue, grade, note, fails } = past;
   const sheet = standardSheets[piece.kind];
-  const worn = grade === undefined ? index % WORN_EVERY === 0 && age > HISTORY_MONTHS / 3 : grade !== 'A';
+  const isWorn = grade === undefined ? index % WORN_EVERY === 0 && age > HISTORY_MONTHS / 3 : grade !== 'A';
   // A sheet that asks no more than whether a thing is there and works has no worn.
   const soft = sheet.points.length > 2 ? sheet.points.find(({ immediate }) => !immediate) : undefined;
   const answer = (id: string): PointAnswer => {
     if (id === fails) return 'fails';
-    return worn && fails === undefined && id === soft?.id ? 'worn' : 'ok';
+    return isWorn && fails === undefined && id === soft?.id ? 'worn' : 'ok';
   };
   const points = pointsOf(sheet, answer);
   const attributes = piece.attributes as { readonly [key: string]: unknown };
@@ -43,7 +45,7 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
     sheet.measures.flatMap(({ id, limit, newFrom }) => {
       const whenNew = newFrom === undefined ? undefined : attributes[newFrom];
       if (typeof whenNew !== 'number') return [];
-      const share = limit.value * 0.4 * (age / HISTORY_MONTHS) * ((index % 5) / 4);
+      const share = limit.value * (age / HISTORY_MONTHS) * (past.worn ?? 0.4 * ((index % 5) / 4));
       const value = limit.kind === 'loss' ? whenNew * (1 - share) : whenNew * (1 + share);
       return [[id, { value: Math.round(value * 1e5) / 1e5 }]];
     }),
@@ -54,8 +56,8 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
     kind: 'calendar',
     on,
     sheetVersion: 0,
-    answers: { points, measures, notes: worn && soft && fails === undefined ? { [soft.id]: 'a little, to be watched' } : {} },
-    grade: grade ?? (worn && soft ? 'B' : 'A'),
+    answers: { points, measures, notes: isWorn && soft && fails === undefined ? { [soft.id]: 'a little, to be watched' } : {} },
+    grade: grade ?? (isWorn && soft ? 'B' : 'A'),
     nextDue,
     ...(note !== undefined && { note }),
   };

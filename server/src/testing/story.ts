@@ -16,7 +16,7 @@ export interface Written {
   };
   readonly parameters?: readonly { readonly name: string; readonly in: string }[];
   readonly security?: readonly object[];
-  readonly requestBody?: { readonly content: { readonly 'application/json': { readonly example: object } } };
+  readonly requestBody?: { readonly content: { readonly [type: string]: { readonly example: object } } };
 }
 
 export const operationsOf = ({ paths }: OpenAPIObject): ReadonlyMap<string, Written> =>
@@ -62,8 +62,8 @@ export const success = ({ responses }: Written) => Number(Object.keys(responses)
 
 /** What runs only while something takes long. */
 const WHILE_IT_RUNS = ['getTask', 'stopTask'];
-/** Wants a rig with every piece of it: `loads.server.test.ts` sends it by the demo's. */
-const BY_A_WHOLE_RIG = ['logPull'];
+/** Want a rig with every piece of it: `loads.server.test.ts` and `series.server.test.ts` send them by the demo's. */
+const BY_A_WHOLE_RIG = ['logPull', 'addSeries', 'getSeries', 'getSeriesFile'];
 
 /** The examples of the API document, in the order in which they tell one story. */
 export const STORY: readonly Example[] = examples.filter(({ operation }) => ![...WHILE_IT_RUNS, ...BY_A_WHOLE_RIG].includes(operation));

@@ -21,6 +21,8 @@ export const tagTypes = [
   'Template',
   'Round',
   'Load',
+  'Incident',
+  'BreakTest',
   'Kit',
   'Outing',
   'Vehicle',

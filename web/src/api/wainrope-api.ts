@@ -1,5 +1,5 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
-import type { GearView, PlanSummary, Problem } from '@wainrope/contract';
+import type { GearView, PlanSummary, Problem, SeriesCreate, SeriesView } from '@wainrope/contract';
 import { keptRead, NEVER_KEPT, NOT_READ_HERE } from '../kept/keep-reads.ts';
 import { tagTypes } from './base-api.ts';
 import { generatedApi } from './generated/wainrope-api.ts';
@@ -75,6 +75,18 @@ export const wainropeApi = generatedApi
       putRoundAway: { invalidatesTags: after(['Round']) },
       listLoads: { providesTags: ['Load'] },
       addLoad: { invalidatesTags: after(['Load', ...afterCare]) },
+      listDiary: { providesTags: ['Inspection', 'Gear'] },
+      addDiaryEntry: { invalidatesTags: after(afterCare) },
+      listBreakTests: { providesTags: ['BreakTest', 'Gear'] },
+      addBreakTest: { invalidatesTags: after(['BreakTest', 'Audit']) },
+      listIncidents: { providesTags: ['Incident'] },
+      getIncident: { providesTags: ['Incident'] },
+      addIncident: { invalidatesTags: after(['Incident', ...afterCare]) },
+      addFollowUp: { invalidatesTags: after(['Incident', 'Audit']) },
+      listOwnFigures: { providesTags: ['Load'] },
+      getSeason: { providesTags: ['Incident', 'Load', 'Inspection', 'Outing'] },
+      listSeries: { providesTags: ['Load'] },
+      getSeries: { providesTags: ['Load'] },
       logPull: { invalidatesTags: after(['Load', ...afterCare]) },
       listSheets: { providesTags: ['Template'] },
       saveSheet: { invalidatesTags: after(['Template', 'Audit']) },
@@ -82,13 +94,15 @@ export const wainropeApi = generatedApi
       getInspection: { providesTags: ['Inspection'] },
       addInspection: { invalidatesTags: after(afterCare) },
       getCare: { providesTags: ['Inspection'] },
+      getLife: { providesTags: ['Inspection', 'Load', 'Incident', 'Outing'] },
+      getWear: { providesTags: ['Inspection'] },
       quarantine: { invalidatesTags: after(afterCare) },
       retire: { invalidatesTags: after(afterCare) },
       correctCounter: { invalidatesTags: after(afterCare) },
       addExposure: { invalidatesTags: after(afterCare) },
       listDefects: { providesTags: ['Inspection'] },
       closeDefect: { invalidatesTags: after(['Inspection', 'Audit']) },
-      addPhoto: { invalidatesTags: after(['Inspection', 'Vehicle']) },
+      addPhoto: { invalidatesTags: after(['Inspection', 'Vehicle', 'Incident']) },
       getGear: { providesTags: ['Gear'] },
       createGear: { invalidatesTags: after(['Gear', 'Audit']) },
       changeGear: { invalidatesTags: after(['Gear', 'Plan', 'Audit']) },
@@ -99,6 +113,16 @@ export const wainropeApi = generatedApi
   })
   .injectEndpoints({
     endpoints: (build) => ({
+      /** A recorder's file is the body itself: the browser reads it as it sends it. */
+      bringSeries: build.mutation<SeriesView, { readonly planId: string; readonly series: SeriesCreate; readonly file: Blob }>({
+        invalidatesTags: after(['Load', ...afterCare]),
+        query: ({ planId, series, file }) => ({
+          url: `/api/v1/plans/${planId}/series`,
+          method: 'POST',
+          params: series,
+          body: new Blob([file], { type: 'text/csv' }),
+        }),
+      }),
       /** The whole register: its first page, and the others, where there are any, side by side. */
       wholeRegister: build.query<readonly GearView[], void>({
         providesTags: ['Gear'],
@@ -173,7 +197,21 @@ export const {
   useSaveSheetMutation,
   useGetInspectionQuery,
   useAddInspectionMutation,
+  useBringSeriesMutation,
+  useAddDiaryEntryMutation,
+  useListDiaryQuery,
+  useAddBreakTestMutation,
+  useListBreakTestsQuery,
+  useAddIncidentMutation,
+  useAddFollowUpMutation,
+  useGetIncidentQuery,
+  useListIncidentsQuery,
+  useGetSeasonQuery,
+  useListOwnFiguresQuery,
   useGetCareQuery,
+  useGetSeriesQuery,
+  useGetLifeQuery,
+  useGetWearQuery,
   useQuarantineMutation,
   useRetireMutation,
   useAddExposureMutation,

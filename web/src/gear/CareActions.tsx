@@ -10,11 +10,11 @@ import {
   useQuarantineMutation,
   useRetireMutation,
 } from '../api/wainrope-api.ts';
+import { exposureWords } from '../register/care-words.ts';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
-import { exposureWords } from './care-words.ts';
 
 type Doing = 'exposure' | 'quarantine' | 'retire' | 'counter' | undefined;
 

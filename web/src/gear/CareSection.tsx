@@ -2,11 +2,11 @@ import type { DefectView, ExposureView, GearView, InspectionListed, StateChangeV
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useGetCareQuery } from '../api/wainrope-api.ts';
+import { exposureWords, kindWords } from '../register/care-words.ts';
+import { stateWords } from '../register/gear-words.ts';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { CareActions } from './CareActions.tsx';
-import { exposureWords, kindWords } from './care-words.ts';
-import { stateWords } from './gear-words.ts';
 
 /** How a piece is cared for: inspections, defects, exposure, states, and what may be done about them. */
 export function CareSection({ gear, today }: { readonly gear: GearView; readonly today: string }) {

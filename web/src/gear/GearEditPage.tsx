@@ -4,14 +4,14 @@ import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
 import { VehicleOptions } from '../fields/VehicleOptions.tsx';
+import { stateWords } from '../register/gear-words.ts';
+import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
-import { stateWords } from './gear-words.ts';
 import { MarkFields } from './MarkFields.tsx';
 import { useGearSave } from './use-gear-save.ts';
-import { useTeam } from './use-register.ts';
 
 export function GearEditPage() {
   const { gearId } = useParams();
@@ -112,6 +112,7 @@ type PlainField = Exclude<
 const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; readonly type: 'text' | 'date' } } = {
   maker: { label: 'Maker', type: 'text' },
   model: { label: 'Model', type: 'text' },
+  batch: { label: 'Batch or lot', type: 'text' },
   owner: { label: 'Owner', type: 'text' },
   madeOn: { label: 'Made', type: 'date' },
   boughtOn: { label: 'Bought', type: 'date' },

@@ -3,12 +3,12 @@ import { Download, Plus, Upload } from 'lucide-react';
 import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
+import { stateWords } from '../register/gear-words.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
 import { GearTable } from './GearTable.tsx';
 import { filterOf, filterPieces, type GearFilter } from './gear-filter.ts';
-import { stateWords } from './gear-words.ts';
-import { type RegisterPiece, useRegister } from './use-register.ts';
 
 /** The search field: what is typed stands at once, the link follows a moment later. */
 function useSearchText(params: URLSearchParams, set: (key: string, value: string) => void) {

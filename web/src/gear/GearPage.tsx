@@ -22,15 +22,19 @@ import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useListAuditOfQuery } from '../api/wainrope-api.ts';
+import { BreakTests } from '../logbook/BreakTests.tsx';
+import { DiarySection } from '../logbook/DiarySection.tsx';
+import { LifeSection } from '../logbook/LifeSection.tsx';
 import { LoadSection } from '../logbook/LoadSection.tsx';
+import { stateWords } from '../register/gear-words.ts';
+import { useTeam } from '../register/use-register.ts';
 import { Explained } from '../shell/Explained.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { TrailList } from '../team/TrailList.tsx';
+import { WearSection } from '../wear/WearSection.tsx';
 import { CareSection } from './CareSection.tsx';
-import { stateWords } from './gear-words.ts';
-import { useTeam } from './use-register.ts';
 
 export function GearPage() {
   const { gearId = '' } = useParams();
@@ -56,6 +60,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
   const facts: readonly (readonly [string, string | undefined])[] = [
     ['Class', gearClasses[gear.kind].label],
     ['Maker', [gear.maker, gear.model].filter(Boolean).join(', ')],
+    ['Batch', gear.batch],
     ['Owner', gear.owner],
     ['Where', [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ')],
     ['Checked out', gear.away && `with ${gear.away.holder} since ${gear.away.since.slice(0, 10)}`],
@@ -93,8 +98,12 @@ function Sheet({ gear }: { readonly gear: GearView }) {
           <Attributes gear={gear} />
         </div>
       </div>
+      {team && <LifeSection gearId={gear.gearId} tag={gear.tag} today={team.today} />}
       <CareSection gear={gear} today={team?.today ?? ''} />
+      <WearSection gearId={gear.gearId} tag={gear.tag} />
       {team && <LoadSection gear={gear} today={team.today} decimal={team.decimalMark} />}
+      {team && <DiarySection gear={gear} today={team.today} decimal={team.decimalMark} />}
+      {team && <BreakTests gear={gear} today={team.today} decimal={team.decimalMark} />}
       {may('audit.of-one') && <History gearId={gear.gearId} />}
     </>
   );

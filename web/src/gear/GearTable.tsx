@@ -12,11 +12,11 @@ import { gearClasses } from '@wainrope/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type KeyboardEvent, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { inspectionWords, limitWords, stateWords, whereWords } from '../register/gear-words.ts';
+import type { RegisterPiece } from '../register/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { useNarrow } from '../shell/use-media.ts';
-import { inspectionWords, limitWords, stateWords, whereWords } from './gear-words.ts';
-import type { RegisterPiece } from './use-register.ts';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, RegisterPiece>();

@@ -1,5 +1,5 @@
 import { gearClasses } from '@wainrope/core';
-import type { RegisterPiece } from './use-register.ts';
+import type { RegisterPiece } from '../register/use-register.ts';
 
 export interface GearFilter {
   readonly search: string;
@@ -27,6 +27,7 @@ export function filterPieces(pieces: readonly RegisterPiece[], { search, kind, s
       gearClasses[gear.kind].label,
       gear.maker,
       gear.model,
+      gear.batch,
       gear.owner,
       gear.note,
       kitName,

@@ -4,8 +4,8 @@ import { useMemo, useState } from 'react';
 import type { UseFormHandleSubmit } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { problemOf, useChangeGearMutation, useCreateGearMutation } from '../api/wainrope-api.ts';
+import { useTeam } from '../register/use-register.ts';
 import { type FormFault, type GearFormValues, inputOf } from './gear-form-values.ts';
-import { useTeam } from './use-register.ts';
 
 /** Faults that the contract's own rules find, as the server would. */
 function contractFaults(input: GearInput): readonly FormFault[] {

@@ -4,18 +4,17 @@ import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
-import { kindWords } from '../gear/care-words.ts';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
 import { takeBack } from '../outbox/unsent.ts';
+import { kindWords } from '../register/care-words.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
+import { Answers } from './Answers.tsx';
 import { type DraftOutcome, draftOutcome, requestOf } from './draft-outcome.ts';
-import { MeasureRow } from './MeasureRow.tsx';
 import { PhotoStrip } from './PhotoStrip.tsx';
 import { PieceHead } from './PieceHead.tsx';
-import { PointRow } from './PointRow.tsx';
 import { TakenOver } from './RoundsElsewhere.tsx';
 import { useDraft, useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
@@ -256,54 +255,6 @@ function Settled({ draft, found }: { readonly draft: BenchDraft; readonly found:
     </p>
   );
 }
-
-interface AnswersProps {
-  readonly piece: GearView;
-  readonly sheet: SheetInForce['sheet'];
-  readonly draft: BenchDraft;
-  readonly decimal: '.' | ',';
-  readonly change: ReturnType<typeof useDraft>['change'];
-  readonly pass: () => void;
-}
-
-/** What is looked at and measured, each with what was answered. */
-function Answers({ piece, sheet, draft, decimal, change, pass }: AnswersProps) {
-  const attributes = piece.attributes as { readonly [key: string]: unknown };
-  return (
-    <>
-      <div className="flex flex-wrap items-center gap-3 pt-4">
-        <h2 className="text-xl">Look for</h2>
-        <button type="button" className="action min-h-12 text-lg" onClick={pass}>
-          All in order, but for what is answered (A)
-        </button>
-      </div>
-      {sheet.points.map((point) => (
-        <PointRow
-          key={point.id}
-          point={point}
-          answer={draft.points[point.id]}
-          note={draft.notes[point.id] ?? ''}
-          answered={(answer) => change(({ points }) => ({ points: { ...points, [point.id]: answer } }))}
-          noted={(note) => change(({ notes }) => ({ notes: { ...notes, [point.id]: note } }))}
-        />
-      ))}
-      {sheet.measures.length > 0 && <h2 className="pt-5 text-xl">Measure</h2>}
-      {sheet.measures.map((measure) => (
-        <MeasureRow
-          key={measure.id}
-          measure={measure}
-          known={numberOr(measure.newFrom === undefined ? undefined : attributes[measure.newFrom])}
-          typed={draft.measures[measure.id]?.typed ?? ''}
-          typedNew={draft.measures[measure.id]?.typedNew ?? ''}
-          decimal={decimal}
-          changed={(value) => change(({ measures }) => ({ measures: { ...measures, [measure.id]: value } }))}
-        />
-      ))}
-    </>
-  );
-}
-
-const numberOr = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
 
 type Change = ReturnType<typeof useDraft>['change'];
 

@@ -1,6 +1,6 @@
 import { dueOf, type PieceDue } from '@wainrope/contract';
 import { Link } from 'react-router';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useAddress } from '../shell/use-address.ts';

@@ -4,12 +4,12 @@ import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useGetInspectionQuery } from '../api/wainrope-api.ts';
-import { kindWords } from '../gear/care-words.ts';
+import { kindWords } from '../register/care-words.ts';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
+import { limitWords, shareWords, valueWords } from '../wear/measure-words.ts';
 import { answerWords } from './inspection-words.ts';
-import { limitWords, shareWords, valueWords } from './measure-words.ts';
 
 /** One inspection as it was made, with the sheet it was made by. */
 export function InspectionPage() {

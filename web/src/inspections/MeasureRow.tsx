@@ -1,5 +1,5 @@
-import { type DecimalMark, measuredShare, type SheetMeasure } from '@wainrope/core';
-import { limitWords, measureUnits, shareWords } from './measure-words.ts';
+import { type DecimalMark, type MeasuredShare, measuredShare, type SheetMeasure } from '@wainrope/core';
+import { limitWords, measureUnits, shareWords } from '../wear/measure-words.ts';
 import { readMeasure } from './read-measure.ts';
 
 interface MeasureRowProps {
@@ -8,11 +8,13 @@ interface MeasureRowProps {
   readonly typed: string;
   readonly typedNew: string;
   readonly decimal: DecimalMark;
+  /** What is to be asked about a value, where something is. */
+  readonly ask?: ((value: number) => string | undefined) | undefined;
   readonly changed: (value: { readonly typed: string; readonly typedNew: string }) => void;
 }
 
 /** A measured value beside new and limit, with what it amounts to while it is typed. */
-export function MeasureRow({ measure, known, typed, typedNew, decimal, changed }: MeasureRowProps) {
+export function MeasureRow({ measure, known, typed, typedNew, decimal, ask, changed }: MeasureRowProps) {
   const { label, quantity, limit, source } = measure;
   const value = readMeasure(quantity, typed, decimal);
   const given = readMeasure(quantity, typedNew, decimal);
@@ -49,11 +51,35 @@ export function MeasureRow({ measure, known, typed, typedNew, decimal, changed }
           />
         </label>
       </div>
-      <p aria-live="polite" className={`min-h-6 text-[15px] ${share?.over || fault ? 'font-semibold text-rust' : 'text-quiet'}`}>
-        {fault?.kind === 'fault' && fault.message}
-        {!fault && share && shareWords(measure, share)}
-        {!fault && value.kind === 'value' && !share && needsNew && 'Say what it measured when new; without that it cannot be weighed.'}
-      </p>
+      <Outcome measure={measure} value={value} fault={fault?.kind === 'fault' ? fault.message : undefined} share={share} ask={ask} />
     </div>
+  );
+}
+
+interface OutcomeProps {
+  readonly measure: SheetMeasure;
+  readonly value: ReturnType<typeof readMeasure>;
+  readonly fault: string | undefined;
+  readonly share: MeasuredShare | undefined;
+  readonly ask: MeasureRowProps['ask'];
+}
+
+/** What a typed value amounts to, and what is to be asked about it. */
+function Outcome({ measure, value, fault, share, ask }: OutcomeProps) {
+  const question = value.kind === 'value' && fault === undefined ? ask?.(value.value) : undefined;
+  const wantsNew = value.kind === 'value' && !share && measure.limit.kind !== 'at-most';
+  return (
+    <>
+      <p aria-live="polite" className={`min-h-6 text-[15px] ${share?.over || fault ? 'font-semibold text-rust' : 'text-quiet'}`}>
+        {fault}
+        {!fault && share && shareWords(measure, share)}
+        {!fault && wantsNew && 'Say what it measured when new; without that it cannot be weighed.'}
+      </p>
+      {question && (
+        <p role="status" className="mb-1 border-l-4 border-signal bg-amber-wash px-3 py-1 text-amber-ink">
+          {question}
+        </p>
+      )}
+    </>
   );
 }

@@ -2,7 +2,7 @@ import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
 import { benchStore } from '../outbox/bench-store.ts';
 import { useLive } from '../outbox/use-live.ts';
-import { shrinkPhoto } from './shrink-photo.ts';
+import { shrinkPhoto } from '../photos/shrink-photo.ts';
 
 const MOST = 6;
 

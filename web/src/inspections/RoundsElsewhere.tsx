@@ -3,9 +3,9 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay, usePerson } from '../access/use-session.ts';
 import { useListRoundsQuery, usePutRoundAwayMutation, useTakeRoundOverMutation } from '../api/wainrope-api.ts';
-import { kindWords } from '../gear/care-words.ts';
 import { type BenchRound, benchStore, thisDevice } from '../outbox/bench-store.ts';
 import { takeIn } from '../outbox/round-document.ts';
+import { kindWords } from '../register/care-words.ts';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 

@@ -3,8 +3,8 @@ import { gearClassNames, standardSheets } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import type { BenchDraft } from '../outbox/bench-store.ts';
 import { sheetOf, typedSheet } from '../sheets/typed-sheet.ts';
+import { limitWords, shareWords, valueWords } from '../wear/measure-words.ts';
 import { draftOutcome, requestOf } from './draft-outcome.ts';
-import { limitWords, shareWords, valueWords } from './measure-words.ts';
 import { readMeasure } from './read-measure.ts';
 
 describe('a sheet in its form', () => {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
 import { VehicleOptions } from '../fields/VehicleOptions.tsx';
-import { useTeam } from '../gear/use-register.ts';
+import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';

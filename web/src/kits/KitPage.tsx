@@ -6,7 +6,7 @@ import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useMoveContentsMutation } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
-import type { RegisterPiece } from '../gear/use-register.ts';
+import type { RegisterPiece } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';

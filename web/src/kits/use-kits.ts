@@ -2,7 +2,7 @@ import { type KitDetail, wantsInspecting } from '@wainrope/contract';
 import { type KitPiece, type KitReadiness, kitReadiness } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListKitsQuery } from '../api/wainrope-api.ts';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 
 export interface KitState {
   readonly kit: KitDetail;

@@ -7,6 +7,7 @@ import { useListLoadsQuery } from '../api/wainrope-api.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { LoadForm } from './LoadForm.tsx';
+import { LoadTotals } from './LoadTotals.tsx';
 import { knownWords, overloadWords } from './load-words.ts';
 
 interface LoadSectionProps {
@@ -28,10 +29,16 @@ export function LoadSection({ gear, today, decimal }: LoadSectionProps) {
     <section className="pt-6" aria-label="Loads">
       <h2 className="stitched pb-1.5 text-xl">Loads</h2>
       <ProblemNote error={error} retry={refetch} />
+      {data?.summary && <LoadTotals gear={gear} summary={data.summary} />}
       {may('load.write') && gear.state !== 'retired' && doing === undefined && (
         <button type="button" className="action no-print mt-3" onClick={() => setDoing('log')}>
           Log a load
         </button>
+      )}
+      {may('incident.write') && doing === undefined && (
+        <Link className="action no-print mt-3 ml-2" to={`/log/incidents/new?piece=${gear.gearId}`}>
+          Record an incident
+        </Link>
       )}
       {doing !== undefined && (
         <LoadForm
@@ -95,7 +102,13 @@ function LoadLine({ load, correct }: LoadLineProps) {
           place
         )}
         <span className="block text-[15px] text-quiet">
-          {knownWords(load)}
+          {load.seriesId ? (
+            <Link className="underline" to={`/series/${load.seriesId}`}>
+              from a recorder’s file
+            </Link>
+          ) : (
+            knownWords(load)
+          )}
           {peakN === undefined && greatestN !== undefined && !stalled && `; at most ${figure(force(greatestN))} was possible`}
           {pulls > 1 && `; ${pulls} pulls alike`}; {by}
           {note && `; “${note}”`}

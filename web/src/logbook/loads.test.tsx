@@ -7,8 +7,10 @@ import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, piece, TODAY } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { LoadSection } from './LoadSection.tsx';
+import { indexWords, LoadTotals } from './LoadTotals.tsx';
 import { LogPull } from './LogPull.tsx';
 import { readForce } from './read-force.ts';
+import { restWords } from './use-rest.ts';
 
 const server = fakeServer();
 afterEach(() => {
@@ -54,6 +56,53 @@ describe('a force that is typed', () => {
   ] as const)('“%s” to a reader of %s', (typed, units, read) => {
     expect(readForce(typed, '.', units)).toMatchObject(read);
   });
+});
+
+describe('what a piece has been through in all', () => {
+  const summary = { records: 3, pulls: 4, largestShare: 0.94, usageIndex: 0.0034567, cycles: [{ fromPercent: 14, cycles: 2.5 }] };
+  const rope = {
+    ...piece('KR-1'),
+    kind: 'stretch-rope',
+    attributes: { pullsUsed: 48, pullsAllowed: 50 },
+    pullsUsedUpOn: '2026-03-01',
+  } as const;
+  it('says how often and how hard, and its cycles', async () => {
+    server.answers(asRole('member'));
+    show(<LoadTotals gear={strap} summary={summary} />);
+    expect((await screen.findByText(/4 pulls in 3 records/)).textContent).toBe(
+      '4 pulls in 3 records; hardest at 94 % of its limit as it was then.',
+    );
+    screen.getByText('Cycles, and a usage index of 0.0035');
+    expect(screen.getAllByRole('row').map((row) => row.textContent)).toContain('14–16 %2.5');
+    expect(screen.queryByText(/left/)).toBeNull();
+  });
+  it('of a stretch rope says how many pulls are left, and how long it has to rest', async () => {
+    server.answers(asRole('member'));
+    const lastAt = new Date(Date.now() - 60_000).toISOString();
+    show(<LoadTotals gear={rope} summary={{ ...summary, lastAt }} />);
+    await screen.findByText('2 pulls left');
+    screen.getByText(/48 of 50 used; used up by 2026-03-01/);
+    expect((await screen.findByRole('timer')).textContent).toMatch(/Let it rest: (4:00|3:5\d) min more/);
+  });
+  it('that has rested says nothing of rest', async () => {
+    server.answers(asRole('member'));
+    show(<LoadTotals gear={rope} summary={{ ...summary, lastAt: new Date(Date.now() - 301_000).toISOString() }} />);
+    await screen.findByText('2 pulls left');
+    expect(screen.queryByRole('timer')).toBeNull();
+  });
+  it.each([
+    [-1, undefined],
+    [0, undefined],
+    [0.2, '0:01 min'],
+    [59.9, '1:00 min'],
+    [299.2, '5:00 min'],
+  ])('%d s of rest are %s', (seconds, words) => expect(restWords(seconds)).toBe(words));
+  it.each([
+    [0, '0'],
+    [0.000034, '3.4e-5'],
+    [0.00123, '0.0012'],
+    [12.34, '12'],
+  ])('an index of %d is %s', (index, words) => expect(indexWords(index)).toBe(words));
 });
 
 describe('the loads of a piece', () => {

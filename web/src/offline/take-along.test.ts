@@ -7,6 +7,7 @@ const plans = [
   { planId: 'p1', savedAt: '2026-01-02', verdict: 'clear' },
   { planId: 'p2', savedAt: '2026-01-03', verdict: 'stop' },
 ];
+const pieces: object[] = [{ gearId: 'g1' }];
 let asked: string[];
 let verdict: string;
 /** A server that answers every address with something; `gone` from one address on. */
@@ -18,7 +19,7 @@ const server = (gone?: string) => {
     if (lost) return { error: { status: 'FETCH_ERROR' as const, error: 'gone' } };
     const path = address.split('?')[0] ?? '';
     if (path === '/api/v1/plans') return { data: { items: plans.map((plan) => (plan.planId === 'p2' ? { ...plan, verdict } : plan)) } };
-    if (path === '/api/v1/gear') return { data: { items: [{ gearId: 'g1' }] } };
+    if (path === '/api/v1/gear') return { data: { items: pieces } };
     if (path === '/api/v1/people') return { data: { items: [{ personId: 'isla' }] } };
     return { data: { items: [], path } };
   };
@@ -49,6 +50,19 @@ describe('what a device takes along', () => {
       );
     expect((await keptAnswer('wholeRegister'))?.data).toEqual([{ gearId: 'g1' }]);
     expect(await kept()).toContain('/api/v1/people/isla');
+  });
+  it('is the earlier readings of each piece in use that was ever inspected, where its sheet has measures', async () => {
+    const inspected = { kind: 'steel-shackle', state: 'in-use', inspection: { nextDue: '2026-02-01' }, factsRevision: 1 };
+    pieces.push(
+      { ...inspected, gearId: 'late' },
+      { ...inspected, gearId: 'early', inspection: { nextDue: '2026-01-20' } },
+      { ...inspected, gearId: 'retired', state: 'retired' },
+      { ...inspected, gearId: 'never', inspection: undefined },
+      { ...inspected, gearId: 'unmeasured', kind: 'gloves' },
+    );
+    await takeAlong(server(), never);
+    pieces.splice(1);
+    expect(asked.filter((address) => address.endsWith('/wear'))).toEqual(['/api/v1/gear/early/wear', '/api/v1/gear/late/wear']);
   });
   it('is read again only where the list tells of another state', async () => {
     await takeAlong(server(), never);

@@ -1,4 +1,5 @@
-import type { PersonView, PlanSummary } from '@wainrope/contract';
+import type { GearView, PersonView, PlanSummary } from '@wainrope/contract';
+import { standardSheets } from '@wainrope/core';
 import { type Ask, allPages, wholeRegister } from '../api/whole-lists.ts';
 import { deviceKeeps } from '../kept/keep-reads.ts';
 
@@ -19,6 +20,8 @@ const LISTS = [
 /** So many plans go along, those saved last; a device is no archive. */
 export const MOST_PLANS = 200;
 const MOST_PEOPLE = 100;
+/** Of so many pieces, those due first, go their earlier readings along: the bench asks about a typed one by them. */
+const MOST_WEARING = 100;
 /** An answer that nothing asked for in so long a time is let go. */
 const FORGET_MS = 60 * 86_400_000;
 
@@ -29,14 +32,27 @@ interface Detail {
 }
 
 /** What is read of each plan and person. A list tells nothing of what a person practised, so that is read anew each time. */
-function detailsOf(plans: readonly PlanSummary[], people: readonly PersonView[]): readonly Detail[] {
+function detailsOf(plans: readonly PlanSummary[], people: readonly PersonView[], register: readonly GearView[]): readonly Detail[] {
   const newest = [...plans].sort((a, b) => b.savedAt.localeCompare(a.savedAt)).slice(0, MOST_PLANS);
   return [
     ...newest.flatMap((plan) =>
       ['', '/comments', '/versions'].map((part) => ({ key: `/api/v1/plans/${plan.planId}${part}`, mark: JSON.stringify(plan) })),
     ),
+    ...dueFirst(register).map(({ gearId, inspection, factsRevision }) => ({
+      key: `/api/v1/gear/${gearId}/wear`,
+      mark: JSON.stringify([inspection, factsRevision]),
+    })),
     ...people.slice(0, MOST_PEOPLE).map(({ personId }) => ({ key: `/api/v1/people/${personId}` })),
   ];
+}
+
+/** Pieces that were measured by their sheets before, those due first. */
+function dueFirst(register: readonly GearView[]): readonly GearView[] {
+  const measured = register.filter(
+    ({ kind, state, inspection }) => state === 'in-use' && inspection && standardSheets[kind].measures.length > 0,
+  );
+  const dueOn = ({ inspection }: GearView) => inspection?.nextDue ?? '9999';
+  return [...measured].sort((a, b) => dueOn(a).localeCompare(dueOn(b))).slice(0, MOST_WEARING);
 }
 
 class NotAnswered extends Error {}
@@ -65,10 +81,10 @@ export async function takeAlong(ask: Ask, isOver: () => boolean): Promise<boolea
   };
   try {
     for (const key of LISTS) await read(key);
-    await readWhole('wholeRegister', wholeRegister(ask));
+    const register = await readWhole('wholeRegister', wholeRegister(ask));
     const plans = await readWhole('allPlans', allPages<PlanSummary>('/api/v1/plans', {}, ask));
     const { items: people } = await read<{ readonly items: readonly PersonView[] }>('/api/v1/people');
-    for (const { key, mark } of detailsOf(plans, people))
+    for (const { key, mark } of detailsOf(plans, people, register))
       if (mark === undefined || (await device.keptMark(key)) !== mark) await read(key, mark);
     await device.forgetBefore(new Date(Date.now() - FORGET_MS).toISOString());
     return true;

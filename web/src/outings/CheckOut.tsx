@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { problemOf, useCheckOutMutation, useListPeopleQuery } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useCloseOutingMutation, useCountBackMutation, useGetOutingQuery } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
-import { useTeam } from '../gear/use-register.ts';
+import { useTeam } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';

@@ -4,13 +4,13 @@ import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/fields.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { depthWords, surfaceWords } from '../fields/situation-words.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { LayoutGallery, type OfferedLayout } from './layouts/LayoutGallery.tsx';
 import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './layouts/rig-of-layout.ts';
 import { useOwnLayouts } from './layouts/use-own-layouts.ts';
-import { depthWords, surfaceWords } from './site/situation-words.ts';
 
 /** The few questions a plan begins with; everything can be changed on the plan itself. */
 export function NewPlanPage() {

@@ -14,7 +14,7 @@ import {
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';

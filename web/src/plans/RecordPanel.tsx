@@ -1,7 +1,7 @@
 import type { PlanState, PlanView } from '@wainrope/contract';
 import { type Edit, isAnsweredBy, type Report, type Rig, withoutPieces, wordsOf } from '@wainrope/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import {
   problemOf,
@@ -15,6 +15,7 @@ import {
   useOverrideFindingMutation,
   useSetPlanStateMutation,
 } from '../api/wainrope-api.ts';
+import { BringSeries } from '../logbook/BringSeries.tsx';
 import { LogPull } from '../logbook/LogPull.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -58,8 +59,20 @@ export function RecordPanel(props: RecordPanelProps) {
 
 function PullSection({ plan, report }: RecordPanelProps) {
   const dirty = useAppSelector((state) => state.planner.dirty);
+  const may = useMay();
   const { data: team } = useGetTeamQuery();
-  return team ? <LogPull plan={plan} report={report} today={team.today} decimal={team.decimalMark} dirty={dirty} /> : null;
+  if (!team) return null;
+  return (
+    <>
+      <LogPull plan={plan} report={report} today={team.today} decimal={team.decimalMark} dirty={dirty} />
+      <BringSeries plan={plan} report={report} today={team.today} dirty={dirty} />
+      {may('incident.write') && (
+        <Link className="action mt-1" to={`/log/incidents/new?plan=${plan.planId}`}>
+          Record an incident or a near miss
+        </Link>
+      )}
+    </>
+  );
 }
 
 const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, words: string])[] } = {

@@ -3,7 +3,7 @@ import { type Policy, policyDifferences, policyPresets, teamStandard } from '@wa
 import { useEffect, useMemo, useState } from 'react';
 import { useMay } from '../access/use-session.ts';
 import { useGetPolicyQuery } from '../api/wainrope-api.ts';
-import { policyOf } from '../gear/use-register.ts';
+import { policyOf } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';

@@ -8,10 +8,10 @@ import {
   useListOutingsQuery,
   useMarkSeenMutation,
 } from '../api/wainrope-api.ts';
-import type { RegisterPiece } from '../gear/use-register.ts';
 import { shortWords } from '../kits/kit-words.ts';
 import { ReadyMark } from '../kits/ReadyMark.tsx';
 import { type KitState, useKits } from '../kits/use-kits.ts';
+import type { RegisterPiece } from '../register/use-register.ts';
 import { ago } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';

@@ -1,4 +1,4 @@
-import { CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
+import { BookOpen, CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
@@ -13,6 +13,7 @@ const PLACES = [
   { to: '/gear', label: 'Gear', icon: Link2, within: ['/kits', '/outings', '/vehicles'] },
   { to: '/inspect', label: 'Inspect', icon: Eye, within: ['/due', '/defects', '/inspections'] },
   { to: '/plans', label: 'Plan', icon: MapIcon, within: [] },
+  { to: '/log', label: 'Log', icon: BookOpen, within: ['/series'] },
   { to: '/people', label: 'Team', icon: Users, within: ['/trail', '/account', '/settings', '/sheets', '/team-file', '/device'] },
 ];
 
@@ -28,7 +29,7 @@ function Places({ narrow }: { readonly narrow: boolean }) {
   return (
     <nav
       aria-label="Main"
-      className={narrow ? 'no-print fixed inset-x-0 bottom-0 z-30 grid h-14 grid-cols-5 bg-board text-on-board' : 'flex'}
+      className={narrow ? 'no-print fixed inset-x-0 bottom-0 z-30 grid h-14 grid-cols-6 bg-board text-on-board' : 'flex'}
     >
       {PLACES.map((place) => (
         <Link

@@ -22,6 +22,8 @@ const TAGS: { readonly [K in SubjectKind]: readonly Tag[] } = {
   'hook-up': ['Vehicle'],
   round: ['Round'],
   load: ['Load', 'Gear', 'Plan', 'Kit', 'Inspection'],
+  incident: ['Incident', 'Gear', 'Plan', 'Kit', 'Inspection'],
+  'break-test': ['BreakTest'],
   team: ['Team', 'Session'],
   account: ['Calendar'],
 };

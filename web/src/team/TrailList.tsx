@@ -11,6 +11,7 @@ const PAGES: { readonly [kind: string]: string } = {
   outing: '/outings',
   inspection: '/inspections',
   vehicle: '/vehicles',
+  incident: '/log/incidents',
 };
 const SHOWN = 6;
 

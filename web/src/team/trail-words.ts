@@ -14,6 +14,8 @@ export const kindWords: { readonly [K in SubjectKind]: string } = {
   'hook-up': 'Hook-up book',
   round: 'Rounds',
   load: 'Loads',
+  incident: 'Incidents and near misses',
+  'break-test': 'Break tests',
   team: 'Team',
   account: 'Signing in and links',
 };

@@ -52,7 +52,7 @@ export function fakeServer() {
     vi.stubGlobal('fetch', async (request: Request) => {
       const { pathname, search } = new URL(request.url);
       const text = await request.text();
-      const asked: Sent = { method: request.method, path: pathname, query: search.slice(1), body: text ? JSON.parse(text) : undefined };
+      const asked: Sent = { method: request.method, path: pathname, query: search.slice(1), body: bodyOf(request, text) };
       if (request.method !== 'GET') sent.push(asked);
       return responseTo(asked);
     });
@@ -62,6 +62,12 @@ export function fakeServer() {
     vi.unstubAllGlobals();
     if (unanswered.length > 0) throw new Error(`nothing answers ${[...new Set(unanswered)].join(', ')}`);
   });
+
+  /** What was sent: a document, or a file as its text. */
+  const bodyOf = ({ headers }: Request, text: string): unknown => {
+    if (text === '') return undefined;
+    return headers.get('Content-Type') === 'text/csv' ? text : JSON.parse(text);
+  };
 
   function responseTo(asked: Sent): Response {
     const { method, path } = asked;

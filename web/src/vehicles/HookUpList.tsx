@@ -1,8 +1,8 @@
 import type { HookUpKind, HookUpView } from '@wainrope/contract';
 import { force, length, smallLength } from '@wainrope/core';
+import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape } from '../shell/VerdictMark.tsx';
-import { SubjectPhotos } from './SubjectPhotos.tsx';
 
 export const hookUpWords: { readonly [K in HookUpKind]: string } = {
   used: 'Has held',

@@ -3,7 +3,7 @@ import { parseQuantity } from '@wainrope/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { problemOf, useAddVehicleMutation, useChangeVehicleMutation } from '../api/wainrope-api.ts';
-import { useTeam } from '../gear/use-register.ts';
+import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';

@@ -5,14 +5,14 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetHookUpBookQuery, useListVehiclesQuery } from '../api/wainrope-api.ts';
-import { type RegisterPiece, useRegister } from '../gear/use-register.ts';
 import { KitTabs } from '../kits/KitTabs.tsx';
+import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
+import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { HookUpForm } from './HookUpForm.tsx';
 import { HookUpList } from './HookUpList.tsx';
-import { SubjectPhotos } from './SubjectPhotos.tsx';
 import { VehicleForm } from './VehicleForm.tsx';
 
 /** The team's vehicles with what is on them, and the hook-up book by model. */

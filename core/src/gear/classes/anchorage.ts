@@ -1,6 +1,6 @@
-import { long, pick, plain, position, small, tension, weight, whole, words } from './fields.ts';
+import { long, pick, plain, position, small, tension, weight, whole, words, yesNo } from './fields.ts';
 import { gearClass } from './gear-class.ts';
-import { pointKinds, swings, winchFaces } from './materials.ts';
+import { pointKinds, spoolStates, swings, winchFaces } from './materials.ts';
 
 const mass = { massKg: weight('Mass', 'hazard') } as const;
 
@@ -119,7 +119,8 @@ export const anchorage = {
       leftM: position('Fairlead left of the centre line', 'point'),
       heightM: small('Fairlead height', 'point'),
       reserveWraps: whole('Wraps to leave, by the maker', 'drum', 30),
-      spoolState: pick('Spooled', 'drum', ['under-tension', 'slack', 'stacked']),
+      spoolState: pick('Spooled', 'drum', spoolStates),
+      coverOn: yesNo('Cover on the drum', 'record-only'),
       control: pick('Control', 'hazard', ['wireless', 'lead']),
       leadLengthM: long('Lead length', 'hazard'),
       noLoadCurrentA: plain('Current without load (A)', 'drum', 2000),

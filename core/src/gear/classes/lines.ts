@@ -1,12 +1,21 @@
 import { long, pick, plain, small, tension, weight, whole, words, yesNo } from './fields.ts';
 import { gearClass } from './gear-class.ts';
-import { fibres, terminationKinds } from './materials.ts';
+import { eyeLocks, fibres, terminationKinds } from './materials.ts';
 
 const line = {
   ropeDiameterM: small('Rope diameter', 'strength'),
   lengthM: long('Length', 'length'),
   endTermination: pick('Made up at the end', 'strength', terminationKinds),
   reachM: small('End fitting adds', 'record-only'),
+  eyeLock: pick('How the eye is locked', 'record-only', eyeLocks),
+  stretchedOn: words('Stretched under tension before use, on', 'record-only'),
+} as const;
+
+/** A line on a drum says by a mark, or a change of colour, where to stop paying out; metres from the hook. */
+const drumLine = {
+  ...line,
+  endMarkM: long('End mark, from the hook', 'drum'),
+  colourChangeM: long('Colour change, from the hook', 'drum'),
 } as const;
 
 /** Ropes that run: winch lines, extensions; ropes that stretch; small cordage that grips or catches. */
@@ -18,7 +27,7 @@ export const lines = {
     alsoCalled: ['winch-rope', 'winch-line', 'synthetic-line'],
     use: 'winch-line-synthetic',
     soft: true,
-    fields: { ...line, material: pick('Material', 'strength', fibres), heatSleeve: yesNo('Heat sleeve at the drum', 'record-only') },
+    fields: { ...drumLine, material: pick('Material', 'strength', fibres), heatSleeve: yesNo('Heat sleeve at the drum', 'record-only') },
     line: 'fibre',
     stretch: 'hmpe',
     servesAs: { 'winch-line': 1, extension: 4, rope: 2 },
@@ -42,7 +51,7 @@ export const lines = {
     alsoCalled: ['winch-cable', 'steel-line', 'wire-rope'],
     use: 'winch-line-steel',
     soft: false,
-    fields: { ...line, construction: words('Construction', 'record-only') },
+    fields: { ...drumLine, construction: words('Construction', 'record-only') },
     line: 'wire',
     stretch: 'steel-wire',
     servesAs: { 'winch-line': 2 },

@@ -24,8 +24,14 @@ export const winchFaces = ['ahead', 'astern', 'left', 'right'] as const;
 /** How a shackle may follow its load in a point: to the sides, up and down, or both. */
 export const swings = ['level', 'upright', 'free'] as const;
 
-/** How the end of a rope is made up. */
-export const terminationKinds = [
+/** What keeps a spliced eye from drawing out while it is slack. */
+export const eyeLocks = ['passed-through', 'locked-splice', 'stitched', 'bury-alone'] as const;
+
+/** How a line lies on its drum. */
+export const spoolStates = ['under-tension', 'slack', 'stacked'] as const;
+
+/** How the end of a rope is made up, by whoever looked at it. */
+export const seenTerminations = [
   'makers-assembly',
   'long-tapered-bury',
   'thimble-pressed-sleeve',
@@ -34,8 +40,9 @@ export const terminationKinds = [
   'figure-eight',
   'bowline',
   'other-knot',
-  'unknown',
 ] as const;
+/** How the end of a rope is made up, for all that is known. */
+export const terminationKinds = [...seenTerminations, 'unknown'] as const;
 
 /** Kinds of rope that stretch by a law of their own. */
 export const ropeLaws = ['stretch-rope', 'stretch-strap', 'static-polyester', 'hmpe', 'steel-wire', 'chain'] as const;

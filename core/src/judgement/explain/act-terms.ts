@@ -47,7 +47,7 @@ function pullFigures(judged: Judged): readonly ReportFigure[] {
       ['greatestN', 'Greatest pull at the end', force, 'by the layer then worked'],
       ['lineOutM', 'Line out at the end', length, BY_RUN],
       ['layer', 'Layer at the end', count, BY_RUN],
-      ['usableM', 'Line that may be out', length, 'rope less the wraps to leave'],
+      ['usableM', 'Line that may be out', length, 'rope less the wraps to leave, or the line’s own mark where that comes first'],
       ['wrapsLeft', 'Wraps left at the end', ratio, BY_RUN],
       ['wrapsWanted', 'Wraps to leave', count, 'the maker’s number, else the team’s'],
     ]),

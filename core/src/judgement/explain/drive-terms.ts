@@ -110,7 +110,11 @@ function wrapsTerm({ drum: sizes, lineOutM, layer, wrapsLeft }: KnownDrum): Term
 function usableTerm({ drum: sizes, usableM, wrapsWanted }: KnownDrum): Term {
   return difference('Line that may be out', length(usableM), [
     { label: 'Rope', figure: length(sizes.ropeLengthM) },
-    { label: '− wraps to leave', figure: length(sizes.ropeLengthM - usableM), reason: `${wrapsWanted} wraps` },
+    {
+      label: '− what stays on the drum',
+      figure: length(sizes.ropeLengthM - usableM),
+      reason: `${wrapsWanted} wraps, or from the line’s own mark on where that comes first`,
+    },
   ]);
 }
 

@@ -1,4 +1,4 @@
-import type { AuditPage, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, ExposureCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen } from '@wainrope/contract';
+import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -393,6 +393,120 @@ const injectedRtkApi = api.injectEndpoints({
         body: queryArg.pullCreate,
       }),
     }),
+    listSeries: build.query<ListSeriesApiResponse, ListSeriesApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/plans/${queryArg.planId}/series` }),
+    }),
+    addSeries: build.mutation<AddSeriesApiResponse, AddSeriesApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/series`,
+        method: "POST",
+        body: queryArg.body,
+        params: {
+          seriesId: queryArg.seriesId,
+          version: queryArg.version,
+          lineId: queryArg.lineId,
+          strand: queryArg.strand,
+          on: queryArg.on,
+          fileName: queryArg.fileName,
+          pulls: queryArg.pulls,
+          tension: queryArg.tension,
+          forceUnit: queryArg.forceUnit,
+          timeUnit: queryArg.timeUnit,
+          spikes: queryArg.spikes,
+          note: queryArg.note,
+          task: queryArg.task,
+        },
+      }),
+    }),
+    getSeries: build.query<GetSeriesApiResponse, GetSeriesApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/series/${queryArg.seriesId}` }),
+    }),
+    getSeriesFile: build.query<GetSeriesFileApiResponse, GetSeriesFileApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/series/${queryArg.seriesId}/file`,
+      }),
+    }),
+    listIncidents: build.query<ListIncidentsApiResponse, ListIncidentsApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/incidents`,
+        params: {
+          gearId: queryArg.gearId,
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
+      }),
+    }),
+    addIncident: build.mutation<AddIncidentApiResponse, AddIncidentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/incidents`,
+        method: "POST",
+        body: queryArg.incidentCreate,
+      }),
+    }),
+    getIncident: build.query<GetIncidentApiResponse, GetIncidentApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/incidents/${queryArg.incidentId}`,
+      }),
+    }),
+    addFollowUp: build.mutation<AddFollowUpApiResponse, AddFollowUpApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/incidents/${queryArg.incidentId}/follow-ups`,
+        method: "POST",
+        body: queryArg.followUpCreate,
+      }),
+    }),
+    listOwnFigures: build.query<
+      ListOwnFiguresApiResponse,
+      ListOwnFiguresApiArg
+    >({
+      query: () => ({ url: `/api/v1/own-figures` }),
+    }),
+    getSeason: build.query<GetSeasonApiResponse, GetSeasonApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/season`,
+        params: {
+          from: queryArg["from"],
+          to: queryArg.to,
+        },
+      }),
+    }),
+    getLife: build.query<GetLifeApiResponse, GetLifeApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/life`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
+      }),
+    }),
+    listBreakTests: build.query<
+      ListBreakTestsApiResponse,
+      ListBreakTestsApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/break-tests`,
+      }),
+    }),
+    addBreakTest: build.mutation<AddBreakTestApiResponse, AddBreakTestApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/break-tests`,
+        method: "POST",
+        body: queryArg.breakTestCreate,
+      }),
+    }),
+    listDiary: build.query<ListDiaryApiResponse, ListDiaryApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/gear/${queryArg.gearId}/diary` }),
+    }),
+    addDiaryEntry: build.mutation<
+      AddDiaryEntryApiResponse,
+      AddDiaryEntryApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/diary`,
+        method: "POST",
+        body: queryArg.diaryCreate,
+      }),
+    }),
     listRounds: build.query<ListRoundsApiResponse, ListRoundsApiArg>({
       query: () => ({ url: `/api/v1/rounds` }),
     }),
@@ -431,6 +545,9 @@ const injectedRtkApi = api.injectEndpoints({
         method: "PUT",
         body: queryArg.sheetSave,
       }),
+    }),
+    getWear: build.query<GetWearApiResponse, GetWearApiArg>({
+      query: (queryArg) => ({ url: `/api/v1/gear/${queryArg.gearId}/wear` }),
     }),
     listPlans: build.query<ListPlansApiResponse, ListPlansApiArg>({
       query: (queryArg) => ({
@@ -664,6 +781,8 @@ export type ListAuditApiArg = {
     | "gear"
     | "inspection"
     | "load"
+    | "incident"
+    | "break-test"
     | "defect"
     | "kit"
     | "outing"
@@ -687,6 +806,8 @@ export type ListAuditOfApiArg = {
     | "gear"
     | "inspection"
     | "load"
+    | "incident"
+    | "break-test"
     | "defect"
     | "kit"
     | "outing"
@@ -870,6 +991,86 @@ export type LogPullApiArg = {
   planId: string;
   pullCreate: PullCreate;
 };
+export type ListSeriesApiResponse = /** status 200  */ SeriesList;
+export type ListSeriesApiArg = {
+  planId: string;
+};
+export type AddSeriesApiResponse = /** status 201  */ SeriesView;
+export type AddSeriesApiArg = {
+  planId: string;
+  seriesId: string;
+  version: number;
+  lineId: string;
+  strand: number;
+  on: string;
+  fileName: string;
+  pulls: number;
+  tension?: string;
+  forceUnit?:
+    "N" | "daN" | "kN" | "kgf" | "lbf" | "tonne" | "short ton" | "long ton";
+  timeUnit?: "s" | "ms" | "min";
+  spikes?: "leave-out";
+  note?: string;
+  task?: string;
+  body: string;
+};
+export type GetSeriesApiResponse = /** status 200  */ SeriesView;
+export type GetSeriesApiArg = {
+  seriesId: string;
+};
+export type GetSeriesFileApiResponse = /** status 200  */ string;
+export type GetSeriesFileApiArg = {
+  seriesId: string;
+};
+export type ListIncidentsApiResponse = /** status 200  */ IncidentList;
+export type ListIncidentsApiArg = {
+  gearId?: string;
+  before?: string;
+  limit?: number;
+};
+export type AddIncidentApiResponse = /** status 201  */ IncidentView;
+export type AddIncidentApiArg = {
+  incidentCreate: IncidentCreate;
+};
+export type GetIncidentApiResponse = /** status 200  */ IncidentView;
+export type GetIncidentApiArg = {
+  incidentId: string;
+};
+export type AddFollowUpApiResponse = /** status 201  */ IncidentView;
+export type AddFollowUpApiArg = {
+  incidentId: string;
+  followUpCreate: FollowUpCreate;
+};
+export type ListOwnFiguresApiResponse = /** status 200  */ OwnFigureList;
+export type ListOwnFiguresApiArg = void;
+export type GetSeasonApiResponse = /** status 200  */ SeasonView;
+export type GetSeasonApiArg = {
+  from: string;
+  to: string;
+};
+export type GetLifeApiResponse = /** status 200  */ LifeView;
+export type GetLifeApiArg = {
+  gearId: string;
+  before?: string;
+  limit?: number;
+};
+export type ListBreakTestsApiResponse = /** status 200  */ BreakTestList;
+export type ListBreakTestsApiArg = {
+  gearId: string;
+};
+export type AddBreakTestApiResponse = /** status 201  */ BreakTestView;
+export type AddBreakTestApiArg = {
+  breakTestCreate: BreakTestCreate;
+};
+export type ListDiaryApiResponse = /** status 200  */ DiaryView;
+export type ListDiaryApiArg = {
+  gearId: string;
+};
+export type AddDiaryEntryApiResponse = /** status 201  */ DiaryView;
+export type AddDiaryEntryApiArg = {
+  gearId: string;
+  diaryCreate: DiaryCreate;
+};
 export type ListRoundsApiResponse = /** status 200  */ RoundList;
 export type ListRoundsApiArg = void;
 export type KeepRoundApiResponse = /** status 200  */ RoundView;
@@ -927,6 +1128,10 @@ export type SaveSheetApiArg = {
     | "repair-strap"
     | "load-securing-strap";
   sheetSave: SheetSave;
+};
+export type GetWearApiResponse = /** status 200  */ WearView;
+export type GetWearApiArg = {
+  gearId: string;
 };
 export type ListPlansApiResponse = /** status 200  */ PlanList;
 export type ListPlansApiArg = {
@@ -1089,12 +1294,28 @@ export const {
   useListLoadsQuery,
   useAddLoadMutation,
   useLogPullMutation,
+  useListSeriesQuery,
+  useAddSeriesMutation,
+  useGetSeriesQuery,
+  useGetSeriesFileQuery,
+  useListIncidentsQuery,
+  useAddIncidentMutation,
+  useGetIncidentQuery,
+  useAddFollowUpMutation,
+  useListOwnFiguresQuery,
+  useGetSeasonQuery,
+  useGetLifeQuery,
+  useListBreakTestsQuery,
+  useAddBreakTestMutation,
+  useListDiaryQuery,
+  useAddDiaryEntryMutation,
   useListRoundsQuery,
   useKeepRoundMutation,
   usePutRoundAwayMutation,
   useTakeRoundOverMutation,
   useListSheetsQuery,
   useSaveSheetMutation,
+  useGetWearQuery,
   useListPlansQuery,
   useCreatePlanMutation,
   useGetPlanQuery,

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../../api/wainrope-api.ts';
-import { useRegister } from '../../gear/use-register.ts';
+import { useRegister } from '../../register/use-register.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { TaskNote } from '../../tasks/TaskNote.tsx';
 import { type Brought, bringRigFile, openPlaces } from './bring-rig-file.ts';

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
 import { gotPdfMaker } from '../../kept/connection-slice.ts';
+import { fileName, pngOf, saveFile } from '../../shell/save-file.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { judgedNow } from '../solver/use-judgement.ts';
 import { drawingSvg } from './drawing-svg.ts';
-import { fileName, pngOf, saveFile } from './save-file.ts';
 import { readSite, siteGeoJson } from './site-geojson.ts';
 
 interface TakeAwayProps {

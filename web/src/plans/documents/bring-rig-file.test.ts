@@ -1,7 +1,7 @@
 import { readRig } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import compound from '../../../../demo/cases/compound-by-winch.json' with { type: 'json' };
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { bringRigFile, openPlaces } from './bring-rig-file.ts';
 
 const piece = (tag: string, kind: string, gearId: string) => ({ gear: { tag, kind, gearId } }) as unknown as RegisterPiece;

@@ -1,5 +1,5 @@
 import { type Rig, readRigFile, usesOf } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 export type Brought =
   | {

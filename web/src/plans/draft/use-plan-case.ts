@@ -1,6 +1,6 @@
 import { type Case, type GearFacts, gearIdsOf } from '@wainrope/core';
 import { useMemo } from 'react';
-import type { useRegister } from '../../gear/use-register.ts';
+import type { useRegister } from '../../register/use-register.ts';
 import { useAppSelector } from '../../store.ts';
 
 type Register = Pick<ReturnType<typeof useRegister>, 'pieces' | 'team' | 'policy'>;

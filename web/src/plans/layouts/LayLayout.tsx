@@ -12,7 +12,7 @@ import {
 } from '@wainrope/core';
 import { useState } from 'react';
 import { Choice } from '../../fields/fields.tsx';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
 import { useOwnLayouts } from './use-own-layouts.ts';
 

@@ -11,7 +11,7 @@ import {
   type VehicleBody,
   vehicleAt,
 } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import type { OfferedLayout } from './LayoutGallery.tsx';
 
 /** A place of a layout that a vehicle of the register takes. */

@@ -10,7 +10,7 @@ import {
   removeUse,
   roleWords,
 } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { PointFields } from '../site/PointFields.tsx';
 import { UseFields } from './UseFields.tsx';

@@ -1,6 +1,6 @@
 import { type Edit, isLanyard, lanyardReaches, type Rig, roleWords, usesOf } from '@wainrope/core';
 import { LongChoice } from '../../fields/LongChoice.tsx';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 interface LanyardRowsProps {
   readonly rig: Rig;

@@ -2,7 +2,7 @@ import { addGrip, type Body, type Edit, extendLine, length, type Rig, removeBody
 import { useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { bodySelected } from '../draft/planner-slice.ts';

@@ -1,6 +1,6 @@
 import { type Edit, liftsOnTheSpot, type Rig } from '@wainrope/core';
 import { Check } from '../../fields/fields.tsx';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 interface ToolFieldsProps {
   readonly rig: Rig;

@@ -2,7 +2,7 @@ import type { VehicleView } from '@wainrope/contract';
 import { applyEdit, type Edit, type GearFacts, layouts, plainEdges, type Rig } from '@wainrope/core';
 import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { press, render, type } from '../../testing/render.tsx';
 import { VehicleFigures } from '../site/VehicleFigures.tsx';
 import { DriveFields } from './DriveFields.tsx';

@@ -13,8 +13,8 @@ import {
   wordsOf,
 } from '@wainrope/core';
 import { useMemo, useState } from 'react';
-import { limitWords, whereWords } from '../../gear/gear-words.ts';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import { limitWords, whereWords } from '../../register/gear-words.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useTrials } from '../solver/questions.ts';

@@ -1,6 +1,6 @@
 import { type Edit, type Rig, roleWords, usesOf } from '@wainrope/core';
-import { limitWords } from '../../gear/gear-words.ts';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import { limitWords } from '../../register/gear-words.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { legName } from '../sheet/layout/sheet-labels.ts';

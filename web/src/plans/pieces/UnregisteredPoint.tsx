@@ -13,7 +13,7 @@ import {
 import { useState } from 'react';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
 import { Choice } from '../../fields/fields.tsx';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { judgedPointEdits, type MarkedPoint, markedOn, markedPoint } from './judged-point-edits.ts';
 

@@ -12,7 +12,7 @@ import {
 } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { filterPieces } from '../../gear/gear-filter.ts';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 function piece(
   gearId: string,

@@ -1,5 +1,5 @@
 import type { Candidate, Trial } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 /** Candidates as trying them ranks them, best first; those that are not offered last; untried ones as they were. */
 export function ranked(

@@ -10,7 +10,7 @@ import {
   type Rig,
   workingLimit,
 } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 
 export type Judged = NonNullable<PieceUse['judged']>;
 type PointKind = NonNullable<NonNullable<PieceUse['named']>['pointKind']>;

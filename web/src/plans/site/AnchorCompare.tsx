@@ -10,7 +10,7 @@ import {
   withPieces,
   wordsOf,
 } from '@wainrope/core';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
 import { useAnchorOptions } from '../solver/questions.ts';

@@ -1,7 +1,7 @@
 import { depths, type Edit, type Rig, type Situation } from '@wainrope/core';
 import { Check, Choice, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
-import { depthWords } from './situation-words.ts';
+import { depthWords } from '../../fields/situation-words.ts';
 
 interface ObstacleFieldsProps {
   readonly rig: Rig;

@@ -13,9 +13,9 @@ import {
   slopeAlong,
   travelDirection,
 } from '@wainrope/core';
+import { methodWords } from '../../fields/situation-words.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useSparedRigs } from '../solver/questions.ts';
-import { methodWords } from './situation-words.ts';
 
 interface PullBandProps {
   readonly rig: Rig;

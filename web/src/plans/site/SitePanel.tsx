@@ -24,7 +24,8 @@ import {
 } from '@wainrope/core';
 import { Check, Choice, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
-import type { RegisterPiece } from '../../gear/use-register.ts';
+import { depthWords, soilWords, surfaceWords } from '../../fields/situation-words.ts';
+import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { HookUpNotes } from './HookUpNotes.tsx';
 import { ObstacleFields } from './ObstacleFields.tsx';
@@ -32,7 +33,6 @@ import { OriginFields } from './OriginFields.tsx';
 import { PullBand } from './PullBand.tsx';
 import { StandingFields } from './StandingFields.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
-import { depthWords, soilWords, surfaceWords } from './situation-words.ts';
 import { TreeChoices } from './TreeChoices.tsx';
 import { TravelField } from './WayFields.tsx';
 

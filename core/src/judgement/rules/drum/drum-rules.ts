@@ -7,6 +7,7 @@ import { fairleadAngle } from './fairlead-angle.ts';
 import { layerTableRises } from './layer-table-rises.ts';
 import { layerUndecided } from './layer-undecided.ts';
 import { lineTooShort } from './line-too-short.ts';
+import { pastStopMark } from './past-stop-mark.ts';
 import { respoolTooLight } from './respool-too-light.ts';
 import { tooFewWraps } from './too-few-wraps.ts';
 import { winchOverRating } from './winch-over-rating.ts';
@@ -22,6 +23,7 @@ export const drumRules: readonly Rule[] = [
   layerTableRises,
   layerUndecided,
   lineTooShort,
+  pastStopMark,
   respoolTooLight,
   tooFewWraps,
   winchOverRating,

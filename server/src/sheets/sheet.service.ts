@@ -6,6 +6,7 @@ import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { conflict, invalid } from '../http/problem.ts';
+import { Forecasts } from './forecasts.ts';
 import { SheetRepository } from './sheet.repository.ts';
 
 @Injectable()
@@ -13,6 +14,7 @@ export class SheetService {
   constructor(
     private readonly database: TeamDatabase,
     private readonly repository: SheetRepository,
+    private readonly forecasts: Forecasts,
     private readonly audit: AuditTrail,
   ) {}
 
@@ -29,6 +31,7 @@ export class SheetService {
       if (before.version !== baseVersion)
         throw conflict(`Version ${before.version} of this sheet was saved by ${before.savedBy} while you worked on it.`, before);
       await this.repository.add(trx, actor, { kind, version: before.version + 1, sheet, reason });
+      await this.forecasts.renewKind(trx, kind);
       await this.audit.note(trx, actor, {
         action: `saved version ${before.version + 1} of the sheet for`,
         kind: 'template',

@@ -1,13 +1,14 @@
+import type { PhotoSubject } from '@wainrope/contract';
 import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
 import { useMay } from '../access/use-session.ts';
 import { useAddPhotoMutation } from '../api/wainrope-api.ts';
-import { shrinkPhoto } from '../inspections/shrink-photo.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { shrinkPhoto } from './shrink-photo.ts';
 
 interface SubjectPhotosProps {
   readonly subjectId: string;
-  readonly subjectKind: 'vehicle' | 'hook-up';
+  readonly subjectKind: Exclude<PhotoSubject, 'inspection'>;
   readonly photoIds: readonly string[];
   readonly name: string;
 }

@@ -1,0 +1,72 @@
+import { Injectable } from '@nestjs/common';
+import type { BreakTestView, GearView } from '@wainrope/contract';
+import type { GearClass } from '@wainrope/core';
+import { type Insertable, sql } from 'kysely';
+import { given } from '../database/rows.ts';
+import type { BreakTestTable } from '../database/schema.ts';
+import type { TeamTransaction } from '../database/team-database.ts';
+
+/** Class, maker and batch, whatever the case of their letters. */
+export type Batch = Pick<GearView, 'kind'> & { readonly maker: string; readonly batch: string };
+
+const LISTED = 100;
+
+/** Tests to breaking, by class, maker and batch. */
+@Injectable()
+export class BreakTestRepository {
+  private rows(trx: TeamTransaction) {
+    return trx
+      .selectFrom('break_test as b')
+      .innerJoin('person as p', 'p.person_id', 'b.recorded_by')
+      .selectAll('b')
+      .select('p.name as by_name');
+  }
+
+  async ofBatch(trx: TeamTransaction, { kind, maker, batch }: Batch): Promise<BreakTestView[]> {
+    const rows = await this.rows(trx)
+      .where('b.kind', '=', kind)
+      .where(sql<string>`lower(b.maker)`, '=', maker.toLowerCase())
+      .where(sql<string>`lower(b.batch)`, '=', batch.toLowerCase())
+      .orderBy('b.tested_on', 'desc')
+      .orderBy('b.test_id')
+      .limit(LISTED)
+      .execute();
+    return rows.map(testView);
+  }
+
+  async byId(trx: TeamTransaction, testId: string): Promise<BreakTestView | undefined> {
+    const row = await this.rows(trx).where('b.test_id', '=', testId).executeTakeFirst();
+    return row && testView(row);
+  }
+
+  async piecesOf(trx: TeamTransaction, { kind, maker, batch }: Batch): Promise<number> {
+    const row = await trx
+      .selectFrom('gear')
+      .select(({ fn }) => fn.countAll<string>().as('pieces'))
+      .where('kind', '=', kind)
+      .where(sql<string>`lower(maker)`, '=', maker.toLowerCase())
+      .where(sql<string>`lower(batch)`, '=', batch.toLowerCase())
+      .executeTakeFirstOrThrow();
+    return Number(row.pieces);
+  }
+
+  async add(trx: TeamTransaction, row: Insertable<BreakTestTable>): Promise<void> {
+    await trx.insertInto('break_test').values(row).execute();
+  }
+}
+
+function testView(row: Omit<BreakTestTable, 'recorded_at'> & { readonly recorded_at: Date; readonly by_name: string }): BreakTestView {
+  return {
+    testId: row.test_id,
+    on: row.tested_on,
+    kind: row.kind as GearClass,
+    maker: row.maker,
+    batch: row.batch,
+    loadN: row.load_n,
+    failedFirst: row.failed_first,
+    ...given('model', row.model),
+    ...given('note', row.note),
+    by: row.by_name,
+    at: row.recorded_at.toISOString(),
+  };
+}

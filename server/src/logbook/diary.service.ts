@@ -1,0 +1,215 @@
+import { Injectable } from '@nestjs/common';
+import { type DiaryCreate, type DiaryEntry, type DiaryKind, type DiaryView, type GearView, may } from '@wainrope/contract';
+import { gearClasses } from '@wainrope/core';
+import { sql } from 'kysely';
+import type { Actor } from '../actor/actor.ts';
+import { AuditTrail } from '../audit/audit-trail.ts';
+import { Clock } from '../clock/clock.ts';
+import { given } from '../database/rows.ts';
+import type { DiaryEntryTable } from '../database/schema.ts';
+import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { gearName } from '../gear/gear.service.ts';
+import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
+import { dayFaults } from './load-keeper.ts';
+
+const LISTED = 200;
+const OF_LINES: readonly DiaryKind[] = ['cut-back', 'spliced', 'stretched'];
+const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
+/** A line of which less is left is none. */
+const SHORTEST_M = 1;
+
+interface Sizes {
+  readonly lengthM?: number;
+  readonly endMarkM?: number;
+  readonly colourChangeM?: number;
+}
+
+/** What is done to drums and lines, and what it changes of them: how a drum is spooled, how long a line is, where its marks are. */
+@Injectable()
+export class DiaryService {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly gear: GearRepository,
+    private readonly audit: AuditTrail,
+    private readonly clock: Clock,
+  ) {}
+
+  async list(actor: Actor, gearId: string): Promise<DiaryView> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      if (!(await this.gear.byId(trx, gearId))) throw notFound('piece', gearId);
+      return this.view(trx, gearId);
+    });
+  }
+
+  /** Sent twice with one id, it is written once. */
+  async add(actor: Actor, gearId: string, input: DiaryCreate): Promise<DiaryView> {
+    return this.database.inTeamOnce(actor.teamId, input.entryId, async (trx) => {
+      const piece = await this.gear.byIdLocked(trx, gearId);
+      if (!piece) throw notFound('piece', gearId);
+      if (await trx.selectFrom('diary_entry').select('entry_id').where('entry_id', '=', input.entryId).executeTakeFirst())
+        return this.view(trx, gearId);
+      if (OF_KEEPERS.includes(input.kind) && !may(actor.role, 'gear.write'))
+        throw new ProblemException({
+          status: 403,
+          title: 'Not allowed',
+          detail: 'Cutting a line back and splicing it anew is a gear keeper’s.',
+        });
+      const faults = [...dayFaults(input.on, this.clock.today()), ...entryFaults(piece, input)];
+      if (faults.length > 0) throw invalid(faults);
+      await this.keep(trx, actor, piece, input);
+      return this.view(trx, gearId);
+    });
+  }
+
+  /** The line of a pull that was logged ran over the drum: so many metres more since it was spooled. */
+  async ran(trx: TeamTransaction, actor: Actor, piece: GearView, entry: DiaryCreate): Promise<void> {
+    await this.keep(trx, actor, piece, entry);
+  }
+
+  private async keep(trx: TeamTransaction, actor: Actor, piece: GearView, input: DiaryCreate): Promise<void> {
+    const { entryId, on, kind, spoolState, tensionN, metres, cutAt, endTermination, eyeLock, note } = input;
+    await trx
+      .insertInto('diary_entry')
+      .values({
+        team_id: actor.teamId,
+        entry_id: entryId,
+        gear_id: piece.gearId,
+        done_on: on,
+        kind,
+        spool_state: spoolState ?? null,
+        tension_n: tensionN ?? null,
+        metres: metres ?? null,
+        cut_at: cutAt ?? null,
+        end_termination: endTermination ?? null,
+        eye_lock: eyeLock ?? null,
+        note: note?.trim() || null,
+        recorded_by: actor.personId,
+      })
+      .execute();
+    const attributes = { ...piece.attributes, ...changesOf(piece, input) };
+    await this.gear.settle(trx, actor, piece, { ...piece, attributes, factsChanged: false });
+    await this.audit.note(trx, actor, {
+      action: actionWords[kind],
+      kind: 'gear',
+      id: piece.gearId,
+      name: gearName(piece),
+      before: before(piece.attributes, changesOf(piece, input)),
+      after: { ...changesOf(piece, input), ...(metres !== undefined && { metres }), ...(tensionN !== undefined && { tensionN }) },
+      note,
+    });
+  }
+
+  private async view(trx: TeamTransaction, gearId: string): Promise<DiaryView> {
+    const rows = await trx
+      .selectFrom('diary_entry as d')
+      .innerJoin('person as p', 'p.person_id', 'd.recorded_by')
+      .selectAll('d')
+      .select('p.name as by_name')
+      .where('d.gear_id', '=', gearId)
+      .orderBy('d.done_on', 'desc')
+      .orderBy('d.recorded_no', 'desc')
+      .limit(LISTED)
+      .execute();
+    const { rows: since } = await sql<{ spooled_on: string; ran: number }>`
+      select s.done_on as spooled_on, coalesce((select sum(r.metres) from diary_entry r where r.gear_id = ${gearId} and r.kind = 'ran'
+        and (r.done_on, r.recorded_no) > (s.done_on, s.recorded_no)), 0) as ran
+      from diary_entry s where s.gear_id = ${gearId} and s.kind = 'spooled' and s.spool_state = 'under-tension'
+      order by s.done_on desc, s.recorded_no desc limit 1`.execute(trx);
+    const [last] = since;
+    return { items: rows.map(entryView), ...(last && { ranSinceM: last.ran, spooledOn: last.spooled_on }) };
+  }
+}
+
+const actionWords: { readonly [K in DiaryKind]: string } = {
+  spooled: 'spooled',
+  ran: 'ran its line',
+  covered: 'covered the drum of',
+  uncovered: 'uncovered the drum of',
+  'cut-back': 'cut back',
+  spliced: 'spliced anew',
+  stretched: 'stretched under tension',
+};
+
+const one = (path: string, message: string): FieldFault[] => [{ path, message }];
+
+/** What an entry needs, and whose it is: a drum is spooled, a line is cut. */
+function entryFaults(piece: GearView, entry: DiaryCreate): FieldFault[] {
+  const { kind, spoolState, metres, endTermination } = entry;
+  const isOfLines = OF_LINES.includes(kind);
+  const { carriesOn, line } = gearClasses[piece.kind];
+  if (isOfLines ? line === 'none' : carriesOn !== 'spool')
+    return one('kind', `${piece.tag} is ${isOfLines ? 'no line' : 'no winch'}; that is not done to it.`);
+  if (kind === 'spooled' && spoolState === undefined) return one('spoolState', 'Say how it lies: under tension, slack or stacked.');
+  if (kind === 'ran' && metres === undefined) return one('metres', 'Say how many metres the line ran.');
+  if (kind === 'spliced' && endTermination === undefined) return one('endTermination', 'Say how the new end is made up.');
+  return kind === 'cut-back' ? cutFaults(piece, entry) : [];
+}
+
+function cutFaults({ tag, attributes }: GearView, { metres, cutAt }: DiaryCreate): FieldFault[] {
+  const { lengthM } = attributes as Sizes;
+  if (metres === undefined) return one('metres', 'Say how much was cut off.');
+  if (cutAt === undefined) return one('cutAt', 'Say at which end it was cut.');
+  if (lengthM === undefined) return one('metres', `The length of ${tag} is not on record; enter it in the register as it is now.`);
+  if (lengthM - metres >= SHORTEST_M) return [];
+  return one('metres', `${tag} is ${lengthM} m long; ${metres} m off it would leave less than ${SHORTEST_M} m. Retire it.`);
+}
+
+/** What an entry changes of the piece itself. */
+function changesOf({ attributes }: GearView, entry: DiaryCreate): object {
+  const { kind, spoolState, metres = 0, cutAt, endTermination, eyeLock, on } = entry;
+  switch (kind) {
+    case 'spooled':
+      return { spoolState };
+    case 'covered':
+      return { coverOn: true };
+    case 'uncovered':
+      return { coverOn: false };
+    case 'spliced':
+      return { endTermination, ...(eyeLock && { eyeLock }) };
+    case 'stretched':
+      return { stretchedOn: on };
+    case 'cut-back':
+      return shortened(attributes as Sizes, metres, cutAt);
+    case 'ran':
+      return {};
+    default: {
+      const never: never = kind;
+      return never;
+    }
+  }
+}
+
+/** A line that is cut at the hook has its marks nearer to it; one of which the mark itself was cut off has none there any more. */
+function shortened({ lengthM = 0, endMarkM, colourChangeM }: Sizes, metres: number, cutAt: DiaryCreate['cutAt']): object {
+  const rounded = (m: number) => Math.round(m * 1e6) / 1e6;
+  const length = rounded(lengthM - metres);
+  const moved = (mark: number | undefined) => {
+    if (mark === undefined) return undefined;
+    const at = cutAt === 'hook' ? rounded(mark - metres) : mark;
+    return at > 0 && at <= length ? at : undefined;
+  };
+  return { lengthM: length, endMarkM: moved(endMarkM), colourChangeM: moved(colourChangeM) };
+}
+
+const before = (attributes: object, changed: object): object =>
+  Object.fromEntries(Object.keys(changed).map((key) => [key, (attributes as { readonly [key: string]: unknown })[key]]));
+
+function entryView(
+  row: Omit<DiaryEntryTable, 'recorded_at' | 'recorded_no'> & { readonly recorded_at: Date; readonly by_name: string },
+): DiaryEntry {
+  return {
+    entryId: row.entry_id,
+    on: row.done_on,
+    kind: row.kind as DiaryKind,
+    ...given('spoolState', row.spool_state as DiaryEntry['spoolState'] | null),
+    ...given('tensionN', row.tension_n),
+    ...given('metres', row.metres),
+    ...given('cutAt', row.cut_at as DiaryEntry['cutAt'] | null),
+    ...given('endTermination', row.end_termination as DiaryEntry['endTermination'] | null),
+    ...given('eyeLock', row.eye_lock as DiaryEntry['eyeLock'] | null),
+    ...given('note', row.note),
+    by: row.by_name,
+    at: row.recorded_at.toISOString(),
+  };
+}

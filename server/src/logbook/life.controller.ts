@@ -1,0 +1,39 @@
+import { Controller, Get, Param, ParseUUIDPipe, Query } from '@nestjs/common';
+import { ApiOkResponse } from '@nestjs/swagger';
+import { LifeQuery, LifeView } from '@wainrope/contract';
+import { isDay } from '@wainrope/core';
+import { type Actor, CurrentActor } from '../actor/actor.ts';
+import { Needs } from '../actor/route-access.ts';
+import { TeamDatabase } from '../database/team-database.ts';
+import { GearRepository } from '../gear/gear.repository.ts';
+import { invalid, notFound } from '../http/problem.ts';
+import { LifeRepository } from './life.repository.ts';
+
+const LISTED = 300;
+
+/** A piece's whole life, newest first, a page at a time. */
+@Controller('gear/:gearId/life')
+export class LifeController {
+  constructor(
+    private readonly database: TeamDatabase,
+    private readonly gear: GearRepository,
+    private readonly repository: LifeRepository,
+  ) {}
+
+  @Get()
+  @Needs('register.read')
+  @ApiOkResponse({ type: LifeView })
+  getLife(
+    @CurrentActor() actor: Actor,
+    @Param('gearId', ParseUUIDPipe) gearId: string,
+    @Query() { before, limit = LISTED }: LifeQuery,
+  ): Promise<LifeView> {
+    const [on = '', key = ''] = before?.split(' ') ?? [];
+    if (before !== undefined && !(isDay(on) && /^[dilmnos][0-9a-f-]{12,36}$/.test(key)))
+      throw invalid([{ path: 'before', message: 'Give the `next` of the page before.' }]);
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      if ((await this.gear.tags(trx, [gearId])).size === 0) throw notFound('piece', gearId);
+      return this.repository.page(trx, gearId, limit, before === undefined ? undefined : { on, key });
+    });
+  }
+}

@@ -1,0 +1,220 @@
+import type { DiaryCreate, DiaryKind, GearView } from '@wainrope/contract';
+import { type DecimalMark, eyeLocks, gearClasses, length, seenTerminations, spoolStates } from '@wainrope/core';
+import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { useMay } from '../access/use-session.ts';
+import { problemOf, useAddDiaryEntryMutation, useListDiaryQuery } from '../api/wainrope-api.ts';
+import { FormButtons } from '../shell/FormButtons.tsx';
+import { FormProblem } from '../shell/FormProblem.tsx';
+import { faultsByPath } from '../shell/faults-by-path.ts';
+import { Labelled } from '../shell/Labelled.tsx';
+import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useFigures } from '../shell/use-figures.ts';
+import { dashedWords, diaryWords, entryWords, spoolWords } from './diary-words.ts';
+import { readForce } from './read-force.ts';
+import { readMetres } from './read-metres.ts';
+
+interface DiarySectionProps {
+  readonly gear: GearView;
+  readonly today: string;
+  readonly decimal: DecimalMark;
+}
+
+const OF_DRUMS: readonly DiaryKind[] = ['spooled', 'ran', 'covered', 'uncovered'];
+const OF_LINES: readonly DiaryKind[] = ['stretched'];
+const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
+const SHOWN = 8;
+
+/** What was done to a drum or a line: spooled, run, cut back, spliced. Other pieces have none. */
+export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
+  const may = useMay();
+  const isDrum = gearClasses[gear.kind].carriesOn === 'spool';
+  const isLine = gearClasses[gear.kind].line !== 'none';
+  const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId }, { skip: !isDrum && !isLine });
+  const [kind, setKind] = useState<DiaryKind>();
+  const [all, setAll] = useState(false);
+  const { figure, text } = useFigures();
+  if (!isDrum && !isLine) return null;
+  const items = data?.items ?? [];
+  const kinds = isDrum ? OF_DRUMS : [...OF_LINES, ...(may('gear.write') ? OF_KEEPERS : [])];
+  return (
+    <section className="pt-6" aria-label="Diary">
+      <h2 className="stitched pb-1.5 text-xl">{isDrum ? 'Diary of the drum' : 'Diary of the line'}</h2>
+      <ProblemNote error={error} retry={refetch} />
+      {data?.ranSinceM !== undefined && (
+        <p className="pt-2">
+          <strong className="font-head text-2xl">{figure(length(data.ranSinceM))}</strong> of line run since it was spooled under tension on{' '}
+          {data.spooledOn}.
+        </p>
+      )}
+      {may('diary.write') && gear.state !== 'retired' && kind === undefined && (
+        <p className="no-print flex flex-wrap gap-2 pt-3">
+          {isDrum && (
+            <Link className="action-main" to={`/gear/${gear.gearId}/respool`}>
+              Re-spool it, step by step
+            </Link>
+          )}
+          {kinds.map((each) => (
+            <button key={each} type="button" className="action" onClick={() => setKind(each)}>
+              {diaryWords[each]}
+            </button>
+          ))}
+        </p>
+      )}
+      {kind !== undefined && (
+        <EntryForm key={kind} gear={gear} today={today} decimal={decimal} kind={kind} done={() => setKind(undefined)} />
+      )}
+      {data && items.length === 0 && <p className="pt-2 text-quiet">Nothing written down yet.</p>}
+      <ul className="pt-2">
+        {(all ? items : items.slice(0, SHOWN)).map((entry) => (
+          <li key={entry.entryId} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[6.5rem_1fr_1fr_9rem]">
+            <span>{entry.on}</span>
+            <span className={entry.spoolState && entry.spoolState !== 'under-tension' ? 'text-amber-ink' : ''}>
+              {text(entryWords(entry))}
+            </span>
+            <span className="text-quiet">{entry.note}</span>
+            <span className="text-quiet sm:text-right">{entry.by}</span>
+          </li>
+        ))}
+      </ul>
+      {!all && items.length > SHOWN && (
+        <button type="button" className="action no-print mt-2" onClick={() => setAll(true)}>
+          All {items.length}
+        </button>
+      )}
+    </section>
+  );
+}
+
+interface EntryFormProps extends DiarySectionProps {
+  readonly kind: DiaryKind;
+  readonly done: () => void;
+}
+
+interface TypedEntry {
+  readonly on: string;
+  readonly spoolState: string;
+  readonly cutAt: string;
+  readonly end: string;
+  readonly lock: string;
+  readonly note: string;
+}
+
+/** What was chosen for an entry of a kind; figures are read apart. */
+function saidOf(kind: DiaryKind, { on, spoolState, cutAt, end, lock, note }: TypedEntry): Omit<DiaryCreate, 'entryId'> {
+  const chosen: { readonly [K in DiaryKind]?: Partial<DiaryCreate> } = {
+    spooled: { spoolState: spoolState as NonNullable<DiaryCreate['spoolState']> },
+    'cut-back': { cutAt: cutAt as 'hook' | 'drum' },
+    spliced: {
+      endTermination: end as NonNullable<DiaryCreate['endTermination']>,
+      ...(lock && { eyeLock: lock as NonNullable<DiaryCreate['eyeLock']> }),
+    },
+  };
+  return { on, kind, ...chosen[kind], ...(note.trim() && { note: note.trim() }) };
+}
+
+function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
+  const { units } = useFigures();
+  const [typed, setTyped] = useState({
+    on: today,
+    spoolState: 'under-tension',
+    tension: '',
+    metres: '',
+    cutAt: 'hook',
+    end: 'long-tapered-bury',
+    lock: '',
+    note: '',
+  });
+  const [entryId] = useState(() => crypto.randomUUID());
+  const [wrong, setWrong] = useState<{ readonly [field: string]: string }>({});
+  const [add, { error, isLoading }] = useAddDiaryEntryMutation();
+  const faults = { ...faultsByPath(error && problemOf(error)), ...wrong };
+  const set = (change: Partial<typeof typed>) => setTyped((before) => ({ ...before, ...change }));
+  const asks = { tension: kind === 'spooled' || kind === 'stretched', metres: kind === 'ran' || kind === 'cut-back' };
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const tension = readForce(asks.tension ? typed.tension : '', decimal, units);
+    const metres = readMetres(asks.metres ? typed.metres : '', decimal);
+    const found = {
+      ...(tension.kind === 'fault' && { tensionN: tension.message }),
+      ...(metres.kind === 'fault' && { metres: metres.message }),
+    };
+    setWrong(found);
+    if (Object.keys(found).length > 0) return;
+    const diaryCreate: DiaryCreate = {
+      entryId,
+      ...saidOf(kind, typed),
+      ...(tension.kind === 'force' && { tensionN: tension.newtons }),
+      ...(metres.kind === 'metres' && { metres: metres.metres }),
+    };
+    const answer = await add({ gearId: gear.gearId, diaryCreate });
+    if (answer.data) done();
+  };
+  return (
+    <form className="no-print space-y-3 pt-3" onSubmit={submit}>
+      <h3 className="text-lg">{diaryWords[kind]}</h3>
+      <div className="grid gap-3 sm:grid-cols-3">
+        <Labelled label="Day" fault={faults.on}>
+          <input type="date" max={today} value={typed.on} onChange={(event) => set({ on: event.target.value })} />
+        </Labelled>
+        {kind === 'spooled' && (
+          <Labelled label="How it lies" fault={faults.spoolState}>
+            <select value={typed.spoolState} onChange={(event) => set({ spoolState: event.target.value })}>
+              {spoolStates.map((state) => (
+                <option key={state} value={state}>
+                  {spoolWords[state]}
+                </option>
+              ))}
+            </select>
+          </Labelled>
+        )}
+        {asks.tension && (
+          <Labelled label="Tension, where it is known" fault={faults.tensionN}>
+            <input value={typed.tension} onChange={(event) => set({ tension: event.target.value })} />
+          </Labelled>
+        )}
+        {asks.metres && (
+          <Labelled label={kind === 'ran' ? 'Metres that it ran' : 'Metres cut off'} fault={faults.metres}>
+            <input inputMode="decimal" value={typed.metres} onChange={(event) => set({ metres: event.target.value })} />
+          </Labelled>
+        )}
+        {kind === 'cut-back' && (
+          <Labelled label="At which end" fault={faults.cutAt}>
+            <select value={typed.cutAt} onChange={(event) => set({ cutAt: event.target.value })}>
+              <option value="hook">at the hook: its marks come nearer</option>
+              <option value="drum">at the drum: its marks stay</option>
+            </select>
+          </Labelled>
+        )}
+        {kind === 'spliced' && (
+          <>
+            <Labelled label="How the end is made up" fault={faults.endTermination}>
+              <select value={typed.end} onChange={(event) => set({ end: event.target.value })}>
+                {seenTerminations.map((word) => (
+                  <option key={word} value={word}>
+                    {dashedWords(word)}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+            <Labelled label="How its eye is locked" fault={faults.eyeLock}>
+              <select value={typed.lock} onChange={(event) => set({ lock: event.target.value })}>
+                <option value="">not known</option>
+                {eyeLocks.map((word) => (
+                  <option key={word} value={word}>
+                    {dashedWords(word)}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+          </>
+        )}
+      </div>
+      <Labelled label="Remark" fault={faults.note}>
+        <input maxLength={500} value={typed.note} onChange={(event) => set({ note: event.target.value })} />
+      </Labelled>
+      <FormProblem error={error} shown={['on', 'spoolState', 'tensionN', 'metres', 'cutAt', 'endTermination', 'eyeLock', 'note']} />
+      <FormButtons words="Write it down" busy={isLoading} cancel={done} />
+    </form>
+  );
+}

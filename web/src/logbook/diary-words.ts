@@ -1,0 +1,39 @@
+import type { DiaryEntry, DiaryKind } from '@wainrope/contract';
+import { force, length, type RichText, rich } from '@wainrope/core';
+
+export const diaryWords: { readonly [K in DiaryKind]: string } = {
+  spooled: 'Spooled',
+  ran: 'Line ran',
+  covered: 'Cover on',
+  uncovered: 'Cover off',
+  'cut-back': 'Cut back',
+  spliced: 'Spliced anew',
+  stretched: 'Stretched under tension',
+};
+
+export const spoolWords = { 'under-tension': 'under tension', slack: 'slack', stacked: 'stacked to a side' } as const;
+
+/** How an end is made up and how its eye is locked, as `long-tapered-bury` is said. */
+export const dashedWords = (key: string): string => key.replaceAll('-', ' ');
+
+/** What was done, with its figures. */
+export function entryWords(
+  entry: Pick<DiaryEntry, 'kind' | 'spoolState' | 'tensionN' | 'metres' | 'cutAt' | 'endTermination' | 'eyeLock'>,
+): RichText {
+  const { kind, spoolState, tensionN, metres = 0, cutAt, endTermination, eyeLock } = entry;
+  const under = tensionN === undefined ? rich`` : rich` at ${force(tensionN)}`;
+  switch (kind) {
+    case 'spooled':
+      return rich`Spooled ${spoolState ? spoolWords[spoolState] : ''}${under}`;
+    case 'ran':
+      return rich`The line ran ${length(metres)}`;
+    case 'cut-back':
+      return rich`${length(metres)} cut off at the ${cutAt ?? 'end'}`;
+    case 'spliced':
+      return rich`New end: ${dashedWords(endTermination ?? 'not said')}${eyeLock ? `, eye ${dashedWords(eyeLock)}` : ''}`;
+    case 'stretched':
+      return rich`Stretched under tension${under}`;
+    default:
+      return rich`${diaryWords[kind]}`;
+  }
+}
