@@ -1,4 +1,4 @@
-import type { GearView, MarkView } from '@wainrope/contract';
+import type { GearView, MarkView, TeamView } from '@wainrope/contract';
 import { gearFactsOf } from '@wainrope/contract';
 import {
   basisWords,
@@ -26,6 +26,7 @@ import { BreakTests } from '../logbook/BreakTests.tsx';
 import { DiarySection } from '../logbook/DiarySection.tsx';
 import { LifeSection } from '../logbook/LifeSection.tsx';
 import { LoadSection } from '../logbook/LoadSection.tsx';
+import { useIsBookRead } from '../logbook/use-book.ts';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { Explained } from '../shell/Explained.tsx';
@@ -98,13 +99,30 @@ function Sheet({ gear }: { readonly gear: GearView }) {
           <Attributes gear={gear} />
         </div>
       </div>
-      {team && <LifeSection gearId={gear.gearId} tag={gear.tag} today={team.today} />}
-      <CareSection gear={gear} today={team?.today ?? ''} />
-      <WearSection gearId={gear.gearId} tag={gear.tag} />
-      {team && <LoadSection gear={gear} today={team.today} decimal={team.decimalMark} />}
-      {team && <DiarySection gear={gear} today={team.today} decimal={team.decimalMark} />}
-      {team && <BreakTests gear={gear} today={team.today} decimal={team.decimalMark} />}
+      {team && <Book key={gear.gearId} gear={gear} team={team} />}
       {may('audit.of-one') && <History gearId={gear.gearId} />}
+    </>
+  );
+}
+
+interface BookProps {
+  readonly gear: GearView;
+  readonly team: TeamView;
+}
+
+/** The piece's book, shown when all of it is there: nothing moves under a finger that is on its way to a button. */
+function Book({ gear, team }: BookProps) {
+  const { gearId } = gear;
+  if (!useIsBookRead(gear)) return <p className="py-6">Loading its book…</p>;
+  const { today, decimalMark: decimal } = team;
+  return (
+    <>
+      <LifeSection gearId={gearId} tag={gear.tag} today={today} />
+      <CareSection gear={gear} today={today} />
+      <WearSection gearId={gearId} tag={gear.tag} />
+      <LoadSection gear={gear} today={today} decimal={decimal} />
+      <DiarySection gear={gear} today={today} decimal={decimal} />
+      <BreakTests gear={gear} today={today} decimal={decimal} />
     </>
   );
 }

@@ -10,6 +10,7 @@ import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { readForce } from './read-force.ts';
+import { isOfKnownBatch } from './use-book.ts';
 
 interface BreakTestsProps {
   readonly gear: GearView;
@@ -21,7 +22,7 @@ interface BreakTestsProps {
 export function BreakTests({ gear, today, decimal }: BreakTestsProps) {
   const may = useMay();
   const { maker, batch } = gear;
-  const isKnown = Boolean(maker && batch);
+  const isKnown = isOfKnownBatch(gear);
   const { data, error, refetch } = useListBreakTestsQuery({ gearId: gear.gearId }, { skip: !isKnown });
   const [isOpen, setOpen] = useState(false);
   if (!isKnown) return null;

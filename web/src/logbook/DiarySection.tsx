@@ -13,6 +13,7 @@ import { useFigures } from '../shell/use-figures.ts';
 import { dashedWords, diaryWords, entryWords, spoolWords } from './diary-words.ts';
 import { readForce } from './read-force.ts';
 import { readMetres } from './read-metres.ts';
+import { hasDiary } from './use-book.ts';
 
 interface DiarySectionProps {
   readonly gear: GearView;
@@ -29,12 +30,11 @@ const SHOWN = 8;
 export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const may = useMay();
   const isDrum = gearClasses[gear.kind].carriesOn === 'spool';
-  const isLine = gearClasses[gear.kind].line !== 'none';
-  const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId }, { skip: !isDrum && !isLine });
+  const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId }, { skip: !hasDiary(gear) });
   const [kind, setKind] = useState<DiaryKind>();
   const [all, setAll] = useState(false);
   const { figure, text } = useFigures();
-  if (!isDrum && !isLine) return null;
+  if (!hasDiary(gear)) return null;
   const items = data?.items ?? [];
   const kinds = isDrum ? OF_DRUMS : [...OF_LINES, ...(may('gear.write') ? OF_KEEPERS : [])];
   return (

@@ -8,6 +8,7 @@ import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { lifeFigure, lifeTable } from './life-figure.ts';
 import { eventPage, eventTitle, lifeKindWords } from './life-words.ts';
+import { FIRST_PAGE } from './use-book.ts';
 
 interface LifeSectionProps {
   readonly gearId: string;
@@ -16,12 +17,11 @@ interface LifeSectionProps {
 }
 
 const SHOWN = 12;
-const PAGE = 300;
 const MOST = 1000;
 
 /** A piece's whole life on one line, and as a list that can be narrowed. */
 export function LifeSection({ gearId, tag, today }: LifeSectionProps) {
-  const [limit, setLimit] = useState(PAGE);
+  const [limit, setLimit] = useState<number>(FIRST_PAGE.life);
   const { data, error, refetch } = useGetLifeQuery({ gearId, limit });
   const { units } = useFigures();
   const events = data?.items;

@@ -9,6 +9,7 @@ import { useFigures } from '../shell/use-figures.ts';
 import { LoadForm } from './LoadForm.tsx';
 import { LoadTotals } from './LoadTotals.tsx';
 import { knownWords, overloadWords } from './load-words.ts';
+import { FIRST_PAGE } from './use-book.ts';
 
 interface LoadSectionProps {
   readonly gear: GearView;
@@ -16,12 +17,11 @@ interface LoadSectionProps {
   readonly decimal: DecimalMark;
 }
 
-const PAGE = 20;
 const MOST = 500;
 
 /** What pulls put on a piece, against its limit as it was then. */
 export function LoadSection({ gear, today, decimal }: LoadSectionProps) {
-  const [limit, setLimit] = useState(PAGE);
+  const [limit, setLimit] = useState<number>(FIRST_PAGE.loads);
   const { data, error, refetch } = useListLoadsQuery({ gearId: gear.gearId, limit });
   const [doing, setDoing] = useState<'log' | LoadView>();
   const may = useMay();

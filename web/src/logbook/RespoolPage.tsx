@@ -55,10 +55,10 @@ interface CoachProps {
 }
 
 function Coach({ winch, team, policy, lines }: CoachProps) {
-  const [lineId, setLineId] = useState(lines[0]?.gearId ?? '');
+  const [lineId, setLineId] = useState<string>();
   const [helper, setHelper] = useState<HelperValues>({ massKg: 2500, slopeDeg: 0, surface: 'grass', brakePercent: 0 });
   const [done, setDone] = useState(0);
-  const line = lines.find(({ gearId }) => gearId === lineId);
+  const line = lines.find(({ gearId }) => gearId === lineId) ?? lines[0];
   const drum = line && drumOf(winch, line);
   const advice = respoolAdvice(
     { massKg: helper.massKg, slopeRad: helper.slopeDeg * DEGREE, surface: helper.surface, brakeShare: helper.brakePercent / 100 },
@@ -79,7 +79,7 @@ function Coach({ winch, team, policy, lines }: CoachProps) {
         fairlead. The maker’s instructions win.
       </p>
       <Labelled label="The line">
-        <select value={lineId} onChange={(event) => setLineId(event.target.value)}>
+        <select value={line?.gearId ?? ''} onChange={(event) => setLineId(event.target.value)}>
           {lines.length === 0 && <option value="">none in the register</option>}
           {lines.map(({ gearId, tag, name }) => (
             <option key={gearId} value={gearId}>

@@ -69,7 +69,7 @@ export function fakeServer() {
     return headers.get('Content-Type') === 'text/csv' ? text : JSON.parse(text);
   };
 
-  function responseTo(asked: Sent): Response {
+  async function responseTo(asked: Sent): Promise<Response> {
     const { method, path } = asked;
     const steps = path.split('/');
     const names = [path, [...steps.slice(0, -1), '*'].join('/'), [...steps.slice(0, -2), '*', steps.at(-1)].join('/')];
@@ -79,7 +79,7 @@ export function fakeServer() {
       return Response.json({ title: 'Not found', status: 404, detail: path, type: 'about:blank' }, { status: 404 });
     }
     const route = routes[name];
-    const answer = typeof route === 'function' ? route(asked) : route;
+    const answer = await (typeof route === 'function' ? route(asked) : route);
     if (answer instanceof Refusal) {
       const { status, more } = answer;
       return Response.json({ type: 'about:blank', title: 'Refused', detail: 'Refused.', status, ...more }, { status });
