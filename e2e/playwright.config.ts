@@ -16,7 +16,7 @@ export default defineConfig({
   workers: 1,
   // How fast a machine is decides nothing: a limit only catches a hang. A file has ten minutes; whatever one step waits for has two,
   // and is then named in the failure.
-  globalTimeout: 600_000,
+  globalTimeout: 40 * 60_000,
   timeout: 600_000,
   expect: { timeout: 120_000, toPass: { timeout: 300_000 } },
   outputDir: '../test-results',

@@ -46,6 +46,7 @@ interface Estimated {
 }
 
 const PLANNED_BY: { readonly [K in Effort['plannedBy']]: string } = {
+  'own-figure': 'the team’s own figure, from its measured pulls',
   mire: 'the multiple for its depth',
   'one-with-margin': 'the team’s method, with its margin',
   'greatest-with-margin': 'the greatest method, with margin',

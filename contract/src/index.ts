@@ -188,6 +188,8 @@ export {
   SavedReport,
 } from './plans/plan.dto.ts';
 export {
+  FigureAdopt,
+  FigureOf,
   PlanUnderPolicy,
   PolicyChange,
   PolicyHistory,

@@ -2,7 +2,7 @@ export { BIN_SHARE, binnedCount, type CycleBin, cyclesOfPulls } from './fatigue/
 export { usageIndex } from './fatigue/usage-index.ts';
 export { type DueReason, nextDue, pullsUsedUpOn, wearDueOn } from './logbook/next-due.ts';
 export { happenedN, type LoadLimits, type Overload, overloadOf, overloads, quarantineAboveN } from './logbook/overload.ts';
-export { type MeasuredPull, type OwnFigure, ownFigure } from './logbook/own-figure.ts';
+export { ADOPTED_FROM, adoptedFigure, type MeasuredPull, type OwnFigure, ownFigure } from './logbook/own-figure.ts';
 export {
   forceUnitChoices,
   type SeriesColumns,
@@ -127,6 +127,7 @@ export { firstRig, layPlan, type PlanVehicle, relayEdits, vehicleBody, winchOf }
 export { type Layout, type LayoutGroup, layoutGroups } from './layouts/layout.ts';
 export { layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
+export { type AdoptedFigure, type FigureKey, figureOfPath, isFigureOf, MOST_EVIDENCE } from './policy/adopted-figures.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
 export { isTeamsLastResort, refusedByTeam, wantsConsent } from './policy/last-resorts.ts';

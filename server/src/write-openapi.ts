@@ -10,8 +10,11 @@ async function writeDocument(): Promise<void> {
   const { createApplication } = await import('./application.ts');
   const { openApiDocument } = await import('./http/openapi.ts');
   const app = await createApplication('');
-  writeFileSync(resolve(import.meta.dirname, '../openapi.json'), `${JSON.stringify(openApiDocument(app), null, 2)}\n`);
-  await app.close();
+  try {
+    writeFileSync(resolve(import.meta.dirname, '../openapi.json'), `${JSON.stringify(openApiDocument(app), null, 2)}\n`);
+  } finally {
+    await app.close();
+  }
 }
 
 writeDocument().catch((error: unknown) => {

@@ -41,6 +41,8 @@ export const capabilities = {
   'audit.of-one': CREW,
   'template.write': COORDINATOR,
   'policy.write': COORDINATOR,
+  /** Planning by what the team’s own measured pulls came to. */
+  'figure.adopt': COORDINATOR,
   'people.write': COORDINATOR,
   'bundle.read': COORDINATOR,
 } as const satisfies { readonly [capability: string]: readonly PersonRole[] };

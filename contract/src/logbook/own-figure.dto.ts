@@ -13,6 +13,8 @@ export class OwnFigureView {
   @IsOptional() @IsNumber() low?: number;
   @IsOptional() @IsNumber() high?: number;
   @IsOptional() @IsNumber() largest?: number;
+  /** What may be planned with in place of the method, from ten pulls on. */
+  @IsOptional() @IsNumber() adoptable?: number;
   /** The median of what was measured over what was planned: 1 where estimates are right. */
   @IsNumber() ofPlanned!: number;
   @IsString() lastOn!: string;

@@ -1,4 +1,4 @@
-import type { Policy, Severity, Verdict } from '@wainrope/core';
+import { type Depth, depths, type Policy, type Severity, type Surface, surfaces, type Verdict } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import { IsArray, IsBoolean, IsIn, IsOptional, IsString, IsUUID, Length, ValidateNested } from 'class-validator';
 import { DocumentField } from '../documents/document-field.ts';
@@ -58,5 +58,19 @@ export class PolicySave {
   /** The version the change was made from. */
   @IsString() baseHash!: string;
   @DocumentField('Policy') content!: Policy;
+  @IsString() @Length(3, 300, { message: 'Say in a line why the team decides this.' }) reason!: string;
+}
+
+/** Which of the team's own figures is meant. */
+export class FigureOf {
+  @IsIn(surfaces) surface!: Surface;
+  @IsIn(depths) depth!: Depth;
+  @IsString() @Length(1, 200) machine!: string;
+}
+
+/** Planning by a figure of the team's own from now on, in place of the method. */
+export class FigureAdopt extends FigureOf {
+  /** The version the change was made from. */
+  @IsString() baseHash!: string;
   @IsString() @Length(3, 300, { message: 'Say in a line why the team decides this.' }) reason!: string;
 }

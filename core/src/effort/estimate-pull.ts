@@ -1,8 +1,11 @@
+import { isFigureOf } from '../policy/adopted-figures.ts';
 import type { Policy } from '../policy/policy.ts';
 import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Situation } from './situation.ts';
 
 export interface StuckVehicle {
+  /** By which name the team knows it: figures of the team's own are by machine. */
+  readonly machine?: string;
   /** Mass with load, kg, above 0. */
   readonly massKg: number;
   /** Slope along the pull, rad, −π/4…π/4; uphill positive. */
@@ -27,9 +30,10 @@ export interface EffortTerm {
   readonly factors: readonly EffortFactor[];
 }
 
-export type MethodId = 'fractions' | 'mire' | 'physics' | 'dragging' | 'righting' | 'spooling';
+export type MethodId = 'own-figure' | 'fractions' | 'mire' | 'physics' | 'dragging' | 'righting' | 'spooling';
 
 export const methodWords: { readonly [K in MethodId]: string } = {
+  'own-figure': 'By the team’s own pulls',
   fractions: 'By share of weight',
   mire: 'By depth',
   physics: 'By physics',
@@ -51,7 +55,7 @@ export interface Effort {
   readonly medianN: number;
   readonly highN: number;
   readonly plannedN: number;
-  readonly plannedBy: 'mire' | 'greatest-with-margin' | 'one-with-margin' | 'runs-by-itself' | 'holds-back' | 'spooling';
+  readonly plannedBy: 'own-figure' | 'mire' | 'greatest-with-margin' | 'one-with-margin' | 'runs-by-itself' | 'holds-back' | 'spooling';
   /** Some method finds that it runs by itself. */
   readonly runsByItself: boolean;
 }
@@ -69,7 +73,8 @@ const STEEPEST = Math.PI / 4;
 /**
  * The pull needed by the schools that apply: share of weight by surface where it rolls, multiples of weight where it is stuck to a depth,
  * and physics. Newtons.
- * Planned: the mire multiple where a depth is given, else the policy's margin × the greatest of the others. A load that is held
+ * Planned: a figure of the team's own in place of the method, where it adopted one for the machine, ground and depth; else the mire
+ * multiple where a depth is given, else the policy's margin × the greatest of the others. A load that is held
  * back is planned with the margin × the most by which it runs, 0 where it does not run.
  * Slopes beyond 45° and ledges as high as the wheel's radius are refused. Sources: the rows of the policy.
  */
@@ -80,12 +85,27 @@ export function estimatePull(vehicle: StuckVehicle, policy: Policy, held: Held =
     return { kind: 'ledge-too-high', heightM: ledge.heightM, wheelRadiusM: ledge.wheelRadiusM };
   // Stuck to a depth, shares of weight by surface say nothing any more.
   const stuck = vehicle.situation.depth !== 'none';
-  const methods = [...(stuck ? mire(vehicle, policy) : [fractions(vehicle, policy)]), physics(vehicle, policy)];
-  return estimateOf(methods, policy, held);
+  const methods = [
+    ...(held === 'pulled' ? ownMethod(vehicle, policy) : []),
+    ...(stuck ? mire(vehicle, policy) : [fractions(vehicle, policy)]),
+    physics(vehicle, policy),
+  ];
+  return planOf(methods, { policy, held, withMargin: !stuck });
 }
 
 /** Low, median, high and planned pull of a set of methods; at least one. */
 export function estimateOf(methods: readonly MethodEstimate[], policy: Policy, held: Held = 'pulled'): Effort {
+  return planOf(methods, { policy, held, withMargin: true });
+}
+
+interface Planning {
+  readonly policy: Policy;
+  readonly held: Held;
+  /** Whether what rolls is planned, with the margin on top. */
+  readonly withMargin: boolean;
+}
+
+function planOf(methods: readonly MethodEstimate[], planning: Planning): Effort {
   const pulls = methods.map(({ pullN }) => pullN).sort((a, b) => a - b);
   const runsByItself = pulls.some((pull) => pull < 0);
   return {
@@ -95,7 +115,7 @@ export function estimateOf(methods: readonly MethodEstimate[], policy: Policy, h
     medianN: median(pulls),
     highN: pulls[pulls.length - 1] ?? 0,
     runsByItself,
-    ...(held === 'held-back' ? heldBack(methods, policy) : planned(methods, runsByItself, policy)),
+    ...(planning.held === 'held-back' ? heldBack(methods, planning.policy) : planned(methods, runsByItself, planning)),
   };
 }
 
@@ -105,9 +125,15 @@ function heldBack(methods: readonly MethodEstimate[], policy: Policy): Pick<Effo
   return { plannedN: policy.effort.planningMargin.value * most, plannedBy: 'holds-back' };
 }
 
-function planned(methods: readonly MethodEstimate[], runsByItself: boolean, policy: Policy): Pick<Effort, 'plannedN' | 'plannedBy'> {
+function planned(
+  methods: readonly MethodEstimate[],
+  runsByItself: boolean,
+  { policy, withMargin }: Planning,
+): Pick<Effort, 'plannedN' | 'plannedBy'> {
   const margin = policy.effort.planningMargin.value;
   if (runsByItself) return { plannedN: margin * Math.max(...methods.map(({ pullN }) => Math.abs(pullN))), plannedBy: 'runs-by-itself' };
+  const own = methods.find(({ id }) => id === 'own-figure');
+  if (own) return { plannedN: (withMargin ? margin : 1) * own.pullN, plannedBy: 'own-figure' };
   const byDepth = methods.find(({ id }) => id === 'mire');
   if (byDepth) return { plannedN: byDepth.pullN, plannedBy: 'mire' };
   const chosen = methods.find(({ id }) => id === policy.schools.estimate);
@@ -141,6 +167,28 @@ const freeShare = (situation: Situation): readonly EffortFactor[] => {
   return locked === 0 ? [] : [{ label: '× share on free wheels', value: 1 - locked }];
 };
 const cosineOf = (slopeRad: number): EffortFactor => ({ label: '× cosine of the slope', value: Math.cos(slopeRad) });
+
+/**
+ * The figure that the team adopted for this machine on this ground and to this depth, in place of the method's own share or multiple of
+ * weight; what the method adds to it is added. A way downhill takes nothing off: the pulls behind the figure may have gone downhill too.
+ */
+function ownMethod(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] {
+  const { machine, massKg, situation, slopeRad } = vehicle;
+  const { surface, depth } = situation;
+  const own = machine === undefined ? undefined : policy.ownFigures.find((each) => isFigureOf(each, { surface, depth, machine }));
+  if (!own) return [];
+  const days = own.pulls.map(({ on }) => on).sort();
+  const source = `${own.pulls.length} measured pulls, ${days[0]} to ${days.at(-1)}`;
+  return [
+    method('own-figure', [
+      term('Share of weight by the team’s own pulls', [weightOf(massKg), { label: '× share', value: own.share }], source),
+      ...(depth === 'none' ? [lockedTerm(vehicle, policy), turnedTerm(vehicle, policy)] : []),
+      slopeRad > 0 ? thumbSlope(vehicle) : undefined,
+      ledgeTerm(vehicle),
+      trailerTerm(vehicle, policy, depth === 'none' ? 'fractions' : 'mire'),
+    ]),
+  ];
+}
 
 function fractions(vehicle: StuckVehicle, policy: Policy): MethodEstimate {
   const { situation, massKg } = vehicle;

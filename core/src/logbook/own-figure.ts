@@ -1,3 +1,4 @@
+import type { AdoptedFigure, FigureKey } from '../policy/adopted-figures.ts';
 import { percentile } from '../wear/theil-sen.ts';
 
 /** From so many pulls on a figure of the team's own is shown; from so many it may be adopted. */
@@ -37,4 +38,10 @@ export function ownFigure(pulls: readonly MeasuredPull[]): OwnFigure | undefined
     largest,
     ...(pulls.length >= ADOPTED_FROM && { adoptable: Math.max(largest, 1.1 * high) }),
   };
+}
+
+/** What a team adopts of its pulls on one ground, depth and machine, with the pulls as its evidence; nothing from too few. */
+export function adoptedFigure({ surface, depth, machine }: FigureKey, pulls: AdoptedFigure['pulls']): AdoptedFigure | undefined {
+  const share = ownFigure(pulls.map((pull) => ({ forceN: pull.share, weightN: 1 })))?.adoptable;
+  return share === undefined ? undefined : { surface, depth, machine, share, pulls };
 }

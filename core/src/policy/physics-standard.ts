@@ -39,6 +39,7 @@ type PhysicsGroups = Pick<
   | 'runUp'
   | 'respool'
   | 'zones'
+  | 'ownFigures'
   | 'severities'
 >;
 
@@ -164,5 +165,6 @@ export const physicsStandard: PhysicsGroups = {
   },
   respool: { tensionN: t(SPOOLING_KGF * 9.80665, HOUSE) },
   zones: { corridorM: t(1.5, HOUSE), wirelessReachM: t(15, HOUSE), slidePathM: t(12, HOUSE) },
+  ownFigures: [],
   severities: {},
 };

@@ -2,10 +2,13 @@ import type { TypeOf } from '../codec/codec.ts';
 import { choice, flag, id, numeric, text } from '../codec/scalars.ts';
 import { dictionary, list, record } from '../codec/structures.ts';
 import { pulleyKinds, terminationKinds } from '../gear/classes/materials.ts';
+import { adoptedFigures } from './adopted-figures.ts';
 import { careTables } from './care-tables.ts';
+import { soils, surfaces } from './grounds.ts';
 import { physicsTables } from './physics-tables.ts';
 import { factorRow, row, table } from './rows.ts';
 
+export { type Depth, depths, type Surface, soils, surfaces } from './grounds.ts';
 export { anchorSoils, holdGrounds, type PullSlope, picketPatterns, picketSoils } from './physics-tables.ts';
 
 /** Uses that have a design factor. */
@@ -21,11 +24,6 @@ export const factoredUses = [
 ] as const;
 export type FactoredUse = (typeof factoredUses)[number];
 
-export const surfaces = ['hard-road', 'grass', 'wet-hard-sand', 'gravel', 'soft-dry-sand', 'shallow-mud', 'bog'] as const;
-export type Surface = (typeof surfaces)[number];
-export const depths = ['none', 'hubs', 'sills', 'roof'] as const;
-export type Depth = (typeof depths)[number];
-export const soils = ['sand', 'loam', 'silt', 'clay-or-bog'] as const;
 export const plainBends = ['synthetic-on-aluminium', 'synthetic-on-steel', 'synthetic-on-bark', 'wire-on-rollers'] as const;
 export const frictionSchools = ['by-wrap', 'flat', 'none'] as const;
 export const footings = ['firm', 'moist', 'wet'] as const;
@@ -110,6 +108,8 @@ export const policyCodec = record({
   }),
   ...careTables,
   ...physicsTables,
+  /** What the team plans by in place of a method, from pulls of its own. */
+  ownFigures: adoptedFigures,
   /** Severities a team has set by rule code; a rule says whether it lets itself be softened. */
   severities: dictionary(choice(['stop', 'fix', 'caution', 'note'])),
 });

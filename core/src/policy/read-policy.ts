@@ -16,7 +16,7 @@ export function readPolicy(value: unknown, path = ''): ReadResult<Policy> {
 /** A policy of the first version as one of the present version; anything else is given back as it is. */
 export function upgradePolicy(value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
-  return withLaterRows({ ...careStandard, ...physicsStandard, ...value });
+  return withLaterRows({ ...careStandard, ...physicsStandard, ownFigures: teamStandard.ownFigures, ...value });
 }
 
 interface Group {

@@ -23,8 +23,8 @@ export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 6;
-const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5];
+export const RIG_FILE_VERSION = 7;
+const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6];
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -39,7 +39,8 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
  * which still reads as it is; its policy lacked the tables that version 2 brought, and takes the team standard's. Version 2 had
  * no features and no origin, and at least one line: all of it reads as it is. Version 3 had no path, no run-up and always a
  * travel; its policy lacked the tables of the pull and of run-ups. Version 4 always had ground and brakes of a stance together; its policy
- * lacked the usual ranges of what is not on record. Version 5 lacked the policy's figures of wear.
+ * lacked the usual ranges of what is not on record. Version 5 lacked the policy's figures of wear, version 6
+ * the figures of the team's own.
  */
 export function migrateRigFile(value: unknown): unknown {
   if (!isObject(value) || !EARLIER_VERSIONS.includes(value.version) || !isObject(value.case)) return value;

@@ -27,6 +27,7 @@ const PLAN = 'c173526a-8f61-43a9-a274-d4b0a19c8d01';
 const LINE = '8d3f1e26-4b2d-4f65-8e30-907c6d5e4f09';
 const INCIDENT = 'f4a86591-b294-46dc-95a7-07e3d4cf9e01';
 const SERIES = 'e3957480-a183-45cb-8496-f6d2c3be9e01';
+const OWN_FIGURE = { surface: 'bog', depth: 'sills', machine: 'Larch' };
 const LAYOUT = 'd284637b-9072-44ba-b385-e5c1b2ad9e01';
 
 /** What only an earlier answer tells, as it stands in the document. */
@@ -415,6 +416,8 @@ export const examples: readonly Example[] = [
     operation: 'savePolicy',
     body: { baseHash: TOLD.baseHash, content: POLICY, reason: 'Two more wraps, since the first layer is worn smooth.' },
   },
+  { operation: 'previewFigure', body: OWN_FIGURE },
+  { operation: 'adoptFigure', body: { ...OWN_FIGURE, baseHash: TOLD.baseHash, reason: 'Twelve pulls out of the same bog.' } },
   { operation: 'getSinceVisit' },
   { operation: 'markSeen', body: { upTo: 100 } },
   { operation: 'getReminders' },

@@ -98,6 +98,8 @@ export const operationWords: { readonly [operationId: string]: string } = {
   keepLayout: 'Keep how a rig is laid as a layout of the team’s own',
   putLayoutAway: 'Offer a layout no more',
   getPolicy: 'The settings in force, every version before them, and the rules',
+  previewFigure: 'What planning by a figure of the team’s own would change, plan by plan',
+  adoptFigure: 'Plan by a figure of the team’s own',
   savePolicy: 'Put settings in force',
   previewPolicy: 'What settings would change, plan by plan',
   getTask: 'How far something is that takes long, while it runs',

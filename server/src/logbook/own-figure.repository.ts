@@ -1,8 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import type { OwnFigureView } from '@wainrope/contract';
-import { type Depth, type GaugedPull, median, ownFigure, type Surface } from '@wainrope/core';
+import {
+  type AdoptedFigure,
+  adoptedFigure,
+  type Depth,
+  type FigureKey,
+  type GaugedPull,
+  MOST_EVIDENCE,
+  median,
+  ownFigure,
+  type Surface,
+} from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { gathered } from '../database/rows.ts';
+import type { MeasuredPullTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 /** So many pulls are looked at, the newest of them. */
@@ -43,10 +54,25 @@ export class OwnFigureRepository {
       .execute();
   }
 
+  /** The newest pulls of one ground, depth and machine, as evidence of what they come to. */
+  async evidence(trx: TeamTransaction, { surface, depth, machine }: FigureKey): Promise<AdoptedFigure['pulls']> {
+    const rows = await trx
+      .selectFrom('measured_pull')
+      .select(['pull_id', 'pulled_on', 'force_n', 'weight_n'])
+      .where('surface', '=', surface)
+      .where('depth', '=', depth)
+      .where('machine', '=', machine)
+      .orderBy('pulled_on', 'desc')
+      .orderBy('pull_id')
+      .limit(MOST_EVIDENCE)
+      .execute();
+    return evidenceOf(rows);
+  }
+
   async figures(trx: TeamTransaction): Promise<OwnFigureView[]> {
     const rows = await trx
       .selectFrom('measured_pull')
-      .select(['surface', 'depth', 'machine', 'pulled_on', 'force_n', 'weight_n', 'planned_n'])
+      .select(['pull_id', 'surface', 'depth', 'machine', 'pulled_on', 'force_n', 'weight_n', 'planned_n'])
       .orderBy('pulled_on', 'desc')
       .orderBy('pull_id')
       .limit(MOST)
@@ -59,14 +85,14 @@ export class OwnFigureRepository {
     return [...groups.values()].flatMap((pulls) => {
       const [newest] = pulls;
       if (!newest) return [];
+      const adopted = adoptedFigure(keyOf(newest), evidenceOf(pulls));
       const figure = ownFigure(pulls.map(({ force_n, weight_n }) => ({ forceN: force_n, weightN: weight_n })));
       return [
         {
-          surface: newest.surface as Surface,
-          depth: newest.depth as Depth,
-          machine: newest.machine,
+          ...keyOf(newest),
           pulls: pulls.length,
           ...(figure && { median: figure.median, low: figure.low, high: figure.high, largest: figure.largest }),
+          ...(adopted && { adoptable: adopted.share }),
           ofPlanned: median(pulls.map(({ force_n, planned_n }) => force_n / planned_n)),
           lastOn: newest.pulled_on,
         },
@@ -74,3 +100,15 @@ export class OwnFigureRepository {
     });
   }
 }
+
+const keyOf = ({ surface, depth, machine }: Pick<MeasuredPullTable, 'surface' | 'depth' | 'machine'>): FigureKey => ({
+  surface: surface as Surface,
+  depth: depth as Depth,
+  machine,
+});
+
+/** Newest first, and no more of them than a figure rests on. */
+const evidenceOf = (rows: readonly Pick<MeasuredPullTable, 'pull_id' | 'pulled_on' | 'force_n' | 'weight_n'>[]): AdoptedFigure['pulls'] =>
+  rows
+    .slice(0, MOST_EVIDENCE)
+    .map(({ pull_id, pulled_on, force_n, weight_n }) => ({ pullId: pull_id, on: pulled_on, share: force_n / weight_n }));

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse } from '@nestjs/swagger';
-import { PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, TaskQuery } from '@wainrope/contract';
+import { FigureAdopt, FigureOf, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, TaskQuery } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { Gone } from '../threads/gone.ts';
@@ -28,6 +28,27 @@ export class PolicyController {
     @Gone() gone: AbortSignal,
   ): Promise<PolicyPreview> {
     return this.service.preview(actor, content, { task, gone });
+  }
+
+  /** What planning by a figure of the team's own would change. */
+  @Post('own-figures/preview')
+  @Needs('figure.adopt')
+  @HttpCode(200)
+  @ApiOkResponse({ type: PolicyPreview })
+  previewFigure(
+    @CurrentActor() actor: Actor,
+    @Body() key: FigureOf,
+    @Query() { task }: TaskQuery,
+    @Gone() gone: AbortSignal,
+  ): Promise<PolicyPreview> {
+    return this.service.previewFigure(actor, key, { task, gone });
+  }
+
+  @Post('own-figures')
+  @Needs('figure.adopt')
+  @ApiCreatedResponse({ type: PolicyHistory })
+  adoptFigure(@CurrentActor() actor: Actor, @Body() input: FigureAdopt): Promise<PolicyHistory> {
+    return this.service.adopt(actor, input);
   }
 
   @Post()

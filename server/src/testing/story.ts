@@ -65,8 +65,13 @@ const WHILE_IT_RUNS = ['getTask', 'stopTask'];
 /** Want a rig with every piece of it: `loads.server.test.ts` and `series.server.test.ts` send them by the demo's. */
 const BY_A_WHOLE_RIG = ['logPull', 'addSeries', 'getSeries', 'getSeriesFile'];
 
+/** Want ten measured pulls: `own-figures.server.test.ts` sends them with as many. */
+const BY_TEN_PULLS = ['previewFigure', 'adoptFigure'];
+
 /** The examples of the API document, in the order in which they tell one story. */
-export const STORY: readonly Example[] = examples.filter(({ operation }) => ![...WHILE_IT_RUNS, ...BY_A_WHOLE_RIG].includes(operation));
+export const STORY: readonly Example[] = examples.filter(
+  ({ operation }) => ![...WHILE_IT_RUNS, ...BY_A_WHOLE_RIG, ...BY_TEN_PULLS].includes(operation),
+);
 
 interface Stage {
   readonly server: TestServer;

@@ -22,6 +22,7 @@ export const soilWords: { readonly [S in Situation['soil']]: string } = {
   'clay-or-bog': 'clay or bog',
 };
 export const methodWords = {
+  'own-figure': 'The team’s own measured pulls',
   fractions: 'Share of weight by surface',
   mire: 'Multiple of weight by depth',
   physics: 'Slope, rolling, suction',

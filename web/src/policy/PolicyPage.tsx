@@ -8,6 +8,7 @@ import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
+import { FigureRows } from './FigureRows.tsx';
 import { PolicyRow } from './PolicyRow.tsx';
 import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
 import { changeWords, groupWords, leafWords } from './policy-words.ts';
@@ -75,7 +76,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
           <ul className="list-disc pl-5">
             {policyDifferences(inForce, policyOf(history.content)).map(({ path, from, to }) => (
               <li key={path}>
-                {changeWords(path)}: <span className="line-through">{String(from)}</span> → {String(to)}
+                {changeWords(path)}: <span className="line-through">{String(from ?? 'none')}</span> → {String(to ?? 'none')}
               </li>
             ))}
           </ul>
@@ -88,7 +89,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
         </label>
         {editable &&
           policyPresets.map((preset) => (
-            <button key={preset.id} type="button" className="action" onClick={() => begin(preset)}>
+            <button key={preset.id} type="button" className="action" onClick={() => begin({ ...preset, ownFigures: inForce.ownFigures })}>
               Begin from: {preset.name}
             </button>
           ))}
@@ -101,6 +102,7 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
         unread={(path, is) => setUnread((before) => withOrWithout(before, path, is))}
         changed={(path, value) => setDraft((now) => withLeaf(now, path, value, 'the team’s own'))}
       />
+      {search === '' && <FigureRows policy={draft} editable={editable} changed={setDraft} />}
       {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
       <Versions history={history} />
       {editable && (changes.length > 0 || unread.size > 0) && (

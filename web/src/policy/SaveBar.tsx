@@ -1,12 +1,11 @@
-import type { PlanUnderPolicy, PolicyHistory } from '@wainrope/contract';
+import type { PolicyHistory } from '@wainrope/contract';
 import type { Policy } from '@wainrope/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { problemOf, usePreviewPolicyMutation, useSavePolicyMutation } from '../api/wainrope-api.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { TaskNote } from '../tasks/TaskNote.tsx';
+import { WhatItChanges } from './WhatItChanges.tsx';
 
 interface SaveBarProps {
   readonly draft: Policy;
@@ -79,28 +78,6 @@ export function SaveBar({ draft, changes, unread, baseHash, discard, saved }: Sa
           )}
         </div>
       </div>
-    </div>
-  );
-}
-
-function WhatItChanges({ plans }: { readonly plans: readonly PlanUnderPolicy[] }) {
-  const turned = plans.filter(({ before, after }) => before !== after);
-  return (
-    <div className="py-1" data-policy-preview>
-      <p>
-        {plans.length} {plans.length === 1 ? 'plan turns' : 'plans turn'} out of date.{' '}
-        {turned.length === 0 ? 'No verdict changes.' : 'Verdicts that change:'}
-      </p>
-      <ul>
-        {turned.map(({ planId, name, before, after }) => (
-          <li key={planId} className="flex flex-wrap items-center gap-2 py-0.5">
-            <Link className="underline" to={`/plans/${planId}`}>
-              {name}
-            </Link>
-            <VerdictLabel verdict={before} struck /> → <VerdictLabel verdict={after} />
-          </li>
-        ))}
-      </ul>
     </div>
   );
 }

@@ -12,7 +12,7 @@ export interface CurvePoint {
 
 type Tree = { readonly [key: string]: unknown };
 
-const NOT_SHOWN = ['id', 'name', 'severities'];
+const NOT_SHOWN = ['id', 'name', 'severities', 'ownFigures'];
 
 /** Every figure, school and curve of a policy, by path. */
 export function policyLeaves(policy: object): readonly PolicyLeaf[] {

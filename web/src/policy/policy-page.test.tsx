@@ -1,6 +1,6 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { PolicyHistory } from '@wainrope/contract';
-import { teamStandard } from '@wainrope/core';
+import { type AdoptedFigure, teamStandard } from '@wainrope/core';
 import { afterEach, describe, expect, it } from 'vitest';
 import { wainropeApi } from '../api/wainrope-api.ts';
 import { store } from '../store.ts';
@@ -8,6 +8,7 @@ import { fakeServer, faulty, Refusal } from '../testing/fake-server.ts';
 import { asRole } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { PolicyPage } from './PolicyPage.tsx';
+import { changeWords } from './policy-words.ts';
 
 const server = fakeServer();
 afterEach(cleanup);
@@ -150,5 +151,42 @@ describe('settings', () => {
     expect(note.textContent).toContain('11 → 12');
     await user.click(within(note).getByRole('button', { name: /Take theirs/ }));
     expect((row().getByRole('textbox') as HTMLInputElement).value).toBe('12');
+  });
+});
+
+describe('figures of the team’s own', () => {
+  const figure: AdoptedFigure = {
+    surface: 'bog',
+    depth: 'sills',
+    machine: 'Otter',
+    share: 1.331,
+    pulls: Array.from({ length: 10 }, (_, index) => ({ pullId: `p-${index}`, on: `2025-06-${10 + index}`, share: 1.21 })),
+  };
+  const withFigure = async (role: 'coordinator' | 'member') => {
+    server.answers({ ...asRole(role), 'GET /api/v1/policy': history({ content: { ...teamStandard, ownFigures: [figure] } }) });
+    const user = show(<PolicyPage />);
+    const region = within(await screen.findByRole('region', { name: 'Figures of the team’s own' }));
+    region.getByText('133 % of its weight');
+    region.getByText(/from 10 measured pulls, 2025-06-10 to 2025-06-19/);
+    return { user, region };
+  };
+
+  it('stand with their evidence, and are taken out like any other setting', async () => {
+    const { user, region } = await withFigure('coordinator');
+    await user.click(region.getByRole('button', { name: 'Take out the figure for Otter' }));
+    expect(region.queryByText('133 % of its weight')).toBeNull();
+    within(await screen.findByRole('region', { name: 'Change of settings' })).getByText('1 change');
+  });
+  it('stay where one begins from another table, and are a coordinator’s', async () => {
+    const { user, region } = await withFigure('coordinator');
+    await user.click(screen.getByRole('button', { name: /As the makers mark/ }));
+    region.getByText('133 % of its weight');
+    cleanup();
+    server.forget();
+    const reader = await withFigure('member');
+    expect(reader.region.queryByRole('button')).toBeNull();
+  });
+  it('have words of their own where two settings differ', () => {
+    expect(changeWords('ownFigures.bog/sills/Otter')).toBe('The team’s own figure, Otter, bog or clinging clay, to the sills');
   });
 });

@@ -25,11 +25,17 @@ export function pullTerm(rig: ResolvedRig): Term {
 }
 
 /** What the estimate plans on, whatever a person chose. */
-export function plannedEffortTerm({ effort, policy }: ResolvedRig): Term {
+export function plannedEffortTerm({ effort, policy, rig }: ResolvedRig): Term {
   if (effort.kind !== 'estimated') return { label: 'Pull needed', figure: force(0) };
   const figure = force(effort.plannedN);
   const { planningMargin } = policy.effort;
   const margin: Term = { label: '× margin', figure: ratio(planningMargin.value), source: planningMargin.source };
+  if (effort.plannedBy === 'own-figure') {
+    const own = effort.methods.filter(({ id }) => id === 'own-figure').map(methodTerm);
+    const how: Term['how'] =
+      rig.situation.depth === 'none' ? { operation: 'product', of: [...own, margin] } : { operation: 'same', of: own };
+    return { label: 'Pull needed', figure, how };
+  }
   if (effort.plannedBy === 'mire' || effort.plannedBy === 'spooling') {
     const method = effort.methods.find(({ id }) => id === effort.plannedBy || id === 'mire') ?? effort.methods[0];
     return { label: 'Pull needed', figure, how: { operation: 'same', of: method ? [methodTerm(method)] : [] } };

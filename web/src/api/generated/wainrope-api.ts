@@ -1,4 +1,4 @@
-import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
+import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -672,6 +672,26 @@ const injectedRtkApi = api.injectEndpoints({
         },
       }),
     }),
+    previewFigure: build.mutation<
+      PreviewFigureApiResponse,
+      PreviewFigureApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/policy/own-figures/preview`,
+        method: "POST",
+        body: queryArg.figureOf,
+        params: {
+          task: queryArg.task,
+        },
+      }),
+    }),
+    adoptFigure: build.mutation<AdoptFigureApiResponse, AdoptFigureApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/policy/own-figures`,
+        method: "POST",
+        body: queryArg.figureAdopt,
+      }),
+    }),
     listVehicles: build.query<ListVehiclesApiResponse, ListVehiclesApiArg>({
       query: () => ({ url: `/api/v1/vehicles` }),
     }),
@@ -1207,6 +1227,15 @@ export type PreviewPolicyApiArg = {
   task?: string;
   policyPreviewRequest: PolicyPreviewRequest;
 };
+export type PreviewFigureApiResponse = /** status 200  */ PolicyPreview;
+export type PreviewFigureApiArg = {
+  task?: string;
+  figureOf: FigureOf;
+};
+export type AdoptFigureApiResponse = /** status 201  */ PolicyHistory;
+export type AdoptFigureApiArg = {
+  figureAdopt: FigureAdopt;
+};
 export type ListVehiclesApiResponse = /** status 200  */ VehicleList;
 export type ListVehiclesApiArg = void;
 export type AddVehicleApiResponse = /** status 201  */ VehicleDetail;
@@ -1333,6 +1362,8 @@ export const {
   useGetPolicyQuery,
   useSavePolicyMutation,
   usePreviewPolicyMutation,
+  usePreviewFigureMutation,
+  useAdoptFigureMutation,
   useListVehiclesQuery,
   useAddVehicleMutation,
   useChangeVehicleMutation,

@@ -8,9 +8,9 @@ import { Labelled } from '../../shell/Labelled.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
+import { OwnFigures } from '../figures/OwnFigures.tsx';
 import { IncidentRow } from './IncidentsPage.tsx';
 import { LogTabs } from './LogTabs.tsx';
-import { OwnFigures } from './OwnFigures.tsx';
 
 /** What a season came to: this year unless a link says other days. */
 export function SeasonPage() {

@@ -30,7 +30,9 @@ export function PullBand({ rig, subject, report, policy, apply }: PullBandProps)
   const { figure } = useFigures();
   const { effort } = report;
   if (!effort) return null;
+  const own = effort.methods.find(({ id }) => id === 'own-figure')?.terms[0]?.source;
   const by = {
+    'own-figure': `by the team’s own figure: ${own}`,
     mire: 'planned on the depth',
     'one-with-margin': 'by the team’s method, with its margin',
     'greatest-with-margin': `planned on ${policy.effort.planningMargin.value} × the greatest`,

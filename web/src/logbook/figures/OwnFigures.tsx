@@ -1,9 +1,13 @@
 import type { OwnFigureView } from '@wainrope/contract';
-import { percent } from '@wainrope/core';
+import { isFigureOf, percent } from '@wainrope/core';
+import { useState } from 'react';
+import { useMay } from '../../access/use-session.ts';
 import { useListOwnFiguresQuery } from '../../api/wainrope-api.ts';
 import { depthWords, surfaceWords } from '../../fields/situation-words.ts';
+import { useTeam } from '../../register/use-register.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
+import { AdoptFigure } from './AdoptFigure.tsx';
 
 /** So far from what was planned an estimate is off, either way. */
 const OFF = 0.25;
@@ -55,6 +59,42 @@ function OwnFigure({ of }: { readonly of: OwnFigureView }) {
           {isOff && (ofPlanned > 1 ? ': the estimates are too low here' : ': the estimates are too high here')}
         </span>
       </span>
+      <Adoption of={of} />
     </li>
+  );
+}
+
+/** Digits of a share that nobody would tell apart. */
+const SAME = 1e-9;
+
+/** Whether plans go by the figure, and the way to it for whoever may decide it. */
+function Adoption({ of }: { readonly of: OwnFigureView }) {
+  const { figure } = useFigures();
+  const { policy } = useTeam();
+  const may = useMay();
+  const [isOpen, setOpen] = useState(false);
+  const { adoptable } = of;
+  const adopted = policy?.ownFigures.find((each) => isFigureOf(each, of));
+  const isNew = adoptable !== undefined && Math.abs(adoptable - (adopted?.share ?? 0)) > SAME;
+  if (!policy || (!adopted && adoptable === undefined)) return null;
+  return (
+    <div className="col-span-full flex flex-wrap items-center gap-x-4 gap-y-1">
+      {adopted && (
+        <span className="font-semibold text-moss">
+          Plans go by {figure(percent(adopted.share))} of its weight, from {adopted.pulls.length} pulls.
+        </span>
+      )}
+      {isNew && (
+        <span>
+          {adopted ? 'By the newest pulls it would be' : 'Plans could go by'} {figure(percent(adoptable))} of its weight.
+        </span>
+      )}
+      {isNew && may('figure.adopt') && !isOpen && (
+        <button type="button" className="action no-print" onClick={() => setOpen(true)}>
+          Plan by this figure
+        </button>
+      )}
+      {isOpen && <AdoptFigure of={of} done={() => setOpen(false)} />}
+    </div>
   );
 }
