@@ -71,7 +71,7 @@ describe('wainrope validate and convert', () => {
   });
   it('brings an old file to the present version; converting again changes nothing', () => {
     const once = run(['convert', old]).out;
-    expect(JSON.parse(once)).toMatchObject({ version: 6 });
+    expect(JSON.parse(once)).toMatchObject({ version: 7 });
     expect(run(['convert', written(JSON.parse(once))]).out).toBe(once);
   });
   it('judges an old file as it judged it then: the same weakest place and the same loads', () => {

@@ -36,7 +36,7 @@ describe('reading a rig file', () => {
     [
       'version',
       (f: ReturnType<typeof file>) => {
-        f.version = 7;
+        f.version = 8;
       },
     ],
     [
