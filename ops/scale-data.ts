@@ -7,6 +7,8 @@ export interface Size {
   /** Inspections of each piece: one a year, and a check before use. */
   readonly inspections: number;
   readonly plans: number;
+  /** Load records of each piece of the first team; of the others a fifth. */
+  readonly loads: number;
 }
 
 /** An id that follows from numbers, so that every run has the same rows. */
@@ -14,7 +16,7 @@ const id = (what: string, ...numbers: readonly string[]) =>
   `overlay(overlay(md5(concat_ws(' ', '${what}', ${numbers.join(', ')})) placing '4' from 13) placing '8' from 17)::uuid`;
 
 /** The statements that fill a database to a size, in their order. */
-export const statements = ({ teams, pieces, inspections, plans }: Size): readonly string[] => [
+export const statements = ({ teams, pieces, inspections, plans, loads }: Size): readonly string[] => [
   // Rows are made by the hundred thousand: what guards single ones is set aside.
   'set session_replication_role = replica',
   `create temp table base as select team_id from team where demo is not null limit 1`,
@@ -90,6 +92,28 @@ export const statements = ({ teams, pieces, inspections, plans }: Size): readonl
    select m.team_id, ${id('plan', 'm.n', 'k')}, y, s.plan_name || ', ' || k, s.judged_case, s.report, s.policy_read, s.policy_hash, s.core_version, s.as_of, s.saved_by
    from many m, generate_series(1, ${plans}) k, generate_series(1, 3) y, kept s
    where (m.n = 1 or k <= 10) and s.p = k % (select count(*) from kept)`,
+  `insert into load_record (team_id, record_id, gear_id, pulled_on, place, planned_n, stalled, happened_n, wll_n, nominal_wll_n, nominal_mbs_n,
+     overload, cycles, pulls, known, recorded_by)
+   select m.team_id, ${id('load', 'm.n', 'm.k', 'y')}, m.gear_id, date '2026-01-10' - y * 140 - (m.k % 100)::int, 'Quarry track',
+     5000 + (m.k * 37 + y * 1013) % 30000, false, 5000 + (m.k * 37 + y * 1013) % 30000, 40000, 40000, 120000, 'none',
+     jsonb_build_array(jsonb_build_object('bin', 2 + (m.k + y) % 12, 'cycles', 1)), 1, 'typed', m.people[1]
+   from made m, generate_series(1, ${loads}) y where m.n = 1 or y <= ${Math.ceil(loads / 5)}`,
+  `insert into diary_entry (team_id, entry_id, gear_id, done_on, kind, spool_state, metres, recorded_by)
+   select m.team_id, ${id('diary', 'm.n', 'm.k', 'y')}, m.gear_id, date '2026-01-10' - y * 20, case when y % 12 = 0 then 'spooled' else 'ran' end,
+     case when y % 12 = 0 then 'under-tension' end, case when y % 12 <> 0 then 8 + y % 9 end, m.people[1]
+   from made m join proto g using (p), generate_series(1, 150) y where m.n = 1 and g.kind = 'winch'`,
+  `insert into measured_pull (team_id, pull_id, plan_id, plan_version, pulled_on, surface, depth, machine, line_peak_n, force_n, weight_n, planned_n, recorded_by)
+   select m.team_id, ${id('measured', 'm.n', 'y')}, ${id('plan', 'm.n', '1 + y % 10')}, 1, date '2026-01-10' - y, 'bog', 'hubs', 'Vehicle ' || y % 12,
+     9000 + y % 900, 18000 + y % 1800, 20000, 25000, who.people[1] from many m join who using (team_id), generate_series(1, 600) y where m.n = 1 or y <= 60`,
+  `insert into incident (team_id, incident_id, happened_on, kind, words, recorded_by)
+   select m.team_id, ${id('incident', 'm.n', 'y')}, date '2026-01-10' - y * 9, 'near-miss', 'The block swung past the operator', who.people[1]
+   from many m join who using (team_id), generate_series(1, 400) y`,
+  `insert into incident_piece (team_id, incident_id, gear_id, taken_out)
+   select m.team_id, ${id('incident', 'm.n', 'y')}, ${id('gear', 'm.n', `1 + (y * 13 + i) % ${pieces}`)}, false
+   from many m, generate_series(1, 400) y, generate_series(1, 3) i`,
+  `insert into break_test (team_id, test_id, tested_on, kind, maker, batch, load_n, failed_first, recorded_by)
+   select m.team_id, ${id('test', 'm.n', 'y')}, date '2026-01-10' - y * 5, 'tree-strap', 'Maker ' || y % 9, 'B-' || y % 40, 90000 + y, 'Stitching', who.people[1]
+   from many m join who using (team_id), generate_series(1, 500) y where m.n = 1`,
   // A row in the trail for every inspection, and half as many for everything else.
   ...Array.from(
     { length: inspections },

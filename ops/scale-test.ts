@@ -12,7 +12,7 @@ import { fill, type Size, statements, whileGrown } from './scale-data.ts';
 import { signInToDemo } from './sign-in.mjs';
 
 const SECONDS = Number(process.argv[2] ?? 150);
-const SIZE: Size = { teams: 100, pieces: 2000, inspections: 11, plans: 100 };
+const SIZE: Size = { teams: 100, pieces: 2000, inspections: 11, plans: 100, loads: 25 };
 const CLIENTS = 20;
 const FOLDER = '/var/tmp/wainrope-scale';
 /** No page needs more, however many rows it shows. */
@@ -69,7 +69,7 @@ async function prepared() {
 }
 
 /** Files, streams and what is only there while something runs are no pages. */
-const NO_PAGES = /\/events$|\/tasks\/|\/bundle$|export\.csv$|\/calendar\/\{|\/health\/|\/photos\/|rig-file$|\/session$|gear\/pages$/;
+const NO_PAGES = /\/events$|\/tasks\/|\/bundle$|export\.csv$|\/calendar\/\{|\/health\/|\/photos\/|rig-file$|\/session$|gear\/pages$|\/series\/\{|\/season$/;
 
 async function addresses(get: Get): Promise<readonly string[]> {
   const { body: document } = await get('/api/docs/openapi.json');
@@ -83,6 +83,7 @@ async function addresses(get: Get): Promise<readonly string[]> {
     personId: await first('/api/v1/people', 'personId'),
     outingId: await first('/api/v1/outings', 'outingId'),
     inspectionId: await first(`/api/v1/inspections?gearId=${gearId}`, 'inspectionId'),
+    incidentId: await first('/api/v1/incidents', 'incidentId'),
     version: '1',
   };
   const { paths } = document as { paths: Record<string, Record<string, unknown>> };
@@ -96,6 +97,7 @@ async function addresses(get: Get): Promise<readonly string[]> {
     '/api/v1/gear?limit=500&after=s-01000',
     `/api/v1/inspections?gearId=${gearId}`,
     `/api/v1/inspections?person=${ids.personId}`,
+    '/api/v1/season?from=2025-01-01&to=2026-01-15',
     '/api/v1/defects?open=true',
     '/api/v1/audit?kind=plan',
     `/api/v1/audit?person=${ids.personId}`,
@@ -167,7 +169,7 @@ async function sayHowMuch(adminUrl: string): Promise<void> {
   await admin.connect();
   const count = async (table: string) => Number((await admin.query(`select count(*) from ${table}`)).rows[0].count).toLocaleString('en');
   console.log(
-    `${await count('team')} teams, ${await count('gear')} pieces, ${await count('inspection')} inspections, ${await count('audit_entry')} entries of the trail; ${CLIENTS} clients, ${SECONDS} s\n`,
+    `${await count('team')} teams, ${await count('gear')} pieces, ${await count('inspection')} inspections, ${await count('load_record')} loads, ${await count('audit_entry')} entries of the trail; ${CLIENTS} clients, ${SECONDS} s\n`,
   );
   await admin.end();
 }

@@ -149,6 +149,7 @@ export {
   PullCreate,
   PullView,
 } from './logbook/load.dto.ts';
+export { NewestQuery } from './logbook/newest.dto.ts';
 export { OwnFigureList, OwnFigureView } from './logbook/own-figure.dto.ts';
 export { SeasonLoad, SeasonQuery, SeasonView } from './logbook/season.dto.ts';
 export {

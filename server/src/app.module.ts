@@ -47,8 +47,9 @@ import { AfterPull } from './logbook/after-pull.ts';
 import { BreakTestController } from './logbook/break-test.controller.ts';
 import { BreakTestRepository } from './logbook/break-test.repository.ts';
 import { BreakTestService } from './logbook/break-test.service.ts';
-import { DiaryController } from './logbook/diary.controller.ts';
-import { DiaryService } from './logbook/diary.service.ts';
+import { DiaryController } from './logbook/diary/diary.controller.ts';
+import { DiaryRepository } from './logbook/diary/diary.repository.ts';
+import { DiaryService } from './logbook/diary/diary.service.ts';
 import { IncidentController } from './logbook/incident.controller.ts';
 import { IncidentRepository } from './logbook/incident.repository.ts';
 import { IncidentService } from './logbook/incident.service.ts';
@@ -163,6 +164,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     IncidentRepository,
     LifeRepository,
     BreakTestRepository,
+    DiaryRepository,
     DiaryService,
     BreakTestService,
     IncidentService,

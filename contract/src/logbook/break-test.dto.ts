@@ -28,6 +28,8 @@ export class BreakTestView extends BreakTestCreate {
 /** Tests of the batch that a piece is of. */
 export class BreakTestList {
   @IsArray() @ValidateNested({ each: true }) @Type(() => BreakTestView) items!: readonly BreakTestView[];
+  /** Where the next page begins; missing on the last. */
+  @IsOptional() @IsString() next?: string;
   /** Pieces of that batch in the register. */
   @IsInt() pieces!: number;
 }

@@ -34,6 +34,8 @@ export class DiaryEntry extends DiaryCreate {
 
 export class DiaryView {
   @IsArray() @ValidateNested({ each: true }) @Type(() => DiaryEntry) items!: readonly DiaryEntry[];
+  /** Where the next page begins; missing on the last. */
+  @IsOptional() @IsString() next?: string;
   /** Metres that the line has run since the drum was last spooled under tension; missing where it never was on record. */
   @IsOptional() @IsNumber() ranSinceM?: number;
   @IsOptional() @IsString() spooledOn?: string;

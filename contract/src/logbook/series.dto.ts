@@ -98,4 +98,6 @@ export class SeriesView extends SeriesListed {
 
 export class SeriesList {
   @IsArray() @ValidateNested({ each: true }) @Type(() => SeriesListed) items!: readonly SeriesListed[];
+  /** Where the next page begins; missing on the last. */
+  @IsOptional() @IsString() next?: string;
 }

@@ -12,3 +12,14 @@ export function gathered<T, V>(rows: readonly T[], keyOf: (row: T) => string, en
   }
   return groups;
 }
+
+/** Of one row more than is shown: what is shown, and the key of its last where there is more. */
+export function pageOf<T>(
+  rows: readonly T[],
+  limit: number,
+  keyOf: (row: T) => string,
+): { readonly shown: readonly T[]; readonly next?: string } {
+  const shown = rows.slice(0, limit);
+  const last = shown.at(-1);
+  return { shown, ...(rows.length > limit && last !== undefined && { next: keyOf(last) }) };
+}

@@ -4,7 +4,7 @@ import { isUUID } from 'class-validator';
 import type { Actor } from '../actor/actor.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
-import { DiaryService } from './diary.service.ts';
+import { DiaryService } from './diary/diary.service.ts';
 import { idOfLoad } from './load-keeper.ts';
 import { OwnFigureRepository } from './own-figure.repository.ts';
 

@@ -1,6 +1,6 @@
-import { Body, Controller, Get, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse } from '@nestjs/swagger';
-import { BreakTestCreate, BreakTestList, BreakTestView } from '@wainrope/contract';
+import { BreakTestCreate, BreakTestList, BreakTestView, NewestQuery } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { BreakTestService } from './break-test.service.ts';
@@ -12,8 +12,12 @@ export class BreakTestController {
   @Get('gear/:gearId/break-tests')
   @Needs('register.read')
   @ApiOkResponse({ type: BreakTestList })
-  listBreakTests(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string): Promise<BreakTestList> {
-    return this.service.list(actor, gearId);
+  listBreakTests(
+    @CurrentActor() actor: Actor,
+    @Param('gearId', ParseUUIDPipe) gearId: string,
+    @Query() query: NewestQuery,
+  ): Promise<BreakTestList> {
+    return this.service.list(actor, gearId, query);
   }
 
   @Post('break-tests')

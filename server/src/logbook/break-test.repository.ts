@@ -1,15 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import type { BreakTestView, GearView } from '@wainrope/contract';
+import type { BreakTestList, BreakTestView, GearView } from '@wainrope/contract';
 import type { GearClass } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
-import { given } from '../database/rows.ts';
+import { given, pageOf } from '../database/rows.ts';
 import type { BreakTestTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
 /** Class, maker and batch, whatever the case of their letters. */
 export type Batch = Pick<GearView, 'kind'> & { readonly maker: string; readonly batch: string };
-
-const LISTED = 100;
 
 /** Tests to breaking, by class, maker and batch. */
 @Injectable()
@@ -22,16 +20,22 @@ export class BreakTestRepository {
       .select('p.name as by_name');
   }
 
-  async ofBatch(trx: TeamTransaction, { kind, maker, batch }: Batch): Promise<BreakTestView[]> {
-    const rows = await this.rows(trx)
+  /** Newest first, before a day and a test of that day. */
+  async ofBatch(
+    trx: TeamTransaction,
+    { kind, maker, batch }: Batch,
+    limit: number,
+    before?: readonly [string, string],
+  ): Promise<Pick<BreakTestList, 'items' | 'next'>> {
+    let query = this.rows(trx)
       .where('b.kind', '=', kind)
       .where(sql<string>`lower(b.maker)`, '=', maker.toLowerCase())
       .where(sql<string>`lower(b.batch)`, '=', batch.toLowerCase())
       .orderBy('b.tested_on', 'desc')
-      .orderBy('b.test_id')
-      .limit(LISTED)
-      .execute();
-    return rows.map(testView);
+      .orderBy('b.test_id', 'desc');
+    if (before) query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('b.tested_on', 'b.test_id'), '<', tuple(...before)));
+    const { shown, next } = pageOf(await query.limit(limit + 1).execute(), limit, ({ tested_on, test_id }) => `${tested_on} ${test_id}`);
+    return { items: shown.map(testView), ...given('next', next) };
   }
 
   async byId(trx: TeamTransaction, testId: string): Promise<BreakTestView | undefined> {

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import type { BreakTestCreate, BreakTestList, BreakTestView } from '@wainrope/contract';
+import type { BreakTestCreate, BreakTestList, BreakTestView, NewestQuery } from '@wainrope/contract';
 import { force, formatFigure, gearClasses } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
+import { LISTED, readPageKey, UUID } from '../http/page-key.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { BreakTestRepository } from './break-test.repository.ts';
 import { dayFaults } from './load-keeper.ts';
@@ -21,14 +22,15 @@ export class BreakTestService {
     private readonly clock: Clock,
   ) {}
 
-  async list(actor: Actor, gearId: string): Promise<BreakTestList> {
+  async list(actor: Actor, gearId: string, { before, limit = LISTED }: NewestQuery): Promise<BreakTestList> {
+    const key = readPageKey(before, UUID);
     return this.database.inTeam(actor.teamId, async (trx) => {
       const piece = await this.gear.byId(trx, gearId);
       if (!piece) throw notFound('piece', gearId);
       const { kind, maker, batch } = piece;
       if (!maker || !batch) return { items: [], pieces: 0 };
       const of = { kind, maker, batch };
-      return { items: await this.repository.ofBatch(trx, of), pieces: await this.repository.piecesOf(trx, of) };
+      return { ...(await this.repository.ofBatch(trx, of, limit, key)), pieces: await this.repository.piecesOf(trx, of) };
     });
   }
 

@@ -70,3 +70,25 @@ describe('the batch of a piece', () => {
     expect((await server.http.get(`/api/v1/gear/${gearId}`)).body.batch).toBe('L 4/22');
   });
 });
+
+describe('many break tests of one batch', () => {
+  it('are read a page at a time, newest first, and none is lost between two pages', async () => {
+    const own = await strap({ batch: 'K-90' });
+    for (const on of ['2026-01-02', '2026-01-02', '2026-01-01']) await add(test({ batch: 'K-90', on }));
+    const whole = await testsOf(own);
+    expect(whole.items.map((each: { on: string }) => each.on)).toEqual(['2026-01-02', '2026-01-02', '2026-01-01']);
+    const page = async (before?: string) =>
+      (
+        await server.http
+          .get(`/api/v1/gear/${own}/break-tests`)
+          .query({ limit: 1, ...(before && { before }) })
+          .expect(200)
+      ).body;
+    const first = await page();
+    const second = await page(first.next);
+    const third = await page(second.next);
+    expect([first, second, third].flatMap(({ items }) => items)).toEqual(whole.items);
+    expect(third).not.toHaveProperty('next');
+    await server.http.get(`/api/v1/gear/${own}/break-tests`).query({ before: '2026-01-02 7' }).expect(422);
+  });
+});

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { FollowUpView, IncidentKind, IncidentPieceView, IncidentQuery, IncidentView } from '@wainrope/contract';
 import { type Insertable, sql } from 'kysely';
-import { gathered, given } from '../database/rows.ts';
+import { gathered, given, pageOf } from '../database/rows.ts';
 import type { IncidentFollowUpTable, IncidentPieceTable, IncidentTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 
@@ -32,22 +32,20 @@ export class IncidentRepository {
   }
 
   /** Newest first, a page at a time; of one piece where it is named. */
-  async list(trx: TeamTransaction, { gearId, before, limit = LISTED }: IncidentQuery): Promise<{ items: IncidentView[]; next?: string }> {
+  async list(
+    trx: TeamTransaction,
+    { gearId, limit = LISTED }: IncidentQuery,
+    before?: readonly [string, string],
+  ): Promise<{ items: IncidentView[]; next?: string }> {
     let query = this.rows(trx);
-    const [day, id] = before?.split(' ') ?? [];
-    if (day !== undefined && id !== undefined)
-      query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('i.happened_on', 'i.incident_id'), '<', tuple(day, id)));
+    if (before) query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('i.happened_on', 'i.incident_id'), '<', tuple(...before)));
     if (gearId !== undefined)
       query = query.where('i.incident_id', 'in', ({ selectFrom }) =>
         selectFrom('incident_piece as e').select('e.incident_id').where('e.gear_id', '=', gearId),
       );
     const rows = await query.limit(limit + 1).execute();
-    const shown = rows.slice(0, limit);
-    const last = shown.at(-1);
-    return {
-      items: await this.whole(trx, shown),
-      ...(rows.length > limit && last && { next: `${last.happened_on} ${last.incident_id}` }),
-    };
+    const { shown, next } = pageOf(rows, limit, ({ happened_on, incident_id }) => `${happened_on} ${incident_id}`);
+    return { items: await this.whole(trx, shown), ...given('next', next) };
   }
 
   /** Of a season, those that none puts right. */

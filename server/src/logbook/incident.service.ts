@@ -9,8 +9,6 @@ import {
   type IncidentView,
   may,
 } from '@wainrope/contract';
-import { isDay } from '@wainrope/core';
-import { isUUID } from 'class-validator';
 import type { Insertable } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
@@ -19,6 +17,7 @@ import type { IncidentTable } from '../database/schema.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { gearName } from '../gear/gear.service.ts';
+import { readPageKey, UUID } from '../http/page-key.ts';
 import { conflict, invalid, notFound, ProblemException } from '../http/problem.ts';
 import { InspectionRepository } from '../inspections/inspection.repository.ts';
 import { PlanService } from '../plans/plan.service.ts';
@@ -39,10 +38,8 @@ export class IncidentService {
   ) {}
 
   async list(actor: Actor, query: IncidentQuery): Promise<IncidentList> {
-    const [day = '', id = ''] = query.before?.split(' ') ?? [];
-    if (query.before !== undefined && !(isDay(day) && isUUID(id)))
-      throw invalid([{ path: 'before', message: 'Give the `next` of the page before.' }]);
-    return this.database.inTeam(actor.teamId, (trx) => this.repository.list(trx, query));
+    const key = readPageKey(query.before, UUID);
+    return this.database.inTeam(actor.teamId, (trx) => this.repository.list(trx, query, key));
   }
 
   async get(actor: Actor, incidentId: string): Promise<IncidentView> {

@@ -1,12 +1,12 @@
 import { Controller, Get, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
 import { LifeQuery, LifeView } from '@wainrope/contract';
-import { isDay } from '@wainrope/core';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { TeamDatabase } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
-import { invalid, notFound } from '../http/problem.ts';
+import { readPageKey } from '../http/page-key.ts';
+import { notFound } from '../http/problem.ts';
 import { LifeRepository } from './life.repository.ts';
 
 const LISTED = 300;
@@ -28,12 +28,10 @@ export class LifeController {
     @Param('gearId', ParseUUIDPipe) gearId: string,
     @Query() { before, limit = LISTED }: LifeQuery,
   ): Promise<LifeView> {
-    const [on = '', key = ''] = before?.split(' ') ?? [];
-    if (before !== undefined && !(isDay(on) && /^[dilmnos][0-9a-f-]{12,36}$/.test(key)))
-      throw invalid([{ path: 'before', message: 'Give the `next` of the page before.' }]);
+    const key = readPageKey(before, /^[dilmnos][0-9a-f-]{12,36}$/);
     return this.database.inTeam(actor.teamId, async (trx) => {
       if ((await this.gear.tags(trx, [gearId])).size === 0) throw notFound('piece', gearId);
-      return this.repository.page(trx, gearId, limit, before === undefined ? undefined : { on, key });
+      return this.repository.page(trx, gearId, limit, key && { on: key[0], key: key[1] });
     });
   }
 }

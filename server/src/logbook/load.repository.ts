@@ -1,12 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import type { LoadQuery, LoadSummary, LoadView } from '@wainrope/contract';
+import type { LoadList, LoadSummary, LoadView } from '@wainrope/contract';
 import type { CycleBin } from '@wainrope/core';
 import { type Insertable, sql } from 'kysely';
-import { given } from '../database/rows.ts';
+import { given, pageOf } from '../database/rows.ts';
 import type { LoadRecordTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
-
-const LISTED = 100;
 
 @Injectable()
 export class LoadRepository {
@@ -21,19 +19,21 @@ export class LoadRepository {
   }
 
   /** Newest first, a page at a time. */
-  async list(trx: TeamTransaction, gearId: string, { before, limit = LISTED }: LoadQuery): Promise<{ items: LoadView[]; next?: string }> {
+  async list(
+    trx: TeamTransaction,
+    gearId: string,
+    limit: number,
+    before?: readonly [string, string],
+  ): Promise<Pick<LoadList, 'items' | 'next'>> {
     let query = this.loads(trx).where('l.gear_id', '=', gearId);
-    const [day, number] = before?.split(' ') ?? [];
-    if (day !== undefined && number !== undefined)
-      query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('l.pulled_on', 'l.recorded_no'), '<', tuple(day, number)));
+    if (before) query = query.where(({ eb, refTuple, tuple }) => eb(refTuple('l.pulled_on', 'l.recorded_no'), '<', tuple(...before)));
     const rows = await query
       .orderBy('l.pulled_on', 'desc')
       .orderBy('l.recorded_no', 'desc')
       .limit(limit + 1)
       .execute();
-    const shown = rows.slice(0, limit);
-    const last = shown.at(-1);
-    return { items: shown.map(loadView), ...(rows.length > limit && last && { next: `${last.pulled_on} ${last.recorded_no}` }) };
+    const { shown, next } = pageOf(rows, limit, ({ pulled_on, recorded_no }) => `${pulled_on} ${recorded_no}`);
+    return { items: shown.map(loadView), ...given('next', next) };
   }
 
   /** What a piece has been through in all; records that were corrected do not count. */

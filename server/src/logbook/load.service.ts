@@ -16,6 +16,7 @@ import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
+import { LISTED, readPageKey } from '../http/page-key.ts';
 import { conflict, type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
 import { PlanService } from '../plans/plan.service.ts';
 import { AfterPull } from './after-pull.ts';
@@ -37,13 +38,12 @@ export class LoadService {
   ) {}
 
   async list(actor: Actor, gearId: string, query: LoadQuery): Promise<LoadList> {
-    if (query.before !== undefined && !/^\d{4}-\d{2}-\d{2} \d{1,18}$/.test(query.before))
-      throw invalid([{ path: 'before', message: 'Give the `next` of the page before.' }]);
+    const key = readPageKey(query.before, /^\d{1,18}$/);
     return this.database.inTeam(actor.teamId, async (trx) => {
       const piece = await this.gear.byId(trx, gearId);
       if (!piece) throw notFound('piece', gearId);
-      const page = await this.repository.list(trx, gearId, query);
-      return query.before === undefined ? { ...page, summary: summaryOf(await this.repository.summary(trx, gearId), piece) } : page;
+      const page = await this.repository.list(trx, gearId, query.limit ?? LISTED, key);
+      return key === undefined ? { ...page, summary: summaryOf(await this.repository.summary(trx, gearId), piece) } : page;
     });
   }
 

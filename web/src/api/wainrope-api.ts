@@ -213,6 +213,7 @@ export const {
   useListOwnFiguresQuery,
   useGetCareQuery,
   useGetSeriesQuery,
+  useListSeriesQuery,
   useGetLifeQuery,
   useGetWearQuery,
   useQuarantineMutation,

@@ -9,8 +9,9 @@ import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { FurtherBack } from './FurtherBack.tsx';
 import { readForce } from './read-force.ts';
-import { isOfKnownBatch } from './use-book.ts';
+import { FIRST_PAGE, isOfKnownBatch, MOST_LISTED } from './use-book.ts';
 
 interface BreakTestsProps {
   readonly gear: GearView;
@@ -23,7 +24,8 @@ export function BreakTests({ gear, today, decimal }: BreakTestsProps) {
   const may = useMay();
   const { maker, batch } = gear;
   const isKnown = isOfKnownBatch(gear);
-  const { data, error, refetch } = useListBreakTestsQuery({ gearId: gear.gearId }, { skip: !isKnown });
+  const [limit, setLimit] = useState<number>(FIRST_PAGE.tests);
+  const { data, error, refetch } = useListBreakTestsQuery({ gearId: gear.gearId, limit }, { skip: !isKnown });
   const [isOpen, setOpen] = useState(false);
   if (!isKnown) return null;
   const items = data?.items ?? [];
@@ -43,6 +45,7 @@ export function BreakTests({ gear, today, decimal }: BreakTestsProps) {
           <Test key={test.testId} test={test} />
         ))}
       </ul>
+      <FurtherBack hasMore={data?.next !== undefined} limit={limit} most={MOST_LISTED} read={setLimit} />
       {may('break-test.write') &&
         (isOpen ? (
           <TestForm gear={gear} today={today} decimal={decimal} done={() => setOpen(false)} />

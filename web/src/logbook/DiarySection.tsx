@@ -11,9 +11,10 @@ import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { dashedWords, diaryWords, entryWords, spoolWords } from './diary-words.ts';
+import { FurtherBack } from './FurtherBack.tsx';
 import { readForce } from './read-force.ts';
 import { readMetres } from './read-metres.ts';
-import { hasDiary } from './use-book.ts';
+import { FIRST_PAGE, hasDiary, MOST_LISTED } from './use-book.ts';
 
 interface DiarySectionProps {
   readonly gear: GearView;
@@ -30,12 +31,14 @@ const SHOWN = 8;
 export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const may = useMay();
   const isDrum = gearClasses[gear.kind].carriesOn === 'spool';
-  const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId }, { skip: !hasDiary(gear) });
+  const [limit, setLimit] = useState<number>(FIRST_PAGE.diary);
+  const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId, limit }, { skip: !hasDiary(gear) });
   const [kind, setKind] = useState<DiaryKind>();
   const [all, setAll] = useState(false);
   const { figure, text } = useFigures();
   if (!hasDiary(gear)) return null;
   const items = data?.items ?? [];
+  const hasMore = data?.next !== undefined;
   const kinds = isDrum ? OF_DRUMS : [...OF_LINES, ...(may('gear.write') ? OF_KEEPERS : [])];
   return (
     <section className="pt-6" aria-label="Diary">
@@ -79,9 +82,10 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
       </ul>
       {!all && items.length > SHOWN && (
         <button type="button" className="action no-print mt-2" onClick={() => setAll(true)}>
-          All {items.length}
+          All {hasMore ? `the newest ${items.length}` : items.length}
         </button>
       )}
+      <FurtherBack hasMore={all && hasMore} limit={limit} most={MOST_LISTED} read={setLimit} />
     </section>
   );
 }

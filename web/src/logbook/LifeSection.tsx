@@ -6,6 +6,7 @@ import { Chart } from '../charts/Chart.tsx';
 import type { ChartLook } from '../charts/chart-look.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
+import { FurtherBack } from './FurtherBack.tsx';
 import { lifeFigure, lifeTable } from './life-figure.ts';
 import { eventPage, eventTitle, lifeKindWords } from './life-words.ts';
 import { FIRST_PAGE } from './use-book.ts';
@@ -41,11 +42,7 @@ export function LifeSection({ gearId, tag, today }: LifeSectionProps) {
             height={300}
           />
           <Events events={events} />
-          {data?.next !== undefined && limit < MOST && (
-            <button type="button" className="action no-print mt-2" onClick={() => setLimit(MOST)}>
-              Read further back
-            </button>
-          )}
+          <FurtherBack hasMore={data?.next !== undefined} limit={limit} most={MOST} read={setLimit} />
         </>
       )}
     </section>

@@ -6,6 +6,7 @@ import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, TODAY } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { BringSeries } from './BringSeries.tsx';
+import { PlanSeries } from './PlanSeries.tsx';
 import { seriesFigure, seriesTable } from './series-figure.ts';
 import { seriesNotes, seriesWords } from './series-words.ts';
 
@@ -152,5 +153,38 @@ describe('a recorder’s file', () => {
     await user.click(screen.getByRole('button', { name: 'Bring it in' }));
     screen.getByText('“two” is not a whole number of pulls.');
     expect(queries()).toEqual([]);
+  });
+});
+
+describe('the recorded pulls of a plan', () => {
+  const listed = Array.from({ length: 6 }, (_, index) => ({ ...view, seriesId: `s-${index}`, fileName: `pull-${index}.csv` }));
+  it('are listed with their peaks, and read further back where there are more', async () => {
+    let next: string | undefined = 's-5';
+    const asked: string[] = [];
+    server.answers({
+      ...asRole('member'),
+      'GET /api/v1/plans/*/series': ({ query }: { query: string }) => {
+        asked.push(query);
+        return { items: listed, ...(next !== undefined && { next }) };
+      },
+    });
+    const user = show(<PlanSeries planId="p-1" />);
+    expect((await screen.findByRole('link', { name: 'pull-3.csv' })).getAttribute('href')).toBe('/series/s-3');
+    expect(screen.getAllByText('peak 20.0 kN')).toHaveLength(6);
+    await user.click(screen.getByRole('button', { name: 'Read further back' }));
+    await screen.findByText('The newest 200 are listed.');
+    expect(asked).toEqual(['limit=6', 'limit=200']);
+    cleanup();
+    server.forget();
+    next = undefined;
+    show(<PlanSeries planId="p-1" />);
+    await screen.findByRole('link', { name: 'pull-3.csv' });
+    expect(screen.queryByRole('button', { name: 'Read further back' })).toBeNull();
+  });
+  it('are not spoken of where there is none', async () => {
+    server.answers({ ...asRole('member'), 'GET /api/v1/plans/*/series': { items: [] } });
+    show(<PlanSeries planId="p-1" />);
+    await new Promise((done) => setTimeout(done, 50));
+    expect(screen.queryByText('Recorded pulls')).toBeNull();
   });
 });

@@ -11,7 +11,9 @@ import {
 } from '../api/wainrope-api.ts';
 
 /** How much of a list is asked for at first. */
-export const FIRST_PAGE = { life: 300, loads: 20 } as const;
+export const FIRST_PAGE = { life: 300, loads: 20, diary: 60, tests: 60 } as const;
+/** The most that the server gives at once of a diary, or of break tests. */
+export const MOST_LISTED = 200;
 
 /** Drums and lines have a diary. */
 export const hasDiary = ({ kind }: GearView): boolean => gearClasses[kind].carriesOn === 'spool' || gearClasses[kind].line !== 'none';
@@ -31,8 +33,8 @@ export function useIsBookRead(gear: GearView): boolean {
     useGetCareQuery({ gearId }),
     useGetWearQuery({ gearId }),
     useListLoadsQuery({ gearId, limit: FIRST_PAGE.loads }),
-    useListDiaryQuery({ gearId }, { skip: !hasDiary(gear) }),
-    useListBreakTestsQuery({ gearId }, { skip: !isOfKnownBatch(gear) }),
+    useListDiaryQuery({ gearId, limit: FIRST_PAGE.diary }, { skip: !hasDiary(gear) }),
+    useListBreakTestsQuery({ gearId, limit: FIRST_PAGE.tests }, { skip: !isOfKnownBatch(gear) }),
   ];
   const isAnswered = answers.every(({ isLoading }) => !isLoading);
   if (isAnswered && !isRead) setRead(true);

@@ -17,6 +17,7 @@ import {
 } from '../api/wainrope-api.ts';
 import { BringSeries } from '../logbook/BringSeries.tsx';
 import { LogPull } from '../logbook/LogPull.tsx';
+import { PlanSeries } from '../logbook/PlanSeries.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
@@ -66,6 +67,7 @@ function PullSection({ plan, report }: RecordPanelProps) {
     <>
       <LogPull plan={plan} report={report} today={team.today} decimal={team.decimalMark} dirty={dirty} />
       <BringSeries plan={plan} report={report} today={team.today} dirty={dirty} />
+      <PlanSeries planId={plan.planId} />
       {may('incident.write') && (
         <Link className="action mt-1" to={`/log/incidents/new?plan=${plan.planId}`}>
           Record an incident or a near miss

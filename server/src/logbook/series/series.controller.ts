@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import { Controller, Get, Param, ParseUUIDPipe, Post, Query, Req, StreamableFile } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiOkResponse, ApiProduces } from '@nestjs/swagger';
-import { SeriesCreate, SeriesList, SeriesView } from '@wainrope/contract';
+import { NewestQuery, SeriesCreate, SeriesList, SeriesView } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../../actor/actor.ts';
 import { Needs } from '../../actor/route-access.ts';
 import { Gone } from '../../threads/gone.ts';
@@ -14,8 +14,12 @@ export class SeriesController {
   @Get('plans/:planId/series')
   @Needs('register.read')
   @ApiOkResponse({ type: SeriesList })
-  listSeries(@CurrentActor() actor: Actor, @Param('planId', ParseUUIDPipe) planId: string): Promise<SeriesList> {
-    return this.service.list(actor, planId);
+  listSeries(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Query() query: NewestQuery,
+  ): Promise<SeriesList> {
+    return this.service.list(actor, planId, query);
   }
 
   /** The body is the recorder's file itself; it is taken as a stream. */

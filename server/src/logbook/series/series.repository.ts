@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import type { SeriesListed, SeriesOutline } from '@wainrope/contract';
+import type { SeriesList, SeriesListed, SeriesOutline } from '@wainrope/contract';
 import type { SeriesColumns, SeriesSummary } from '@wainrope/core';
 import type { Insertable, Selectable } from 'kysely';
-import { given } from '../../database/rows.ts';
+import { given, pageOf } from '../../database/rows.ts';
 import type { LoadSeriesTable } from '../../database/schema.ts';
 import type { TeamTransaction } from '../../database/team-database.ts';
 
@@ -17,8 +17,6 @@ export interface SeriesRow {
   readonly outline: SeriesOutline;
 }
 
-const LISTED = 200;
-
 /** What gauges recorded, by plan. */
 @Injectable()
 export class SeriesRepository {
@@ -30,10 +28,22 @@ export class SeriesRepository {
       .select('p.name as by_name');
   }
 
-  /** Newest first. */
-  async ofPlan(trx: TeamTransaction, planId: string): Promise<SeriesListed[]> {
-    const rows = await this.rows(trx).where('s.plan_id', '=', planId).orderBy('s.recorded_at', 'desc').limit(LISTED).execute();
-    return rows.map(listed);
+  /** Newest first, behind the series that the page before ended with. */
+  async ofPlan(trx: TeamTransaction, planId: string, limit: number, before?: string): Promise<SeriesList> {
+    let query = this.rows(trx).where('s.plan_id', '=', planId).orderBy('s.recorded_at', 'desc').orderBy('s.series_id', 'desc');
+    if (before !== undefined)
+      query = query.where(({ eb, refTuple, selectFrom }) =>
+        eb(
+          refTuple('s.recorded_at', 's.series_id'),
+          '<',
+          selectFrom('load_series as l')
+            .select(['l.recorded_at', 'l.series_id'])
+            .where('l.series_id', '=', before)
+            .$asTuple('recorded_at', 'series_id'),
+        ),
+      );
+    const { shown, next } = pageOf(await query.limit(limit + 1).execute(), limit, ({ series_id }) => series_id);
+    return { items: shown.map(listed), ...given('next', next) };
   }
 
   async byId(trx: TeamTransaction, seriesId: string): Promise<SeriesRow | undefined> {

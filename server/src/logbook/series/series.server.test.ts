@@ -110,6 +110,18 @@ describe('a load series', () => {
     expect(body.items.some(({ seriesId }: LoadView) => seriesId === view.seriesId)).toBe(true);
     const { body: list } = await server.http.get(`/api/v1/plans/${planId}/series`).expect(200);
     expect(list.items[0].seriesId).toBe(view.seriesId);
+    const second = await bring(plain(PULL));
+    const page = async (before?: string) =>
+      (
+        await server.http
+          .get(`/api/v1/plans/${planId}/series`)
+          .query({ limit: 1, ...(before && { before }) })
+          .expect(200)
+      ).body;
+    const newest = await page();
+    expect(newest.items.map((each: { seriesId: string }) => each.seriesId)).toEqual([second.seriesId]);
+    expect((await page(newest.next)).items[0].seriesId).toBe(view.seriesId);
+    await server.http.get(`/api/v1/plans/${planId}/series`).query({ before: 'the last' }).expect(422);
     await server.http.get(`/api/v1/plans/${randomUUID()}/series`).expect(404);
   });
   it('comes out again byte for byte as it came, whatever stands in it', async () => {

@@ -2,7 +2,7 @@ import { PassThrough, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import { Injectable } from '@nestjs/common';
-import { type GearView, SERIES_MAX_BYTES, type SeriesCreate, type SeriesList, type SeriesView } from '@wainrope/contract';
+import { type GearView, type NewestQuery, SERIES_MAX_BYTES, type SeriesCreate, type SeriesList, type SeriesView } from '@wainrope/contract';
 import type { Case, PieceSeries, Report, Rig } from '@wainrope/core';
 import { countedShares, type GaugeAt, type RiggedShare, type SharesOutcome } from '@wainrope/core/judging';
 import { isUUID } from 'class-validator';
@@ -12,6 +12,7 @@ import { Clock } from '../../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../../database/team-database.ts';
 import { GearRepository } from '../../gear/gear.repository.ts';
 import { log } from '../../http/logging.ts';
+import { LISTED, notThePage, UUID } from '../../http/page-key.ts';
 import { conflict, invalid, notFound, ProblemException } from '../../http/problem.ts';
 import { PlanService } from '../../plans/plan.service.ts';
 import { TeamRepository } from '../../team/team.repository.ts';
@@ -62,10 +63,11 @@ export class SeriesService {
     private readonly after: AfterPull,
   ) {}
 
-  async list(actor: Actor, planId: string): Promise<SeriesList> {
+  async list(actor: Actor, planId: string, { before, limit = LISTED }: NewestQuery): Promise<SeriesList> {
+    if (before !== undefined && !UUID.test(before)) throw notThePage();
     return this.database.inTeam(actor.teamId, async (trx) => {
       await this.plans.stored(trx, planId);
-      return { items: await this.repository.ofPlan(trx, planId) };
+      return this.repository.ofPlan(trx, planId, limit, before);
     });
   }
 

@@ -394,7 +394,13 @@ const injectedRtkApi = api.injectEndpoints({
       }),
     }),
     listSeries: build.query<ListSeriesApiResponse, ListSeriesApiArg>({
-      query: (queryArg) => ({ url: `/api/v1/plans/${queryArg.planId}/series` }),
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/series`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
+      }),
     }),
     addSeries: build.mutation<AddSeriesApiResponse, AddSeriesApiArg>({
       query: (queryArg) => ({
@@ -485,6 +491,10 @@ const injectedRtkApi = api.injectEndpoints({
     >({
       query: (queryArg) => ({
         url: `/api/v1/gear/${queryArg.gearId}/break-tests`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
       }),
     }),
     addBreakTest: build.mutation<AddBreakTestApiResponse, AddBreakTestApiArg>({
@@ -495,7 +505,13 @@ const injectedRtkApi = api.injectEndpoints({
       }),
     }),
     listDiary: build.query<ListDiaryApiResponse, ListDiaryApiArg>({
-      query: (queryArg) => ({ url: `/api/v1/gear/${queryArg.gearId}/diary` }),
+      query: (queryArg) => ({
+        url: `/api/v1/gear/${queryArg.gearId}/diary`,
+        params: {
+          before: queryArg.before,
+          limit: queryArg.limit,
+        },
+      }),
     }),
     addDiaryEntry: build.mutation<
       AddDiaryEntryApiResponse,
@@ -1014,6 +1030,8 @@ export type LogPullApiArg = {
 export type ListSeriesApiResponse = /** status 200  */ SeriesList;
 export type ListSeriesApiArg = {
   planId: string;
+  before?: string;
+  limit?: number;
 };
 export type AddSeriesApiResponse = /** status 201  */ SeriesView;
 export type AddSeriesApiArg = {
@@ -1077,6 +1095,8 @@ export type GetLifeApiArg = {
 export type ListBreakTestsApiResponse = /** status 200  */ BreakTestList;
 export type ListBreakTestsApiArg = {
   gearId: string;
+  before?: string;
+  limit?: number;
 };
 export type AddBreakTestApiResponse = /** status 201  */ BreakTestView;
 export type AddBreakTestApiArg = {
@@ -1085,6 +1105,8 @@ export type AddBreakTestApiArg = {
 export type ListDiaryApiResponse = /** status 200  */ DiaryView;
 export type ListDiaryApiArg = {
   gearId: string;
+  before?: string;
+  limit?: number;
 };
 export type AddDiaryEntryApiResponse = /** status 201  */ DiaryView;
 export type AddDiaryEntryApiArg = {

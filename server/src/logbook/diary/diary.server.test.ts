@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newPiece, startTestServer, type TestServer } from '../testing/test-server.ts';
-import { TODAY } from '../testing/today.ts';
+import { newPiece, startTestServer, type TestServer } from '../../testing/test-server.ts';
+import { TODAY } from '../../testing/today.ts';
 
 let server: TestServer;
 let member: Awaited<ReturnType<TestServer['as']>>;
@@ -130,5 +130,35 @@ describe('the diary of a drum', () => {
     await add(gearId, { kind: 'covered' });
     await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from membership limit 1");
     await expect(server.owner.query('delete from diary_entry where gear_id = $1', [gearId])).rejects.toThrow('never changed');
+  });
+});
+
+describe('a long diary', () => {
+  it('is read a page at a time, and loses nothing between two pages', async () => {
+    const gearId = await winch();
+    const on = ['2026-01-03', '2026-01-02', '2026-01-03', '2026-01-01', '2026-01-03'];
+    for (const day of on) await add(gearId, { kind: 'ran', metres: 5, on: day });
+    const page = async (before?: string) =>
+      (
+        await server.http
+          .get(`/api/v1/gear/${gearId}/diary`)
+          .query({ limit: 2, ...(before && { before }) })
+          .expect(200)
+      ).body;
+    const whole = (await server.http.get(`/api/v1/gear/${gearId}/diary`).expect(200)).body;
+    expect(whole.items.map((each: { on: string }) => each.on)).toEqual([...on].sort().reverse());
+    expect(whole).not.toHaveProperty('next');
+    const first = await page();
+    const second = await page(first.next);
+    const third = await page(second.next);
+    expect([first, second, third].flatMap(({ items }) => items)).toEqual(whole.items);
+    expect(third).not.toHaveProperty('next');
+  });
+  it.each(['yesterday', '2026-02-30 1', '2026-01-03 one', '2026-01-03 1 1'])('has no page before “%s”', async (before) => {
+    const { body } = await server.http
+      .get(`/api/v1/gear/${await winch()}/diary`)
+      .query({ before })
+      .expect(422);
+    expect(pathOf(body)).toBe('before');
   });
 });

@@ -1,8 +1,8 @@
-import { Body, Controller, Get, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse } from '@nestjs/swagger';
-import { DiaryCreate, DiaryView } from '@wainrope/contract';
-import { type Actor, CurrentActor } from '../actor/actor.ts';
-import { Needs } from '../actor/route-access.ts';
+import { DiaryCreate, DiaryView, NewestQuery } from '@wainrope/contract';
+import { type Actor, CurrentActor } from '../../actor/actor.ts';
+import { Needs } from '../../actor/route-access.ts';
 import { DiaryService } from './diary.service.ts';
 
 @Controller('gear/:gearId/diary')
@@ -12,8 +12,8 @@ export class DiaryController {
   @Get()
   @Needs('register.read')
   @ApiOkResponse({ type: DiaryView })
-  listDiary(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string): Promise<DiaryView> {
-    return this.service.list(actor, gearId);
+  listDiary(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string, @Query() query: NewestQuery): Promise<DiaryView> {
+    return this.service.list(actor, gearId, query);
   }
 
   @Post()

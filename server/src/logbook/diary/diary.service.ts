@@ -1,19 +1,18 @@
 import { Injectable } from '@nestjs/common';
-import { type DiaryCreate, type DiaryEntry, type DiaryKind, type DiaryView, type GearView, may } from '@wainrope/contract';
+import { type DiaryCreate, type DiaryKind, type DiaryView, type GearView, may, type NewestQuery } from '@wainrope/contract';
 import { gearClasses } from '@wainrope/core';
-import { sql } from 'kysely';
-import type { Actor } from '../actor/actor.ts';
-import { AuditTrail } from '../audit/audit-trail.ts';
-import { Clock } from '../clock/clock.ts';
-import { given } from '../database/rows.ts';
-import type { DiaryEntryTable } from '../database/schema.ts';
-import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
-import { GearRepository } from '../gear/gear.repository.ts';
-import { gearName } from '../gear/gear.service.ts';
-import { type FieldFault, invalid, notFound, ProblemException } from '../http/problem.ts';
-import { dayFaults } from './load-keeper.ts';
+import type { Actor } from '../../actor/actor.ts';
+import { AuditTrail } from '../../audit/audit-trail.ts';
+import { Clock } from '../../clock/clock.ts';
+import { given } from '../../database/rows.ts';
+import { TeamDatabase, type TeamTransaction } from '../../database/team-database.ts';
+import { GearRepository } from '../../gear/gear.repository.ts';
+import { gearName } from '../../gear/gear.service.ts';
+import { LISTED, readPageKey } from '../../http/page-key.ts';
+import { type FieldFault, invalid, notFound, ProblemException } from '../../http/problem.ts';
+import { dayFaults } from '../load-keeper.ts';
+import { DiaryRepository } from './diary.repository.ts';
 
-const LISTED = 200;
 const OF_LINES: readonly DiaryKind[] = ['cut-back', 'spliced', 'stretched'];
 const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
 /** A line of which less is left is none. */
@@ -30,15 +29,17 @@ interface Sizes {
 export class DiaryService {
   constructor(
     private readonly database: TeamDatabase,
+    private readonly repository: DiaryRepository,
     private readonly gear: GearRepository,
     private readonly audit: AuditTrail,
     private readonly clock: Clock,
   ) {}
 
-  async list(actor: Actor, gearId: string): Promise<DiaryView> {
+  async list(actor: Actor, gearId: string, { before, limit }: NewestQuery): Promise<DiaryView> {
+    const key = readPageKey(before, /^\d{1,18}$/);
     return this.database.inTeam(actor.teamId, async (trx) => {
       if (!(await this.gear.byId(trx, gearId))) throw notFound('piece', gearId);
-      return this.view(trx, gearId);
+      return this.view(trx, gearId, { ...given('limit', limit), before: key });
     });
   }
 
@@ -47,8 +48,7 @@ export class DiaryService {
     return this.database.inTeamOnce(actor.teamId, input.entryId, async (trx) => {
       const piece = await this.gear.byIdLocked(trx, gearId);
       if (!piece) throw notFound('piece', gearId);
-      if (await trx.selectFrom('diary_entry').select('entry_id').where('entry_id', '=', input.entryId).executeTakeFirst())
-        return this.view(trx, gearId);
+      if (await this.repository.has(trx, input.entryId)) return this.view(trx, gearId);
       if (OF_KEEPERS.includes(input.kind) && !may(actor.role, 'gear.write'))
         throw new ProblemException({
           status: 403,
@@ -69,24 +69,21 @@ export class DiaryService {
 
   private async keep(trx: TeamTransaction, actor: Actor, piece: GearView, input: DiaryCreate): Promise<void> {
     const { entryId, on, kind, spoolState, tensionN, metres, cutAt, endTermination, eyeLock, note } = input;
-    await trx
-      .insertInto('diary_entry')
-      .values({
-        team_id: actor.teamId,
-        entry_id: entryId,
-        gear_id: piece.gearId,
-        done_on: on,
-        kind,
-        spool_state: spoolState ?? null,
-        tension_n: tensionN ?? null,
-        metres: metres ?? null,
-        cut_at: cutAt ?? null,
-        end_termination: endTermination ?? null,
-        eye_lock: eyeLock ?? null,
-        note: note?.trim() || null,
-        recorded_by: actor.personId,
-      })
-      .execute();
+    await this.repository.add(trx, {
+      team_id: actor.teamId,
+      entry_id: entryId,
+      gear_id: piece.gearId,
+      done_on: on,
+      kind,
+      spool_state: spoolState ?? null,
+      tension_n: tensionN ?? null,
+      metres: metres ?? null,
+      cut_at: cutAt ?? null,
+      end_termination: endTermination ?? null,
+      eye_lock: eyeLock ?? null,
+      note: note?.trim() || null,
+      recorded_by: actor.personId,
+    });
     const attributes = { ...piece.attributes, ...changesOf(piece, input) };
     await this.gear.settle(trx, actor, piece, { ...piece, attributes, factsChanged: false });
     await this.audit.note(trx, actor, {
@@ -100,24 +97,13 @@ export class DiaryService {
     });
   }
 
-  private async view(trx: TeamTransaction, gearId: string): Promise<DiaryView> {
-    const rows = await trx
-      .selectFrom('diary_entry as d')
-      .innerJoin('person as p', 'p.person_id', 'd.recorded_by')
-      .selectAll('d')
-      .select('p.name as by_name')
-      .where('d.gear_id', '=', gearId)
-      .orderBy('d.done_on', 'desc')
-      .orderBy('d.recorded_no', 'desc')
-      .limit(LISTED)
-      .execute();
-    const { rows: since } = await sql<{ spooled_on: string; ran: number }>`
-      select s.done_on as spooled_on, coalesce((select sum(r.metres) from diary_entry r where r.gear_id = ${gearId} and r.kind = 'ran'
-        and (r.done_on, r.recorded_no) > (s.done_on, s.recorded_no)), 0) as ran
-      from diary_entry s where s.gear_id = ${gearId} and s.kind = 'spooled' and s.spool_state = 'under-tension'
-      order by s.done_on desc, s.recorded_no desc limit 1`.execute(trx);
-    const [last] = since;
-    return { items: rows.map(entryView), ...(last && { ranSinceM: last.ran, spooledOn: last.spooled_on }) };
+  private async view(
+    trx: TeamTransaction,
+    gearId: string,
+    { limit = LISTED, before }: { readonly limit?: number; readonly before?: readonly [string, string] | undefined } = {},
+  ): Promise<DiaryView> {
+    const page = await this.repository.page(trx, gearId, limit, before);
+    return before ? page : { ...page, ...(await this.repository.ranSince(trx, gearId)) };
   }
 }
 
@@ -139,7 +125,10 @@ function entryFaults(piece: GearView, entry: DiaryCreate): FieldFault[] {
   const isOfLines = OF_LINES.includes(kind);
   const { carriesOn, line } = gearClasses[piece.kind];
   if (isOfLines ? line === 'none' : carriesOn !== 'spool')
-    return one('kind', `${piece.tag} is ${isOfLines ? 'no line' : 'no winch'}; that is not done to it.`);
+    return one(
+      'kind',
+      `${piece.tag} is ${isOfLines ? 'not a line' : 'not a winch'}; this is written down for ${isOfLines ? 'lines' : 'winches'} only.`,
+    );
   if (kind === 'spooled' && spoolState === undefined) return one('spoolState', 'Say how it lies: under tension, slack or stacked.');
   if (kind === 'ran' && metres === undefined) return one('metres', 'Say how many metres the line ran.');
   if (kind === 'spliced' && endTermination === undefined) return one('endTermination', 'Say how the new end is made up.');
@@ -194,22 +183,3 @@ function shortened({ lengthM = 0, endMarkM, colourChangeM }: Sizes, metres: numb
 
 const before = (attributes: object, changed: object): object =>
   Object.fromEntries(Object.keys(changed).map((key) => [key, (attributes as { readonly [key: string]: unknown })[key]]));
-
-function entryView(
-  row: Omit<DiaryEntryTable, 'recorded_at' | 'recorded_no'> & { readonly recorded_at: Date; readonly by_name: string },
-): DiaryEntry {
-  return {
-    entryId: row.entry_id,
-    on: row.done_on,
-    kind: row.kind as DiaryKind,
-    ...given('spoolState', row.spool_state as DiaryEntry['spoolState'] | null),
-    ...given('tensionN', row.tension_n),
-    ...given('metres', row.metres),
-    ...given('cutAt', row.cut_at as DiaryEntry['cutAt'] | null),
-    ...given('endTermination', row.end_termination as DiaryEntry['endTermination'] | null),
-    ...given('eyeLock', row.eye_lock as DiaryEntry['eyeLock'] | null),
-    ...given('note', row.note),
-    by: row.by_name,
-    at: row.recorded_at.toISOString(),
-  };
-}
