@@ -51,14 +51,15 @@ export const statements = ({ teams, pieces, inspections, plans, loads }: Size): 
   ...Array.from(
     { length: inspections },
     (_, year) =>
-      `insert into inspection (team_id, inspection_id, gear_id, inspected_on, grade, next_due_on, kind, counts, sheet_version, sheet, answers, recorded_by)
+      `insert into inspection (team_id, inspection_id, gear_id, inspected_on, grade, next_due_on, kind, counts, sheet_version, sheet, answers, recorded_by, done_at)
        select m.team_id, ${id('inspection', 'm.n', 'm.k', String(year))}, m.gear_id,
          date '2026-01-10' - ${year} * 330 - (m.k % 300)::int,
          ${year === 0 ? 'null' : `case when m.k % 17 = 0 then 'B' else 'A' end`},
          ${year === 0 ? 'null' : `date '2026-01-10' - ${year} * 330 - (m.k % 300)::int + case when m.k % 50 = 0 then 300 else 730 end`},
          '${year === 0 ? 'before-use' : 'calendar'}', ${year > 0}, s.sheet_version,
          case when m.n = 1 then s.sheet end, case when m.n = 1 then s.answers end,
-         m.people[1 + (m.k + ${year}) % array_length(m.people, 1)]
+         m.people[1 + (m.k + ${year}) % array_length(m.people, 1)],
+         (date '2026-01-10' - ${year} * 330 - (m.k % 300)::int)::timestamptz
        from made m join proto g using (p) left join sheets s on s.kind = g.kind`,
   ),
   `insert into defect (team_id, defect_id, gear_id, inspection_id, point, words, failed, opened_on, opened_by)
@@ -153,8 +154,8 @@ const GROWN = [
    select g.team_id, gen_random_uuid(), 'T-' || lpad(k::text, 5, '0'), g.kind, g.name, 'in-use', g.attributes, 0, 1, 1, g.changed_by
    from (select * from gear where team_id = (select team_id from team where demo is not null limit 1) order by tag_key limit 1) g,
      generate_series(1, 18000) k`,
-  `insert into inspection (team_id, inspection_id, gear_id, inspected_on, grade, next_due_on, kind, counts, recorded_by)
-   select team_id, gen_random_uuid(), gear_id, date '2026-01-01', 'A', date '2027-01-01', 'calendar', true, changed_by from gear where tag like 'T-%'`,
+  `insert into inspection (team_id, inspection_id, gear_id, inspected_on, grade, next_due_on, kind, counts, recorded_by, done_at)
+   select team_id, gen_random_uuid(), gear_id, date '2026-01-01', 'A', date '2027-01-01', 'calendar', true, changed_by, timestamptz '2026-01-01' from gear where tag like 'T-%'`,
   "update gear set (last_inspection_id, last_inspected_on, last_due_on) = (select * from last_inspection_of(team_id, gear_id)) where tag like 'T-%'",
   `insert into gear_mark (team_id, gear_id, mark_no, as_written, basis, source, setting_decided, readings)
    select g.team_id, g.gear_id, 1, m.as_written, m.basis, m.source, m.setting_decided, m.readings from gear g,

@@ -213,7 +213,7 @@ function measureRainflow(name: string, tensions: Float64Array): void {
     const counting = rainflowCount((_range, part) => {
       cycles += part;
     });
-    for (let at = 0; at < tensions.length; at++) counting.push(tensions[at] ?? 0);
+    counting.pushAll(tensions);
     counting.end();
   };
   const times = { pass: [] as number[], count: [] as number[] };

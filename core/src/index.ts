@@ -31,6 +31,7 @@ export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
 export { eyeLocks, type PointKind, pointKinds, seenTerminations, spoolStates, winchFaces } from './gear/classes/materials.ts';
 export { type Role, roleWords } from './gear/classes/roles.ts';
+export { type CutSizes, cutBack, SHORTEST_LINE_M } from './gear/cut-back.ts';
 export {
   type GearFacts,
   type GearOf,

@@ -44,6 +44,28 @@ describe('cycles of a series', () => {
     const count = rainflowCount(() => undefined);
     count.push(1);
     expect(() => count.push(Number.NaN)).toThrow('is a number');
+    expect(() => rainflowCount(() => undefined).push(Number.NaN)).toThrow('is a number');
+    expect(() => rainflowCount(() => undefined).pushAll(Float64Array.of(1, 2, Number.NaN))).toThrow('is a number');
+  });
+  it('are the same however a series is cut into parts, and however deep its swings stand in each other', () => {
+    // Two hundred swings, each within the one before: none is closed until the end.
+    const nested = Array.from({ length: 200 }, (_, index) => (index % 2 === 0 ? 1 : -1) * (1000 - index));
+    expect(Object.values(counted(nested))).toEqual(Array.from({ length: 199 }, () => 0.5));
+    const series = [...nested, ...nested.map((value) => value / 2), 2000];
+    for (const size of [1, 2, 7, 64, series.length]) {
+      const cycles: Record<string, number> = {};
+      const count = rainflowCount((range, part) => {
+        cycles[range] = (cycles[range] ?? 0) + part;
+      });
+      const part = new Float64Array(size);
+      for (let at = 0; at < series.length; at += size) {
+        const some = series.slice(at, at + size);
+        part.set(some);
+        count.pushAll(part, some.length);
+      }
+      count.end();
+      expect(cycles).toEqual(counted(series));
+    }
   });
   it('do not depend on where zero is, and turn over with the series', () => {
     fc.assert(

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { type DiaryCreate, type DiaryKind, type DiaryView, type GearView, may, type NewestQuery } from '@wainrope/contract';
-import { gearClasses } from '@wainrope/core';
+import { type CutSizes, cutBack, gearClasses, SHORTEST_LINE_M } from '@wainrope/core';
 import type { Actor } from '../../actor/actor.ts';
 import { AuditTrail } from '../../audit/audit-trail.ts';
 import { Clock } from '../../clock/clock.ts';
@@ -15,14 +15,6 @@ import { DiaryRepository } from './diary.repository.ts';
 
 const OF_LINES: readonly DiaryKind[] = ['cut-back', 'spliced', 'stretched'];
 const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
-/** A line of which less is left is none. */
-const SHORTEST_M = 1;
-
-interface Sizes {
-  readonly lengthM?: number;
-  readonly endMarkM?: number;
-  readonly colourChangeM?: number;
-}
 
 /** What is done to drums and lines, and what it changes of them: how a drum is spooled, how long a line is, where its marks are. */
 @Injectable()
@@ -136,12 +128,12 @@ function entryFaults(piece: GearView, entry: DiaryCreate): FieldFault[] {
 }
 
 function cutFaults({ tag, attributes }: GearView, { metres, cutAt }: DiaryCreate): FieldFault[] {
-  const { lengthM } = attributes as Sizes;
+  const { lengthM } = attributes as Partial<CutSizes>;
   if (metres === undefined) return one('metres', 'Say how much was cut off.');
   if (cutAt === undefined) return one('cutAt', 'Say at which end it was cut.');
   if (lengthM === undefined) return one('metres', `The length of ${tag} is not on record; enter it in the register as it is now.`);
-  if (lengthM - metres >= SHORTEST_M) return [];
-  return one('metres', `${tag} is ${lengthM} m long; ${metres} m off it would leave less than ${SHORTEST_M} m. Retire it.`);
+  if (lengthM - metres >= SHORTEST_LINE_M) return [];
+  return one('metres', `${tag} is ${lengthM} m long; ${metres} m off it would leave less than ${SHORTEST_LINE_M} m. Retire it.`);
 }
 
 /** What an entry changes of the piece itself. */
@@ -159,7 +151,7 @@ function changesOf({ attributes }: GearView, entry: DiaryCreate): object {
     case 'stretched':
       return { stretchedOn: on };
     case 'cut-back':
-      return shortened(attributes as Sizes, metres, cutAt);
+      return whatIsLeft(attributes as CutSizes, metres, cutAt ?? 'drum');
     case 'ran':
       return {};
     default: {
@@ -169,17 +161,12 @@ function changesOf({ attributes }: GearView, entry: DiaryCreate): object {
   }
 }
 
-/** A line that is cut at the hook has its marks nearer to it; one of which the mark itself was cut off has none there any more. */
-function shortened({ lengthM = 0, endMarkM, colourChangeM }: Sizes, metres: number, cutAt: DiaryCreate['cutAt']): object {
-  const rounded = (m: number) => Math.round(m * 1e6) / 1e6;
-  const length = rounded(lengthM - metres);
-  const moved = (mark: number | undefined) => {
-    if (mark === undefined) return undefined;
-    const at = cutAt === 'hook' ? rounded(mark - metres) : mark;
-    return at > 0 && at <= length ? at : undefined;
-  };
-  return { lengthM: length, endMarkM: moved(endMarkM), colourChangeM: moved(colourChangeM) };
-}
+/** What is left of a line; a mark that was cut off is taken off the record too. */
+const whatIsLeft = (sizes: CutSizes, metres: number, at: 'hook' | 'drum'): object => ({
+  endMarkM: undefined,
+  colourChangeM: undefined,
+  ...cutBack(sizes, metres, at),
+});
 
 const before = (attributes: object, changed: object): object =>
   Object.fromEntries(Object.keys(changed).map((key) => [key, (attributes as { readonly [key: string]: unknown })[key]]));
