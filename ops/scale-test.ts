@@ -69,7 +69,8 @@ async function prepared() {
 }
 
 /** Files, streams and what is only there while something runs are no pages. */
-const NO_PAGES = /\/events$|\/tasks\/|\/bundle$|export\.csv$|\/calendar\/\{|\/health\/|\/photos\/|rig-file$|\/session$|gear\/pages$|\/series\/\{|\/season$/;
+const NO_PAGES =
+  /\/events$|\/tasks\/|\/bundle$|export\.csv$|\/calendar\/\{|\/health\/|\/photos\/|rig-file$|\/session$|gear\/pages$|\/series\/\{|\/season$/;
 
 async function addresses(get: Get): Promise<readonly string[]> {
   const { body: document } = await get('/api/docs/openapi.json');
