@@ -1,8 +1,10 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { Policy } from '@wainrope/core';
 import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { AccessService } from '../access/access.service.ts';
 import { createApplication } from '../application.ts';
+import { policyHash } from '../team/team.service.ts';
 import { newPiece, ownDatabase, startTestServer, type TestServer } from '../testing/test-server.ts';
 
 type Rows = { readonly [column: string]: unknown }[];
@@ -91,6 +93,12 @@ describe('a whole team in one file', () => {
   });
 });
 
+/** The file with other settings, under their right hash. */
+function softened(change: Partial<Policy>) {
+  const content = { ...(bundle.tables.policy_version?.[0]?.content as Policy), ...change };
+  return with_('policy_version', 0, { content, content_hash: policyHash(content) });
+}
+
 describe('what is not brought in, with nothing saved', () => {
   it.each([
     ['no bundle at all', () => ({ format: 'other' }), 'format'],
@@ -111,6 +119,16 @@ describe('what is not brought in, with nothing saved', () => {
       'settings under another hash',
       () => with_('policy_version', 0, { content_hash: '0000000000000000' }),
       'tables.policy_version[0].content_hash',
+    ],
+    [
+      'settings that soften what no team may',
+      () => softened({ severities: { 'over-limit': 'note' } }),
+      'tables.policy_version[0].content.severities.over-limit',
+    ],
+    [
+      'a figure of the team’s own without the pulls for it',
+      () => softened({ ownFigures: [{ surface: 'bog', depth: 'hubs', machine: 'Badger', share: 0.1, pulls: [] }] }),
+      'tables.policy_version[0].content.ownFigures[0].pulls',
     ],
     [
       'a mark on a piece that is not there',

@@ -7,6 +7,7 @@ import {
   inspectionAnswersCodec,
   markCodec,
   type Policy,
+  policyFaults,
   read,
   readCase,
   readPolicy,
@@ -33,7 +34,8 @@ export function contentFaults(tables: BundleRows): readonly Fault[] {
     ...((tables.policy_version ?? []).length > 0
       ? []
       : [{ path: 'tables.policy_version', message: 'a team has at least one version of its settings' }]),
-    ...each('policy_version', policyFaults),
+    ...each('policy_version', policyRowFaults),
+    ...inForceFaults(tables),
     ...each('gear', ({ kind, attributes }) => attributeFaults(kind as GearClass, attributes as object)),
     ...each('gear_mark', markFaults),
     ...each('team_layout', ({ rig }) => layoutFaults(rig)),
@@ -44,7 +46,15 @@ export function contentFaults(tables: BundleRows): readonly Fault[] {
   ];
 }
 
-function policyFaults({ content, content_hash: hash }: Row): readonly Fault[] {
+/** The settings that the team goes by decide nothing that no team may; older ones stand as they were. */
+function inForceFaults({ policy_version: versions = [] }: BundleRows): readonly Fault[] {
+  const days = versions.map((row) => String((row as Row).created_at));
+  const newest = days.reduce((found, day, index) => (day > (days[found] ?? '') ? index : found), 0);
+  const policy = readPolicy((versions[newest] as Row | undefined)?.content);
+  return policy.ok ? policyFaults(policy.value, `tables.policy_version[${newest}].content`) : [];
+}
+
+function policyRowFaults({ content, content_hash: hash }: Row): readonly Fault[] {
   const policy = readPolicy(content);
   if (!policy.ok) return policy.faults.map(({ path, message }) => ({ path: `content.${path}`, message }));
   return policyHash(content as Policy) === hash

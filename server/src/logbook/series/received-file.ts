@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { readdir, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Readable, Transform } from 'node:stream';
@@ -23,9 +23,29 @@ export type Received = { readonly ok: true; readonly file: ReceivedFile } | { re
 const PART = 1_000_000;
 const PACKED = 5;
 
+const laidAside = /^wainrope-series-[0-9a-f-]{36}\.gz$/;
+/** No file takes so long to come in, ms. */
+const LEFT_BEHIND_MS = 24 * 3600 * 1000;
+
+/** Removes what a server that died in the midst of a file left behind; tells how many. Another server's files under way are younger. */
+export async function removeLeftBehind(now: number, folder = tmpdir()): Promise<number> {
+  const names = (await readdir(folder)).filter((name) => laidAside.test(name));
+  const old = await Promise.all(
+    names.map(async (name) => {
+      const path = join(folder, name);
+      // Gone meanwhile is as good as removed.
+      const { mtimeMs } = await stat(path).catch(() => ({ mtimeMs: now }));
+      if (now - mtimeMs < LEFT_BEHIND_MS) return false;
+      await rm(path, { force: true });
+      return true;
+    }),
+  );
+  return old.filter(Boolean).length;
+}
+
 /** Takes a file in as a stream and packs it on its way; more bytes than are taken, and nothing is left of it. */
 export async function receiveFile(source: Readable, mostBytes: number, signal: AbortSignal): Promise<Received> {
-  const path = join(tmpdir(), `wainrope-${randomUUID()}.gz`);
+  const path = join(tmpdir(), `wainrope-series-${randomUUID()}.gz`);
   const hash = createHash('sha256');
   let bytes = 0;
   const counted = new Transform({

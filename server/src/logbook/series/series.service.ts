@@ -1,7 +1,7 @@
 import { PassThrough, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { type GearView, type NewestQuery, SERIES_MAX_BYTES, type SeriesCreate, type SeriesList, type SeriesView } from '@wainrope/contract';
 import type { Case, PieceSeries, Report, Rig } from '@wainrope/core';
 import { countedShares, type GaugeAt, type RiggedShare, type SharesOutcome } from '@wainrope/core/judging';
@@ -24,7 +24,7 @@ import { LoadRepository } from '../load.repository.ts';
 import { dayFaults, idOfLoad, LoadKeeper } from '../load-keeper.ts';
 import { loadsOfReport } from '../loads-of-report.ts';
 import type { SeriesInput, SeriesOutcome } from './read-series.ts';
-import { type ReceivedFile, receiveFile } from './received-file.ts';
+import { type ReceivedFile, receiveFile, removeLeftBehind } from './received-file.ts';
 import { SeriesRepository } from './series.repository.ts';
 
 export interface SharesInput {
@@ -47,7 +47,7 @@ const MOST_REFUSED = 0.01;
 
 /** What gauges recorded on a line of a plan: the file kept as it came, and each piece's own load. */
 @Injectable()
-export class SeriesService {
+export class SeriesService implements OnModuleInit {
   constructor(
     private readonly database: TeamDatabase,
     private readonly repository: SeriesRepository,
@@ -62,6 +62,13 @@ export class SeriesService {
     private readonly clock: Clock,
     private readonly after: AfterPull,
   ) {}
+
+  onModuleInit(): void {
+    removeLeftBehind(Date.now()).then(
+      (removed) => removed > 0 && log.info({ removed }, 'removed files of recorders that were left behind'),
+      (error: unknown) => log.warn({ err: error }, 'files of recorders that were left behind could not be removed'),
+    );
+  }
 
   async list(actor: Actor, planId: string, { before, limit = LISTED }: NewestQuery): Promise<SeriesList> {
     if (before !== undefined && !UUID.test(before)) throw notThePage();
