@@ -65,9 +65,9 @@ function caseOf(path: string) {
 
 describe('wainrope validate and convert', () => {
   it('knows every demo file, and an old one as old', () => {
-    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 6') });
-    expect(run(['validate', old]).out).toContain('version 1 (now 6: convert writes it so)');
-    expect(run(['validate', second]).out).toContain('version 2 (now 6: convert writes it so)');
+    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 7') });
+    expect(run(['validate', old]).out).toContain('version 1 (now 7: convert writes it so)');
+    expect(run(['validate', second]).out).toContain('version 2 (now 7: convert writes it so)');
   });
   it('brings an old file to the present version; converting again changes nothing', () => {
     const once = run(['convert', old]).out;
