@@ -4,8 +4,8 @@ import { STANDARD_GRAVITY } from '../quantity/units.ts';
 import type { Situation } from './situation.ts';
 
 export interface StuckVehicle {
-  /** By which name the team knows it: figures of the team's own are by machine. */
-  readonly machine?: string;
+  /** The machine's name, as its body in the rig has it: figures of the team's own are by machine. */
+  readonly label?: string;
   /** Mass with load, kg, above 0. */
   readonly massKg: number;
   /** Slope along the pull, rad, −π/4…π/4; uphill positive. */
@@ -173,7 +173,7 @@ const cosineOf = (slopeRad: number): EffortFactor => ({ label: '× cosine of the
  * weight; what the method adds to it is added. A way downhill takes nothing off: the pulls behind the figure may have gone downhill too.
  */
 function ownMethod(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] {
-  const { machine, massKg, situation, slopeRad } = vehicle;
+  const { label: machine, massKg, situation, slopeRad } = vehicle;
   const { surface, depth } = situation;
   const own = machine === undefined ? undefined : policy.ownFigures.find((each) => isFigureOf(each, { surface, depth, machine }));
   if (!own) return [];

@@ -6,6 +6,7 @@ import type { Policy } from '../policy/policy.ts';
 import { policyDifferences } from '../policy/policy-differences.ts';
 import { isTouched, recordedPolicy } from '../policy/recorded-policy.ts';
 import { teamStandard } from '../policy/team-standard.ts';
+import { cheaperActions } from './cheaper-actions.ts';
 import { estimatePull, type Held, type StuckVehicle } from './estimate-pull.ts';
 import type { Situation } from './situation.ts';
 
@@ -20,7 +21,7 @@ const plain: Situation = {
   wheelsTurned: false,
 };
 const otter = (change: Partial<Situation> = {}, slopeDeg = 0): StuckVehicle => ({
-  machine: 'Otter',
+  label: 'Otter',
   massKg: 2000,
   slopeRad: (slopeDeg * Math.PI) / 180,
   lengthM: 4,
@@ -66,8 +67,8 @@ describe('a figure of the team’s own', () => {
   it.each([
     ['another ground', otter({ surface: 'shallow-mud' })],
     ['another depth', otter({ depth: 'hubs' })],
-    ['another machine', { ...otter(), machine: 'Badger' }],
-    ['a machine without a name', (({ machine: _none, ...rest }) => rest)(otter())],
+    ['another machine', { ...otter(), label: 'Badger' }],
+    ['a machine without a name', (({ label: _none, ...rest }) => rest)(otter())],
   ])('says nothing of %s', (_what, vehicle) => {
     expect(estimate(vehicle, under(figure()))).toMatchObject({ plannedBy: 'mire' });
   });
@@ -86,6 +87,12 @@ describe('a figure of the team’s own', () => {
       1.25 * (1.331 * W + locked + 0.05 * W),
       6,
     );
+  });
+  it('is what a cheaper action saves on, not the method that it took the place of', () => {
+    // To the sills 1.331 × W is planned; dug free to the hubs, where the team has no figure, 1 × W.
+    const dig = (policy: Policy) => cheaperActions(otter(), policy).find(({ id }) => id === 'dig')?.savesN;
+    expect(dig(teamStandard)).toBeCloseTo(W, 6);
+    expect(dig(under(figure()))).toBeCloseTo(0.331 * W, 6);
   });
   it('takes no part in what holds a load back', () => {
     const effort = estimate(

@@ -72,5 +72,5 @@ function effortAlong(rig: Rig, policy: Policy, along: Vec3, situation: Situation
   if (rig.purpose === 'respool') return respoolPull(policy);
   const task: Task | undefined = load.kind === 'load' ? (rig.load.task ?? { kind: 'drag', bearingRad: load.headingRad }) : rig.load.task;
   if (task !== undefined && task.kind !== 'deck') return taskPull({ massKg: load.massKg, slopeRad, task }, policy, held);
-  return estimatePull({ ...load, machine: load.label, slopeRad, situation }, policy, held);
+  return estimatePull({ ...load, slopeRad, situation }, policy, held);
 }
