@@ -21,16 +21,6 @@ export const soilWords: { readonly [S in Situation['soil']]: string } = {
   silt: 'silt',
   'clay-or-bog': 'clay or bog',
 };
-export const methodWords = {
-  'own-figure': 'The team’s own measured pulls',
-  fractions: 'Share of weight by surface',
-  mire: 'Multiple of weight by depth',
-  physics: 'Slope, rolling, suction',
-  dragging: 'Dragging over the ground',
-  righting: 'Setting upright',
-  spooling: 'Spooling under tension',
-} as const;
-
 export const holdGroundWords = {
   'dry-gravel': 'dry gravel',
   'dry-grass': 'dry grass',

@@ -2,8 +2,8 @@ import { cleanup, screen, within } from '@testing-library/react';
 import type { LifeEvent } from '@wainrope/contract';
 import { write } from '@wainrope/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { ChartLook } from '../charts/chart-look.ts';
 import { fakeServer } from '../testing/fake-server.ts';
+import { sampleLook as look } from '../testing/sample-look.ts';
 import { asRole, TODAY } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { LifeSection } from './LifeSection.tsx';
@@ -54,17 +54,6 @@ describe('what happened to a piece, in words', () => {
 });
 
 describe('the line of its life', () => {
-  const look: ChartLook = {
-    paper: '#111',
-    ink: '#222',
-    quiet: '#333',
-    rule: '#444',
-    rope: '#555',
-    slate: '#666',
-    rust: '#777',
-    moss: '#888',
-    amber: '#999',
-  };
   const { data } = lifeFigure({ events, units: 'kN', look, today: TODAY });
   const named = (name: string) => data.find((trace) => trace.name === name) as { x: string[]; y: number[]; text?: string[] };
   it('has each load in per cent of its limit as it was then, one that was corrected left out', () => {

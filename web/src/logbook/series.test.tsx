@@ -1,8 +1,8 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { SeriesFound, SeriesView } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { ChartLook } from '../charts/chart-look.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
+import { sampleLook as look } from '../testing/sample-look.ts';
 import { asRole, TODAY } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { BringSeries } from './BringSeries.tsx';
@@ -72,17 +72,6 @@ describe('how a series was read', () => {
 });
 
 describe('the drawing of a series', () => {
-  const look: ChartLook = {
-    paper: '#111',
-    ink: '#222',
-    quiet: '#333',
-    rule: '#444',
-    rope: '#555',
-    slate: '#666',
-    rust: '#777',
-    moss: '#888',
-    amber: '#999',
-  };
   it('is in the reader’s unit, leaves out what has no reading, and names the peak', () => {
     const { data, layout } = seriesFigure(view, 'kN', look);
     expect(data.find(({ name }) => name === 'Largest')).toMatchObject({ x: [0, 8], y: [20, 1] });

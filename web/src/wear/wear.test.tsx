@@ -2,8 +2,8 @@ import { cleanup, screen, within } from '@testing-library/react';
 import type { WearSeries } from '@wainrope/contract';
 import { addDays, teamStandard } from '@wainrope/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { ChartLook } from '../charts/chart-look.ts';
 import { fakeServer } from '../testing/fake-server.ts';
+import { sampleLook as look } from '../testing/sample-look.ts';
 import { asRole } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
 import { readingWords } from './reading-words.ts';
@@ -14,17 +14,6 @@ const server = fakeServer();
 afterEach(cleanup);
 
 const FIRST = '2026-01-01';
-const look: ChartLook = {
-  paper: '#111',
-  ink: '#222',
-  quiet: '#333',
-  rule: '#444',
-  rope: '#555',
-  slate: '#666',
-  rust: '#777',
-  moss: '#888',
-  amber: '#999',
-};
 const series = (
   values: readonly (readonly [day: number, valueM: number, pulls?: number])[],
   change: Partial<WearSeries> = {},

@@ -6,6 +6,7 @@ import {
   type Effort,
   force,
   loadBody,
+  methodWords,
   type Policy,
   type Report,
   type Rig,
@@ -13,7 +14,6 @@ import {
   slopeAlong,
   travelDirection,
 } from '@wainrope/core';
-import { methodWords } from '../../fields/situation-words.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useSparedRigs } from '../solver/questions.ts';
 
