@@ -128,7 +128,7 @@ export { firstRig, layPlan, type PlanVehicle, relayEdits, vehicleBody, winchOf }
 export { type Layout, type LayoutGroup, layoutGroups } from './layouts/layout.ts';
 export { layouts } from './layouts/layouts.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
-export { type AdoptedFigure, type FigureKey, figureOfPath, isFigureOf, MOST_EVIDENCE } from './policy/adopted-figures.ts';
+export { type AdoptedFigure, type FigureKey, figureOfPath, isFigureOf, MOST_FIGURES } from './policy/adopted-figures.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
 export { isTeamsLastResort, refusedByTeam, wantsConsent } from './policy/last-resorts.ts';
@@ -172,6 +172,7 @@ export {
   type ReaderUnits,
   type RichText,
   ratio,
+  readerForces,
   rich,
   smallLength,
   speed,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { addDays } from '../quantity/calendar.ts';
 import { nextDue, type PullCount, pullsUsedUpOn, wearDueOn } from './next-due.ts';
 import { happenedN, overloadOf, quarantineAboveN } from './overload.ts';
-import { ownFigure } from './own-figure.ts';
+import { adoptedFigure, ownFigure } from './own-figure.ts';
 
 describe('the load that counts as having happened', () => {
   it.each([
@@ -52,6 +52,19 @@ describe('a figure of the team’s own', () => {
     expect(figure?.low).toBeCloseTo(0.32, 12);
     expect(figure?.high).toBeCloseTo(0.48, 12);
     expect(figure).not.toHaveProperty('adoptable');
+  });
+  it('rests on the newest two hundred pulls, and always on the largest', () => {
+    const key = { surface: 'bog', depth: 'hubs', machine: 'Otter' } as const;
+    const pull = (share: number, index: number) => ({ pullId: `p-${index}`, on: '2026-01-10', share });
+    const many = Array.from({ length: 250 }, (_, index) => pull(index === 240 ? 0.9 : 0.4, index));
+    const figure = adoptedFigure(key, many);
+    expect(figure?.share).toBeCloseTo(0.9, 12);
+    expect(figure?.pulls).toHaveLength(200);
+    expect(figure?.pulls.slice(0, 199)).toEqual(many.slice(0, 199));
+    expect(figure?.pulls[199]).toEqual(many[240]);
+    const recent = many.map(({ share: _share }, index) => pull(index === 3 ? 0.9 : 0.4, index));
+    expect(adoptedFigure(key, recent)?.pulls).toEqual(recent.slice(0, 200));
+    expect(adoptedFigure(key, recent.slice(0, 9))).toBeUndefined();
   });
   it('may be adopted from ten on: the largest, or a tenth above the 90th percentile', () => {
     expect(ownFigure(pulls(...Array(9).fill(0.4)))).not.toHaveProperty('adoptable');

@@ -1,4 +1,4 @@
-import type { AdoptedFigure, FigureKey } from '../policy/adopted-figures.ts';
+import { type AdoptedFigure, type FigureKey, MOST_EVIDENCE } from '../policy/adopted-figures.ts';
 import { percentile } from '../wear/theil-sen.ts';
 
 /** From so many pulls on a figure of the team's own is shown; from so many it may be adopted. */
@@ -40,8 +40,20 @@ export function ownFigure(pulls: readonly MeasuredPull[]): OwnFigure | undefined
   };
 }
 
-/** What a team adopts of its pulls on one ground, depth and machine, with the pulls as its evidence; nothing from too few. */
-export function adoptedFigure({ surface, depth, machine }: FigureKey, pulls: AdoptedFigure['pulls']): AdoptedFigure | undefined {
+/**
+ * The pulls that a figure rests on, out of all of one ground, depth and machine, newest first: the newest of them, and always the
+ * largest, however old.
+ */
+function evidenceOf(pulls: AdoptedFigure['pulls']): AdoptedFigure['pulls'] {
+  if (pulls.length <= MOST_EVIDENCE) return pulls;
+  const largest = pulls.reduce((most, pull) => (pull.share > most.share ? pull : most));
+  const newest = pulls.slice(0, MOST_EVIDENCE);
+  return newest.includes(largest) ? newest : [...newest.slice(0, -1), largest];
+}
+
+/** What a team adopts of its pulls on one ground, depth and machine, newest first, with the evidence; nothing from too few. */
+export function adoptedFigure({ surface, depth, machine }: FigureKey, all: AdoptedFigure['pulls']): AdoptedFigure | undefined {
+  const pulls = evidenceOf(all);
   const share = ownFigure(pulls.map((pull) => ({ forceN: pull.share, weightN: 1 })))?.adoptable;
   return share === undefined ? undefined : { surface, depth, machine, share, pulls };
 }

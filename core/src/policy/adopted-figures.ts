@@ -3,8 +3,10 @@ import { choice, day, id, numeric, text } from '../codec/scalars.ts';
 import { list, record } from '../codec/structures.ts';
 import { type Depth, depths, type Surface, surfaces } from './grounds.ts';
 
-/** Pulls kept as the evidence of one figure: the newest of them. */
+/** Pulls kept as the evidence of one figure. */
 export const MOST_EVIDENCE = 200;
+/** Figures that a team plans by at once. */
+export const MOST_FIGURES = 60;
 
 /**
  * A figure of the team's own that it plans by: what its measured pulls came to on one ground, depth and machine, as a share of the
@@ -20,7 +22,7 @@ const adoptedFigureCodec = record({
 });
 export type AdoptedFigure = TypeOf<typeof adoptedFigureCodec>;
 
-export const adoptedFigures = list(adoptedFigureCodec, { max: 60 });
+export const adoptedFigures = list(adoptedFigureCodec, { max: MOST_FIGURES });
 
 /** What a figure of the team's own is a figure of. */
 export interface FigureKey {

@@ -111,10 +111,18 @@ export function formatFigure({ si, as }: Figure, units: ReaderUnits = 'kN'): str
 /** A written figure without its unit, for where the unit stands with the one beside it: `5 730 of 8 000 lbf`. */
 export const withoutUnit = (written: string): string => written.replace(/ [^ ]*$/, '');
 
+/** The reader's unit of force: its word, and how many newtons one is. */
+export const readerForces: { readonly [U in ReaderUnits]: { readonly word: string; readonly newtons: number } } = {
+  kN: { word: 'kN', newtons: 1000 },
+  t: { word: 'tf', newtons: 1000 * STANDARD_GRAVITY },
+  lbf: { word: 'lbf', newtons: POUND_FORCE_N },
+};
+
 function formatForce(forceN: number, units: ReaderUnits): string {
-  if (units === 'kN') return `${group(forceN / 1000, 1)} kN`;
-  if (units === 'lbf') return `${group(Math.round(forceN / POUND_FORCE_N / 10) * 10, 0)} lbf`;
-  return `${group(forceN / STANDARD_GRAVITY / 1000, 2)} tf`;
+  const { word, newtons } = readerForces[units];
+  const value = forceN / newtons;
+  if (units === 'lbf') return `${group(Math.round(value / 10) * 10, 0)} ${word}`;
+  return `${group(value, units === 'kN' ? 1 : 2)} ${word}`;
 }
 
 function group(value: number, decimals: number): string {

@@ -6,7 +6,6 @@ import {
   type Depth,
   type FigureKey,
   type GaugedPull,
-  MOST_EVIDENCE,
   median,
   ownFigure,
   type Surface,
@@ -54,8 +53,8 @@ export class OwnFigureRepository {
       .execute();
   }
 
-  /** The newest pulls of one ground, depth and machine, as evidence of what they come to. */
-  async evidence(trx: TeamTransaction, { surface, depth, machine }: FigureKey): Promise<AdoptedFigure['pulls']> {
+  /** The pulls of one ground, depth and machine, newest first. */
+  async pullsOf(trx: TeamTransaction, { surface, depth, machine }: FigureKey): Promise<AdoptedFigure['pulls']> {
     const rows = await trx
       .selectFrom('measured_pull')
       .select(['pull_id', 'pulled_on', 'force_n', 'weight_n'])
@@ -64,9 +63,9 @@ export class OwnFigureRepository {
       .where('machine', '=', machine)
       .orderBy('pulled_on', 'desc')
       .orderBy('pull_id')
-      .limit(MOST_EVIDENCE)
+      .limit(MOST)
       .execute();
-    return evidenceOf(rows);
+    return sharesOf(rows);
   }
 
   async figures(trx: TeamTransaction): Promise<OwnFigureView[]> {
@@ -85,7 +84,7 @@ export class OwnFigureRepository {
     return [...groups.values()].flatMap((pulls) => {
       const [newest] = pulls;
       if (!newest) return [];
-      const adopted = adoptedFigure(keyOf(newest), evidenceOf(pulls));
+      const adopted = adoptedFigure(keyOf(newest), sharesOf(pulls));
       const figure = ownFigure(pulls.map(({ force_n, weight_n }) => ({ forceN: force_n, weightN: weight_n })));
       return [
         {
@@ -107,8 +106,5 @@ const keyOf = ({ surface, depth, machine }: Pick<MeasuredPullTable, 'surface' | 
   machine,
 });
 
-/** Newest first, and no more of them than a figure rests on. */
-const evidenceOf = (rows: readonly Pick<MeasuredPullTable, 'pull_id' | 'pulled_on' | 'force_n' | 'weight_n'>[]): AdoptedFigure['pulls'] =>
-  rows
-    .slice(0, MOST_EVIDENCE)
-    .map(({ pull_id, pulled_on, force_n, weight_n }) => ({ pullId: pull_id, on: pulled_on, share: force_n / weight_n }));
+const sharesOf = (rows: readonly Pick<MeasuredPullTable, 'pull_id' | 'pulled_on' | 'force_n' | 'weight_n'>[]): AdoptedFigure['pulls'] =>
+  rows.map(({ pull_id, pulled_on, force_n, weight_n }) => ({ pullId: pull_id, on: pulled_on, share: force_n / weight_n }));

@@ -37,8 +37,8 @@ describe('a figure of the team’s own', () => {
     const adopt = { ...key, baseHash, reason: 'Ten pulls in the beck' };
 
     const { body: few } = await server.http.post('/api/v1/policy/own-figures').send(adopt).expect(422);
-    expect(few.faults[0].message).toContain('9 measured pulls');
-    expect(few.faults[0].message).toContain('Log 1 more');
+    expect(few.faults[0].message).toContain('to this depth: 9.');
+    expect(few.faults[0].message).toContain('log 1 more');
     await pull().expect(201);
     await (await server.as('gear-keeper')).post('/api/v1/policy/own-figures').send(adopt).expect(403);
     await server.http
@@ -96,5 +96,25 @@ describe('a figure of the team’s own', () => {
     const { planId } = await beck();
     const { body: plan } = await server.http.get(`/api/v1/plans/${planId}`);
     expect(plan.fresh.report.effort.plannedBy).not.toBe('own-figure');
+  });
+
+  it('is one of sixty at most: one more is refused, and the settings stay readable', async () => {
+    const { key } = await beck();
+    const before = await inForce();
+    const pulls = Array.from({ length: 10 }, (_, index) => ({ pullId: `p-${index}`, on: TODAY, share: 0.5 }));
+    const sixty = Array.from({ length: 60 }, (_, index) => ({ surface: 'bog', depth: 'hubs', machine: `M-${index}`, share: 0.55, pulls }));
+    // As if sixty had been adopted: versions are only ever added.
+    await server.owner.query("select set_config('wainrope.team_id', team_id::text, false) from membership limit 1");
+    await server.owner.query(
+      `insert into policy_version (team_id, policy_version_id, content, content_hash, reason, created_by)
+       select team_id, $1, $2, 'sixty', 'Sixty', created_by from policy_version where content_hash = $3 order by created_at desc limit 1`,
+      [randomUUID(), { ...before.content, ownFigures: sixty }, before.contentHash],
+    );
+    const { body } = await server.http
+      .post('/api/v1/policy/own-figures')
+      .send({ ...key, baseHash: 'sixty', reason: 'One more' })
+      .expect(422);
+    expect(body.faults[0].message).toContain('60 figures of its own');
+    expect((await inForce()).content.ownFigures).toHaveLength(60);
   });
 });

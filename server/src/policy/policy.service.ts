@@ -7,6 +7,7 @@ import {
   canonicalJson,
   type FigureKey,
   isFigureOf,
+  MOST_FIGURES,
   type Policy,
   policyDifferences,
   policyFaults,
@@ -76,18 +77,26 @@ export class PolicyService {
   }
 
   private async withFigure(trx: TeamTransaction, policy: Policy, key: FigureKey): Promise<Policy> {
-    const pulls = await this.figures.evidence(trx, key);
+    const pulls = await this.figures.pullsOf(trx, key);
     const figure = adoptedFigure(key, pulls);
     if (!figure) {
       const missing = ADOPTED_FROM - pulls.length;
       throw invalid([
         {
           path: 'machine',
-          message: `${key.machine} has ${pulls.length} measured pulls on this ground and to this depth; a figure is adopted from ${ADOPTED_FROM} on. Log ${missing} more with what the gauge showed.`,
+          message: `Measured pulls of ${key.machine} on this ground and to this depth: ${pulls.length}. A figure is adopted from ${ADOPTED_FROM} on; log ${missing} more with what the gauge showed.`,
         },
       ]);
     }
-    return { ...policy, ownFigures: [...policy.ownFigures.filter((each) => !isFigureOf(each, key)), figure] };
+    const others = policy.ownFigures.filter((each) => !isFigureOf(each, key));
+    if (others.length >= MOST_FIGURES)
+      throw invalid([
+        {
+          path: 'machine',
+          message: `The team plans by ${others.length} figures of its own, the most there can be. Take one out in the settings.`,
+        },
+      ]);
+    return { ...policy, ownFigures: [...others, figure] };
   }
 
   /** A new version, made from the one that was in force when its maker began. */
@@ -153,7 +162,7 @@ function refuseTypedFigures(before: Policy, policy: Policy): void {
       : [
           {
             path: `content.ownFigures[${index}]`,
-            message: `The figure for ${figure.machine} is none that is in force. It is adopted from measured pulls, under Log, Season.`,
+            message: `No such figure for ${figure.machine} is in force. One is adopted from measured pulls, under Log, Season.`,
           },
         ],
   );

@@ -1,18 +1,14 @@
 import type { SeriesView } from '@wainrope/contract';
-import { force, formatFigure, type Figure as Quantity, type ReaderUnits } from '@wainrope/core';
+import { force, formatFigure, type ReaderUnits, readerForces } from '@wainrope/core';
 import type { ChartTable, Figure } from '../charts/Chart.tsx';
 import { type ChartLook, chartLayout, directLabel } from '../charts/chart-look.ts';
 
-/** Newtons of one, by the reader's unit. */
-const NEWTONS: { readonly [U in ReaderUnits]: number } = { kN: 1000, t: 9806.65, lbf: 4.4482216152605 };
-export const forceUnitWords: { readonly [U in ReaderUnits]: string } = { kN: 'kN', t: 'tf', lbf: 'lbf' };
-
-const figure = (n: number, units: ReaderUnits): string => formatFigure(force(n) satisfies Quantity, units);
+const figure = (n: number, units: ReaderUnits): string => formatFigure(force(n), units);
 
 /** The tension of the line over time as the band between its smallest and largest reading, the peak named. */
 export function seriesFigure({ outline, found }: SeriesView, units: ReaderUnits, look: ChartLook): Figure {
   const { stepS, lowN, highN } = outline;
-  const scale = NEWTONS[units];
+  const scale = readerForces[units].newtons;
   const at = highN.flatMap((high, index) => (high === null ? [] : [index]));
   const x = at.map((index) => index * stepS);
   const values = (of: readonly (number | null)[]) => at.map((index) => (of[index] ?? 0) / scale);
@@ -41,7 +37,7 @@ export function seriesFigure({ outline, found }: SeriesView, units: ReaderUnits,
       },
     ],
     layout: {
-      ...chartLayout(look, { x: { title: 's' }, y: { title: forceUnitWords[units] } }),
+      ...chartLayout(look, { x: { title: 's' }, y: { title: readerForces[units].word } }),
       annotations: [directLabel({ x: found.peakS, y: found.peakN / scale, text: `peak ${figure(found.peakN, units)}`, color: look.rust })],
     },
   };
