@@ -23,6 +23,7 @@ import { LiveEvents } from './events/live-events.ts';
 import { GearController } from './gear/gear.controller.ts';
 import { GearRepository } from './gear/gear.repository.ts';
 import { GearService } from './gear/gear.service.ts';
+import { RegisterFiguresRepository } from './gear/register-figures.repository.ts';
 import { RegisterImportService } from './gear/register-import.service.ts';
 import { HealthController } from './health/health.controller.ts';
 import { Metrics } from './health/metrics.ts';
@@ -55,6 +56,7 @@ import { IncidentRepository } from './logbook/incident.repository.ts';
 import { IncidentService } from './logbook/incident.service.ts';
 import { LifeController } from './logbook/life.controller.ts';
 import { LifeRepository } from './logbook/life.repository.ts';
+import { LifeService } from './logbook/life.service.ts';
 import { LoadController } from './logbook/load.controller.ts';
 import { LoadRepository } from './logbook/load.repository.ts';
 import { LoadService } from './logbook/load.service.ts';
@@ -147,6 +149,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     PeopleService,
     GearRepository,
     GearService,
+    RegisterFiguresRepository,
     RegisterImportService,
     InspectionRepository,
     InspectionService,
@@ -163,6 +166,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     SeriesService,
     IncidentRepository,
     LifeRepository,
+    LifeService,
     BreakTestRepository,
     DiaryRepository,
     DiaryService,

@@ -26,7 +26,7 @@ import { columnsOf, factsChange, gearName, told } from './gear.service.ts';
 import { gearInputOf, registerRowOf } from './merge-register-row.ts';
 import type { PreviewInput } from './preview-register.worker.ts';
 import type { ReadInput, ReadOutcome, ReadRegister } from './read-register.ts';
-import { figureColumns, registerFigures } from './register-figures.ts';
+import { figureColumns, RegisterFiguresRepository } from './register-figures.repository.ts';
 
 const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
 const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
@@ -52,6 +52,7 @@ export class RegisterImportService {
     private readonly database: TeamDatabase,
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
+    private readonly figures: RegisterFiguresRepository,
     private readonly forecasts: Forecasts,
     private readonly audit: AuditTrail,
     private readonly pool: WorkerPool,
@@ -110,7 +111,7 @@ export class RegisterImportService {
     const rows: WrittenRow[] = [];
     for (let after: string | undefined; ; ) {
       const part = await this.repository.page(trx, { limit: AT_ONCE, ...(after !== undefined && { after }) });
-      const figures = await registerFigures(
+      const figures = await this.figures.of(
         trx,
         part.map(({ gearId }) => gearId),
       );

@@ -3,35 +3,17 @@ import { ApiOkResponse } from '@nestjs/swagger';
 import { LifeQuery, LifeView } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
-import { TeamDatabase } from '../database/team-database.ts';
-import { GearRepository } from '../gear/gear.repository.ts';
-import { readPageKey } from '../http/page-key.ts';
-import { notFound } from '../http/problem.ts';
-import { LifeRepository } from './life.repository.ts';
+import { LifeService } from './life.service.ts';
 
-const LISTED = 300;
-
-/** A piece's whole life, newest first, a page at a time. */
+/** A piece's whole life. */
 @Controller('gear/:gearId/life')
 export class LifeController {
-  constructor(
-    private readonly database: TeamDatabase,
-    private readonly gear: GearRepository,
-    private readonly repository: LifeRepository,
-  ) {}
+  constructor(private readonly service: LifeService) {}
 
   @Get()
   @Needs('register.read')
   @ApiOkResponse({ type: LifeView })
-  getLife(
-    @CurrentActor() actor: Actor,
-    @Param('gearId', ParseUUIDPipe) gearId: string,
-    @Query() { before, limit = LISTED }: LifeQuery,
-  ): Promise<LifeView> {
-    const key = readPageKey(before, /^[dilmnos][0-9a-f-]{12,36}$/);
-    return this.database.inTeam(actor.teamId, async (trx) => {
-      if ((await this.gear.tags(trx, [gearId])).size === 0) throw notFound('piece', gearId);
-      return this.repository.page(trx, gearId, limit, key && { on: key[0], key: key[1] });
-    });
+  getLife(@CurrentActor() actor: Actor, @Param('gearId', ParseUUIDPipe) gearId: string, @Query() query: LifeQuery): Promise<LifeView> {
+    return this.service.of(actor, gearId, query);
   }
 }
