@@ -33,8 +33,9 @@ for (const cells of rows) {
   const { row, faults } = readRegisterRow(Object.fromEntries(columns.map((column, index) => [column, cells[index] ?? ''])), {
     decimal: '.',
     units: {},
+    isOwn: true,
   });
-  if (!row) throw new Error(JSON.stringify(faults));
+  if (row?.tag === undefined) throw new Error(JSON.stringify(faults));
   const view = { ...row, gearId: row.tag, rowVersion: 1, factsRevision: 1 } as unknown as GearView;
   register.set(row.tag, gearFactsOf(view));
 }

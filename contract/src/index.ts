@@ -49,14 +49,19 @@ export {
 } from './gear/gear.dto.ts';
 export { attributeFaults, gearFactsOf } from './gear/gear-facts-of.ts';
 export {
+  CellMend,
   ColumnChoice,
+  type FileEncoding,
+  fileEncodings,
   IMPORT_MAX_ROWS,
   ImportCommit,
   ImportFault,
   ImportPreview,
+  ImportQuestion,
   ImportRequest,
   ImportResult,
   ImportRowView,
+  WordMeaning,
 } from './gear/import.dto.ts';
 export {
   CounterCorrection,
@@ -202,10 +207,13 @@ export {
 } from './policy/policy.dto.ts';
 export { Problem, ProblemFault } from './problem.ts';
 export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
-export { exportColumns, recogniseHeading, registerColumns } from './register/columns.ts';
+export { exportColumns, registerColumns } from './register/columns.ts';
 export { guardCell, unguardCell } from './register/guard-cell.ts';
-export { readRegisterRow } from './register/read-row.ts';
-export type { CellFault, Cells, RegisterRow } from './register/register-row.ts';
+export { readRegisterRow, saidIn, type UntaggedRow } from './register/read-row.ts';
+export { type RecognisedHeading, recogniseHeading } from './register/recognise-heading.ts';
+export type { AskedAbout, CellFault, Cells, ReadRowSettings, RegisterRow, RowQuestion } from './register/register-row.ts';
+export { broadWords } from './register/row-class.ts';
+export { meaningKey, plainWord } from './register/word-meanings.ts';
 export { writeRegisterRow } from './register/write-row.ts';
 export { TaskQuery, TaskView } from './tasks/task.dto.ts';
 export { CalendarLink, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';

@@ -20,7 +20,7 @@ export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
 export { type Codec, type Fault, type JsonSchema, type ReadResult, read, type TypeOf } from './codec/codec.ts';
-export { choice, day, flag, isDay, numeric, text } from './codec/scalars.ts';
+export { choice, day, flag, numeric, partialDate, text } from './codec/scalars.ts';
 export { list, optional, record } from './codec/structures.ts';
 export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts';
 export { type Effort, type EffortOutcome, estimatePull, type MethodId, methodWords, type StuckVehicle } from './effort/estimate-pull.ts';
@@ -56,6 +56,7 @@ export {
   tonUnits,
 } from './gear/mark.ts';
 export { type MarkContext, type ParsedMark, parseMark } from './gear/parse-mark.ts';
+export { parseMarks } from './gear/parse-marks.ts';
 export {
   hasAxes,
   inLineLengthM,
@@ -68,6 +69,8 @@ export {
   servesAs,
   traitsOf,
 } from './gear/traits.ts';
+export { headingOf, headingVocabulary, headingWords, plainHeading } from './gear/words/heading-words.ts';
+export { plainWords, type RecognisedClass, recogniseClass, vocabulary as classVocabulary } from './gear/words/recognise-class.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
 export { type BenchAnswers, benchAnswersCodec } from './inspections/bench-answers.ts';
@@ -180,8 +183,10 @@ export {
   withoutUnit,
   write,
 } from './quantity/format.ts';
+export { type DayOrder, type ParsedDate, parseDate } from './quantity/parse-date.ts';
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
+export { firstDay, isDay, isPartialDate, lastDay } from './quantity/partial-date.ts';
 export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
 export { explainLimit } from './rating/explain-limit.ts';
 export type { LimitContext, PieceLimit } from './rating/piece-limit.ts';

@@ -23,8 +23,9 @@ import { LiveEvents } from './events/live-events.ts';
 import { GearController } from './gear/gear.controller.ts';
 import { GearRepository } from './gear/gear.repository.ts';
 import { GearService } from './gear/gear.service.ts';
-import { RegisterFiguresRepository } from './gear/register-figures.repository.ts';
-import { RegisterImportService } from './gear/register-import.service.ts';
+import { FileWordRepository } from './gear/import/file-word.repository.ts';
+import { RegisterFiguresRepository } from './gear/import/register-figures.repository.ts';
+import { RegisterImportService } from './gear/import/register-import.service.ts';
 import { HealthController } from './health/health.controller.ts';
 import { Metrics } from './health/metrics.ts';
 import { ProblemFilter } from './http/problem.filter.ts';
@@ -149,6 +150,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     PeopleService,
     GearRepository,
     GearService,
+    FileWordRepository,
     RegisterFiguresRepository,
     RegisterImportService,
     InspectionRepository,

@@ -31,7 +31,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { IsDayText } from '../day-field.ts';
+import { IsDayText, IsPartialDateText } from '../day-field.ts';
 
 /** A rating as typed: the words on the tag, and what the person says about them. */
 export class MarkInput {
@@ -86,9 +86,9 @@ export class GearInput {
   @IsOptional() @IsString() @MaxLength(120) owner?: string;
   @IsOptional() @IsUUID() kitId?: string;
   @IsOptional() @IsUUID() vehicleId?: string;
-  @IsOptional() @IsDayText() madeOn?: string;
-  @IsOptional() @IsDayText() boughtOn?: string;
-  @IsOptional() @IsDayText() firstUsedOn?: string;
+  @IsOptional() @IsPartialDateText() madeOn?: string;
+  @IsOptional() @IsPartialDateText() boughtOn?: string;
+  @IsOptional() @IsPartialDateText() firstUsedOn?: string;
   @IsOptional() @IsDayText() renewedUntil?: string;
   @IsOptional() @IsString() @MaxLength(2000, { message: 'The note must have at most 2000 characters.' }) note?: string;
 }

@@ -1,40 +1,76 @@
-import { grades } from '@wainrope/core';
+import { type Grade, grades } from '@wainrope/core';
 import type { ColumnsOf, RegisterRow, RowReader } from './register-row.ts';
 import { dayOf, shortWords } from './single-columns.ts';
+import { meaningKey, plainWord } from './word-meanings.ts';
 
 type Inspection = NonNullable<RegisterRow['inspection']>;
 
+const INSPECTED = { key: 'inspected_on', label: 'Inspected' };
+const GRADE = { key: 'grade', label: 'Grade' };
+const NEXT_DUE = { key: 'next_due', label: 'Next due' };
+const BY = { key: 'inspected_by', label: 'Inspected by' };
+
 /** The last inspection, in four columns. */
 export const inspectionColumns: ColumnsOf<Inspection> = {
-  columns: [
-    {
-      key: 'inspected_on',
-      label: 'Inspected',
-      aliases: ['inspected', 'last inspection', 'last inspected', 'last check', 'inspection date'],
-    },
-    { key: 'grade', label: 'Grade', aliases: ['condition', 'condition grade'] },
-    { key: 'next_due', label: 'Next due', aliases: ['due', 'next inspection', 'inspection due'] },
-    { key: 'inspected_by', label: 'Inspected by', aliases: ['inspector', 'checked by'] },
-  ],
+  columns: [INSPECTED, GRADE, NEXT_DUE, BY],
   read: inspectionOf,
   write: ({ on, grade, nextDue, by }) => ({ inspected_on: on, grade, next_due: nextDue, inspected_by: by }),
 };
 
-function inspectionOf({ cell, refuse }: RowReader): Inspection | undefined {
-  const day = (column: string) => {
-    const text = cell(column);
-    return text === undefined ? undefined : dayOf(text, (message) => refuse(column, message));
-  };
-  const [on, nextDue, typed, person] = [day('inspected_on'), day('next_due'), cell('grade'), cell('inspected_by')];
-  const by = person === undefined ? undefined : shortWords(person, 120, (message) => refuse('inspected_by', message));
-  if (on === undefined && typed === undefined) return undefined;
-  if (on === undefined) return refuse('inspected_on', 'A grade without the date of its inspection; add the date.');
-  const grade = grades.find((entry) => entry === typed?.toUpperCase());
-  if (grade === undefined)
-    return refuse(
-      'grade',
-      typed === undefined ? 'An inspection without a grade; expected A, B, C or D.' : `“${typed}” is not a grade; expected A, B, C or D.`,
-    );
-  if (nextDue !== undefined && nextDue < on) return refuse('next_due', `Due ${nextDue}, before the inspection of ${on}.`);
+/** Words for a piece in order. What grade that is nobody says: without an answer the words are kept and no inspection counts. */
+const IN_ORDER = [
+  'good',
+  'very good',
+  'ok',
+  'okay',
+  'fine',
+  'fair',
+  'average',
+  'new',
+  'as new',
+  'like new',
+  'excellent',
+  'pass',
+  'passed',
+  'satisfactory',
+  'serviceable',
+  'fit',
+  'fit for use',
+  'used',
+  'yes',
+  'y',
+];
+
+/** An inspection needs its day and its grade; what lacks one of them is kept in the note, and counts as none. */
+function inspectionOf(reader: RowReader): Inspection | undefined {
+  const { cell, refuse } = reader;
+  const [on, nextDue, person] = [dayOf(INSPECTED, reader), dayOf(NEXT_DUE, reader), cell(BY.key)];
+  const by = person === undefined ? undefined : shortWords(person, 120, (message) => refuse(BY.key, message));
+  const grade = gradeOf(reader);
+  if (grade === 'D' && on === undefined && cell(INSPECTED.key) === undefined)
+    return refuse(INSPECTED.key, 'Grade D without the day of its inspection; add the day.');
+  if (on === undefined || grade === undefined) return without(reader);
+  if (nextDue !== undefined && nextDue < on) return refuse(NEXT_DUE.key, `Due ${nextDue}, before the inspection of ${on}.`);
   return { on, grade, ...(nextDue && { nextDue }), ...(by && { by }) };
+}
+
+function gradeOf({ cell, settings, ask }: RowReader): Grade | undefined {
+  const typed = cell(GRADE.key);
+  if (typed === undefined) return undefined;
+  const meaning = settings.meanings?.get(meaningKey('grade', typed));
+  const said = meaning ?? typed.toUpperCase().replace(/^GRADE\s*/, '');
+  const grade = grades.find((entry) => entry === said);
+  if (grade !== undefined || meaning !== undefined) return grade;
+  const word = plainWord('grade', typed);
+  return ask({ about: 'grade', word, choices: grades, ...(IN_ORDER.includes(word) && { optional: true }) });
+}
+
+function without({ cell, keep, say }: RowReader): undefined {
+  for (const { key } of inspectionColumns.columns) {
+    const text = cell(key);
+    if (text !== undefined) keep(key, text);
+  }
+  if (cell(INSPECTED.key) !== undefined || cell(GRADE.key) !== undefined)
+    say('The inspection lacks its day or its grade: it is kept in the note, and the piece counts as never inspected');
+  return undefined;
 }

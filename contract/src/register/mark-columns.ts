@@ -1,29 +1,28 @@
-import { type Mark, type MarkBasis, type MarkSource, markBases, markSources, parseMark, tonUnits } from '@wainrope/core';
-import { oneOf, withUnit } from './one-of.ts';
+import { type Mark, type MarkBasis, type MarkSource, markBases, markSources, parseMarks, tonUnits } from '@wainrope/core';
+import { isBare, oneOf, withUnit } from './one-of.ts';
 import type { ColumnsOf, RegisterColumn, RowReader } from './register-row.ts';
 
 /** How many marks a row of the file can carry. */
-const MARKS_IN_FILE = 4;
+export const MARKS_IN_FILE = 4;
 
 const numbered: readonly RegisterColumn[] = Array.from({ length: MARKS_IN_FILE }, (_, index) => index + 1).flatMap((no) => [
-  { key: `mark_${no}`, label: `Mark ${no}`, aliases: no === 1 ? ['rating', 'mark', 'marked', 'marking', 'strength', 'capacity'] : [] },
-  { key: `mark_${no}_basis`, label: `Mark ${no} basis`, aliases: no === 1 ? ['basis', 'rating basis'] : [] },
-  { key: `mark_${no}_unit`, label: `Mark ${no} ton confirmed`, aliases: [] },
-  { key: `mark_${no}_source`, label: `Mark ${no} source`, aliases: no === 1 ? ['source', 'rating source'] : [] },
+  { key: `mark_${no}`, label: `Mark ${no}` },
+  { key: `mark_${no}_basis`, label: `Mark ${no} basis` },
+  { key: `mark_${no}_unit`, label: `Mark ${no} ton confirmed` },
+  { key: `mark_${no}_source`, label: `Mark ${no} source` },
 ]);
 
-/** Every mark by its words, its basis, its source and the ton that somebody confirmed; two that other people's files have by their basis. */
+/** Marks that other people's files have in columns by what they are. */
+const BY_BASIS: readonly { readonly key: string; readonly label: string; readonly basis: MarkBasis }[] = [
+  { key: 'wll', label: 'Mark: WLL', basis: 'wll' },
+  { key: 'mbs', label: 'Mark: breaking strength', basis: 'mbs' },
+  { key: 'proof', label: 'Mark: proof load', basis: 'proof' },
+  { key: 'rated_pull', label: 'Mark: rated pull', basis: 'rated-pull' },
+];
+
+/** Every mark by its words, its basis, its source and the ton that somebody confirmed; those that other people's files have by their basis. */
 export const markColumns: ColumnsOf<readonly Mark[]> = {
-  columns: [
-    { key: 'wll', label: 'Mark: WLL', aliases: ['swl', 'working load limit', 'working load', 'safe working load'], readOnly: true },
-    {
-      key: 'mbs',
-      label: 'Mark: breaking strength',
-      aliases: ['breaking strength', 'breaking', 'mbl', 'min breaking strength'],
-      readOnly: true,
-    },
-    ...numbered,
-  ],
+  columns: [...BY_BASIS.map(({ key, label }) => ({ key, label, readOnly: true as const })), ...numbered],
   read: marksOf,
   write: (marks) =>
     Object.fromEntries(
@@ -36,21 +35,22 @@ export const markColumns: ColumnsOf<readonly Mark[]> = {
     ),
 };
 
-function marksOf({ cell, refuse, settings: { decimal, units, tonOfMaker } }: RowReader): readonly Mark[] {
+function marksOf({ cell, refuse, ask, settings: { decimal, units, tonOfMaker } }: RowReader): readonly Mark[] {
   const marks: Mark[] = [];
   const makersTon = tonOfMaker?.get(cell('maker')?.toLowerCase() ?? '');
   const read = (column: string, basis: MarkBasis | undefined, source: MarkSource) => {
     const text = cell(column);
     if (text === undefined) return;
+    if (isBare(text, units[column])) return ask({ about: 'unit', word: column });
     const confirmedUnit = oneOf(tonUnits, cell(`${column}_unit`), (message) => refuse(`${column}_unit`, message)) ?? makersTon;
-    const parsed = parseMark(withUnit(text, units[column]), {
+    const parsed = parseMarks(withUnit(text, units[column]), {
       source,
       decimal,
       ...(basis && { basis }),
       ...(confirmedUnit && { confirmedUnit }),
     });
     if (parsed.kind === 'fault') refuse(column, parsed.message);
-    else marks.push(parsed.mark);
+    else marks.push(...parsed.marks);
   };
   for (let no = 1; no <= MARKS_IN_FILE; no++) {
     const basis = oneOf(markBases, cell(`mark_${no}_basis`), (message) => refuse(`mark_${no}_basis`, message));
@@ -58,7 +58,8 @@ function marksOf({ cell, refuse, settings: { decimal, units, tonOfMaker } }: Row
     read(`mark_${no}`, basis, source ?? 'label');
   }
   const loose = oneOf(markSources, cell('mark_1') === undefined ? cell('mark_1_source') : undefined, () => undefined) ?? 'label';
-  read('wll', 'wll', loose);
-  read('mbs', 'mbs', loose);
+  for (const { key, basis } of BY_BASIS) read(key, basis, loose);
+  if (marks.length > MARKS_IN_FILE)
+    refuse('mark_1', `${marks.length} marks stand in this row; at most ${MARKS_IN_FILE} fit on one piece. Leave one out.`);
   return marks;
 }

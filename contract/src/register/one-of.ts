@@ -15,7 +15,10 @@ export function oneOf<T extends string>(
   );
 }
 
+/** A number without a unit, under a heading that names none either. */
+export const isBare = (text: string, unit: string | undefined): boolean => unit === undefined && /^\d[\d.,\s]*$/.test(text);
+
 /** A bare number takes the unit that its heading names. */
 export function withUnit(text: string, unit: string | undefined): string {
-  return unit !== undefined && /^[\d.,\s]+$/.test(text) ? `${text} ${unit}` : text;
+  return unit !== undefined && /^[\d.,\s/½¼¾⅛⅜⅝⅞-]+$/.test(text) ? `${text} ${unit}` : text;
 }

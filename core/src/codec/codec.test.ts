@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { isDay } from '../quantity/partial-date.ts';
 import { type Codec, read } from './codec.ts';
-import { choice, day, flag, id, isDay, numeric, text } from './scalars.ts';
+import { choice, day, flag, id, numeric, text } from './scalars.ts';
 import { dictionary, list, optional, record, tagged } from './structures.ts';
 
 const faults = (codec: Codec<unknown>, value: unknown) => {

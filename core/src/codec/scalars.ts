@@ -1,3 +1,4 @@
+import { isDay, isPartialDate, PARTIAL_DATE } from '../quantity/partial-date.ts';
 import { type Codec, describe, type JsonSchema, refuse } from './codec.ts';
 
 interface TextLimits {
@@ -82,12 +83,14 @@ export const day: Codec<string> = {
   },
 };
 
-/** Whether the text is an existing calendar day written `YYYY-MM-DD`. */
-export function isDay(value: string): boolean {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(value)) return false;
-  const time = Date.parse(`${value}T00:00:00Z`);
-  return Number.isFinite(time) && new Date(time).toISOString().startsWith(value);
-}
+/** A day, a month or a year, as far as it is known: `2021`, `2021-03`, `2021-03-14`. */
+export const partialDate: Codec<string> = {
+  schema: { type: 'string', pattern: PARTIAL_DATE.source },
+  visit: (value, path, faults) => {
+    const ok = typeof value === 'string' && isPartialDate(value);
+    return ok ? value : refuse(faults, path, `${describe(value)} stands here; a date such as 2026-05-31, 2026-05 or 2026 is expected`);
+  },
+};
 
 /** An id: 1 to 80 letters, digits, dots, dashes and underscores. */
 export const id: Codec<string> = {

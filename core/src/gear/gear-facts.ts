@@ -1,5 +1,5 @@
 import type { Codec, TypeOf } from '../codec/codec.ts';
-import { choice, day, id, numeric, text } from '../codec/scalars.ts';
+import { choice, day, id, numeric, partialDate, text } from '../codec/scalars.ts';
 import { list, optional, record, tagged } from '../codec/structures.ts';
 import { type AttributesOf, attributesCodec, type FieldTable } from './classes/fields.ts';
 import { type GearClass, gearClasses, gearClassNames } from './classes/gear-classes.ts';
@@ -21,8 +21,8 @@ const common = {
   state: choice(gearStates),
   /** The last inspection on record. */
   inspection: optional(record({ on: day, grade: choice(grades), nextDue: optional(day) })),
-  madeOn: optional(day),
-  firstUsedOn: optional(day),
+  madeOn: optional(partialDate),
+  firstUsedOn: optional(partialDate),
   /** Overloads and shocks since the last inspection. */
   overloadsSinceInspection: numeric({ min: 0, max: 1e6, integer: true }),
   /** A renewal beyond the age limit, given by a person with a reason, until this day. */

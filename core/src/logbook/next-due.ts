@@ -1,4 +1,5 @@
 import { addDays, daysBetween } from '../quantity/calendar.ts';
+import { lastDay } from '../quantity/partial-date.ts';
 
 /** Why a piece is due on a day. */
 export const dueReasons = ['calendar', 'exposure', 'pulls', 'wear', 'overload'] as const;
@@ -16,7 +17,7 @@ export interface PullCount {
   readonly allowed: number;
   /** Pulls of the last 365 days. */
   readonly lately: number;
-  /** First day of use, or of the record where that is not known. */
+  /** First day of use, or of the record where that is not known; of a year or a month its last day counts. */
   readonly firstUsedOn: string;
 }
 
@@ -27,7 +28,7 @@ const LEAST_DAYS = 30;
 /** The day on which the pulls of a rope will be used up at the pace of the last year; today where they are; nothing without a pace. */
 export function pullsUsedUpOn({ used, allowed, lately, firstUsedOn }: PullCount, today: string): string | undefined {
   if (used >= allowed) return today;
-  const days = Math.min(YEAR, Math.max(LEAST_DAYS, daysBetween(firstUsedOn, today)));
+  const days = Math.min(YEAR, Math.max(LEAST_DAYS, daysBetween(lastDay(firstUsedOn), today)));
   if (lately <= 0) return undefined;
   return addDays(today, Math.floor(((allowed - used) * days) / lately));
 }

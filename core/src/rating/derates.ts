@@ -1,6 +1,7 @@
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
 import { addMonths } from '../quantity/calendar.ts';
+import { firstDay } from '../quantity/partial-date.ts';
 
 /** A factor on a limit, by name, with its reason. `factor` 0…1. */
 export interface Derate {
@@ -36,7 +37,7 @@ export function conditionDerate(piece: GearFacts, policy: Policy, asOf: string):
       derate: { name: `condition ${inspection.grade}`, factor: value, reason: `inspected ${inspection.on}`, source },
     };
   }
-  const youngUntil = piece.firstUsedOn === undefined ? undefined : addMonths(piece.firstUsedOn, policy.care.youngMonths.value);
+  const youngUntil = piece.firstUsedOn === undefined ? undefined : addMonths(firstDay(piece.firstUsedOn), policy.care.youngMonths.value);
   const young = youngUntil !== undefined && youngUntil > asOf && piece.overloadsSinceInspection === 0;
   const { value, source } = young ? policy.condition.noneYoung : policy.condition.noneOld;
   const reason = young ? `never inspected, first used ${piece.firstUsedOn}` : 'never inspected';

@@ -21,6 +21,8 @@ import * as life from './migrations/0018-life.ts';
 import * as breakTests from './migrations/0019-break-tests.ts';
 import * as diary from './migrations/0020-diary.ts';
 import * as measuredPulls from './migrations/0021-measured-pulls.ts';
+import * as partialDates from './migrations/0022-partial-dates.ts';
+import * as fileWords from './migrations/0023-file-words.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -45,6 +47,8 @@ export const migrations = {
   '0019-break-tests': breakTests,
   '0020-diary': diary,
   '0021-measured-pulls': measuredPulls,
+  '0022-partial-dates': partialDates,
+  '0023-file-words': fileWords,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

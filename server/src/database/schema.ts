@@ -522,6 +522,15 @@ export interface PlanStandingTable {
   pieces_changed: Json;
 }
 
+export interface FileWordTable {
+  team_id: string;
+  about: string;
+  word: string;
+  meaning: string;
+  said_by: string;
+  said_at: ColumnType<Date, never, Date>;
+}
+
 export interface Database {
   team: TeamTable;
   person: PersonTable;
@@ -549,6 +558,7 @@ export interface Database {
   measured_pull: MeasuredPullTable;
   diary_entry: DiaryEntryTable;
   break_test: BreakTestTable;
+  file_word: FileWordTable;
   incident: IncidentTable;
   incident_piece: IncidentPieceTable;
   incident_follow_up: IncidentFollowUpTable;

@@ -18,7 +18,7 @@ import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { Gone } from '../threads/gone.ts';
 import { GearService } from './gear.service.ts';
-import { RegisterImportService } from './register-import.service.ts';
+import { RegisterImportService } from './import/register-import.service.ts';
 
 @Controller('gear')
 export class GearController {

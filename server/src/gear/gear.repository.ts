@@ -118,6 +118,11 @@ export class GearRepository {
     return new Map(rows.map(({ maker, unit }) => [maker, unit]));
   }
 
+  /** Every tag with the class that it is of, in one order. */
+  async everyTag(trx: TeamTransaction): Promise<readonly { readonly tag: string; readonly kind: string }[]> {
+    return trx.selectFrom('gear').select(['tag', 'kind']).orderBy('tag_key').execute();
+  }
+
   async idOfTag(trx: TeamTransaction, tag: string): Promise<string | undefined> {
     const row = await trx.selectFrom('gear').select('gear_id').where('tag_key', '=', tag.toLowerCase()).executeTakeFirst();
     return row?.gear_id;

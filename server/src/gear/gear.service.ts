@@ -12,7 +12,7 @@ import {
   gearFactsOf,
   nothingLeft,
 } from '@wainrope/contract';
-import { canonicalJson, type DecimalMark, isDay, type Mark, parseMark, type TonUnit } from '@wainrope/core';
+import { canonicalJson, type DecimalMark, isDay, isPartialDate, type Mark, parseMark, type TonUnit } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -152,7 +152,8 @@ function readMarks(input: GearInput, { decimal, tonOfMaker }: MarkSettings, faul
 function dayFaults(input: GearInput): readonly FieldFault[] {
   return (['madeOn', 'boughtOn', 'firstUsedOn', 'renewedUntil'] as const).flatMap((path) => {
     const day = input[path];
-    return day === undefined || isDay(day) ? [] : [{ path, message: `${day} is not a day of the calendar.` }];
+    const exists = path === 'renewedUntil' ? isDay : isPartialDate;
+    return day === undefined || exists(day) ? [] : [{ path, message: `${day} is not in the calendar.` }];
   });
 }
 

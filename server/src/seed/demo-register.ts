@@ -4,7 +4,7 @@ import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { Actor } from '../actor/actor.ts';
 import { GearService } from '../gear/gear.service.ts';
-import { RegisterImportService } from '../gear/register-import.service.ts';
+import { RegisterImportService } from '../gear/import/register-import.service.ts';
 
 type Cells = Readonly<Record<string, string>>;
 /** What a piece only comes to have after it has come. */
@@ -23,9 +23,9 @@ export class DemoRegister {
   ) {
     this.cells = parse(csv, { columns: true, skip_empty_lines: true }) as Cells[];
     this.rows = this.cells.map((cells) => {
-      const { row, faults } = readRegisterRow(cells, { decimal: '.', units: {} });
-      if (!row) throw new Error(`The demo register has faults: ${cells.tag} ${JSON.stringify(faults)}`);
-      return row;
+      const { row, faults } = readRegisterRow(cells, { decimal: '.', units: {}, isOwn: true });
+      if (row?.tag === undefined) throw new Error(`The demo register has faults: ${cells.tag} ${JSON.stringify(faults)}`);
+      return { ...row, tag: row.tag };
     });
   }
 

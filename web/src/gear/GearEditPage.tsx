@@ -108,15 +108,15 @@ type PlainField = Exclude<
   'kind' | 'tag' | 'name' | 'state' | 'marks' | 'attributes' | 'overloadsSinceInspection' | 'kitId' | 'vehicleId' | 'note'
 >;
 
-/** Every other field of a piece, each a line of words or a day, in the order of the form. */
-const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; readonly type: 'text' | 'date' } } = {
+/** Every other field of a piece, each a line of words, a day, or as much of a day as is known, in the order of the form. */
+const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; readonly type: 'text' | 'date' | 'partial' } } = {
   maker: { label: 'Maker', type: 'text' },
   model: { label: 'Model', type: 'text' },
   batch: { label: 'Batch or lot', type: 'text' },
   owner: { label: 'Owner', type: 'text' },
-  madeOn: { label: 'Made', type: 'date' },
-  boughtOn: { label: 'Bought', type: 'date' },
-  firstUsedOn: { label: 'First used', type: 'date' },
+  madeOn: { label: 'Made', type: 'partial' },
+  boughtOn: { label: 'Bought', type: 'partial' },
+  firstUsedOn: { label: 'First used', type: 'partial' },
   renewedUntil: { label: 'Renewed until', type: 'date' },
 };
 const plainFields = Object.keys(PLAIN_FIELDS) as readonly PlainField[];
@@ -154,7 +154,11 @@ function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProp
         </Labelled>
         {plainFields.map((key) => (
           <Labelled key={key} label={PLAIN_FIELDS[key].label} fault={faults[key]}>
-            <input type={PLAIN_FIELDS[key].type} {...register(key)} />
+            {PLAIN_FIELDS[key].type === 'partial' ? (
+              <input placeholder="2021, 03/2021 or 2021-03-14" {...register(key)} />
+            ) : (
+              <input type={PLAIN_FIELDS[key].type} {...register(key)} />
+            )}
           </Labelled>
         ))}
       </div>

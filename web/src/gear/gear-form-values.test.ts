@@ -34,6 +34,16 @@ describe('the form of a piece', () => {
     ]);
     expect(inputOf(emptyForm, '.')).toMatchObject({ ok: false, faults: [{ path: 'kind' }] });
   });
+  it('keeps a year or a month as it is, and asks which way round a day is meant', () => {
+    const typed = (dates: object) => inputOf({ ...shackle, ...dates }, '.');
+    const outcome = typed({ madeOn: ' 2019 ', boughtOn: '03/2021', firstUsedOn: '31 May 2021' });
+    expect(outcome.ok && outcome.input).toMatchObject({ madeOn: '2019', boughtOn: '2021-03', firstUsedOn: '2021-05-31' });
+    const swapped = typed({ madeOn: '05/06/2021', boughtOn: 'soon' });
+    expect(!swapped.ok && swapped.faults).toEqual([
+      { path: 'madeOn', message: '“05/06/2021” may be 2021-06-05 or 2021-05-06; write it as one of these.' },
+      { path: 'boughtOn', message: expect.stringContaining('cannot be read as a date') },
+    ]);
+  });
   it('shows a piece and reads it back to the same values, awkward decimals included', () => {
     for (const value of [0.022225, 0.1 + 0.2, 0.012, 1 / 3]) {
       const gear = {

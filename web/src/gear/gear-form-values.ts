@@ -1,5 +1,5 @@
 import { GearInput, type GearView, readAttribute, writeAttribute } from '@wainrope/contract';
-import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource, type TonUnit } from '@wainrope/core';
+import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource, parseDate, type TonUnit } from '@wainrope/core';
 
 /** What is no plain text in the form. */
 interface ChosenValues {
@@ -106,6 +106,21 @@ export interface FormFault {
 
 export type FormOutcome = { readonly ok: true; readonly input: GearInput } | { readonly ok: false; readonly faults: readonly FormFault[] };
 
+/** The dates of a piece, each as far as it is known, from what was typed. */
+function datesOf(values: GearFormValues, faults: FormFault[]): PartialDates {
+  const dates: PartialDates = {};
+  for (const key of PARTIAL) {
+    if (values[key].trim() === '') continue;
+    const parsed = parseDate(values[key]);
+    if (parsed.kind === 'date') dates[key] = parsed.date;
+    else if (parsed.kind === 'fault') faults.push({ path: key, message: parsed.message });
+    else faults.push({ path: key, message: `“${values[key]}” may be ${parsed.dayFirst} or ${parsed.monthFirst}; write it as one of these.` });
+  }
+  return dates;
+}
+const PARTIAL = ['madeOn', 'boughtOn', 'firstUsedOn'] as const;
+type PartialDates = { [key in (typeof PARTIAL)[number]]?: string };
+
 /** The form as the API takes it, or every field that cannot be read. */
 export function inputOf(values: GearFormValues, decimal: DecimalMark): FormOutcome {
   const faults: FormFault[] = [];
@@ -120,10 +135,11 @@ export function inputOf(values: GearFormValues, decimal: DecimalMark): FormOutco
   }
   if (!/^\d{1,6}$/.test(values.overloadsSinceInspection.trim()))
     faults.push({ path: 'overloadsSinceInspection', message: 'Expected a whole number, 0 or more.' });
+  const dates = datesOf(values, faults);
   if (faults.length > 0) return { ok: false, faults };
   const { tag, kind, name, state, marks: typedMarks, attributes: _read, overloadsSinceInspection, ...optional } = values;
   const given = Object.fromEntries(
-    Object.entries(optional)
+    Object.entries({ ...optional, ...dates })
       .map(([key, value]) => [key, value.trim()])
       .filter(([, value]) => value !== ''),
   );

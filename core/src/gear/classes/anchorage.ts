@@ -10,7 +10,6 @@ export const anchorage = {
     label: 'Ground anchor',
     plural: 'Ground anchors',
     prefix: 'GA',
-    alsoCalled: [],
     use: 'anchor',
     soft: false,
     fields: { ratedSoil: words('Soil the rating is for', 'record-only'), ...mass },
@@ -34,7 +33,6 @@ export const anchorage = {
     label: 'Hitch-receiver mount',
     plural: 'Hitch-receiver mounts',
     prefix: 'RM',
-    alsoCalled: [],
     use: 'steel-hardware',
     soft: false,
     fields: {
@@ -67,7 +65,6 @@ export const anchorage = {
     label: 'Vehicle recovery point',
     plural: 'Vehicle recovery points',
     prefix: 'VP',
-    alsoCalled: [],
     use: 'steel-hardware',
     soft: false,
     fields: {
@@ -100,7 +97,6 @@ export const anchorage = {
     label: 'Winch',
     plural: 'Winches',
     prefix: 'W',
-    alsoCalled: [],
     use: 'winch',
     soft: false,
     fields: {

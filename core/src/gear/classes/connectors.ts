@@ -10,7 +10,6 @@ export const connectors = {
     label: 'Steel shackle',
     plural: 'Steel shackles',
     prefix: 'SH',
-    alsoCalled: ['shackle', 'bow-shackle', 'd-shackle'],
     use: 'steel-hardware',
     soft: false,
     fields: {
@@ -41,7 +40,6 @@ export const connectors = {
     label: 'Soft shackle',
     plural: 'Soft shackles',
     prefix: 'SS',
-    alsoCalled: [],
     use: 'soft-good',
     soft: true,
     fields: {
@@ -70,7 +68,6 @@ export const connectors = {
     label: 'Winch hook',
     plural: 'Winch hooks',
     prefix: 'HK',
-    alsoCalled: [],
     use: 'steel-hardware',
     soft: false,
     fields: {
@@ -99,7 +96,6 @@ export const connectors = {
     label: 'Closed link or thimble end',
     plural: 'Closed links and thimble ends',
     prefix: 'CL',
-    alsoCalled: [],
     use: 'steel-hardware',
     soft: false,
     fields: {
@@ -129,7 +125,6 @@ export const connectors = {
     label: 'Rope-lock plate',
     plural: 'Rope-lock plates',
     prefix: 'RP',
-    alsoCalled: [],
     use: 'ring-carabiner-plate',
     soft: false,
     fields: { boreDiameterM: small('Bore', 'fit'), reachM: small('Length', 'length'), ...mass },
@@ -153,7 +148,6 @@ export const connectors = {
     label: 'Line stopper or pull tab',
     plural: 'Line stoppers and pull tabs',
     prefix: 'PT',
-    alsoCalled: [],
     use: 'none',
     soft: true,
     fields: mass,
@@ -177,7 +171,6 @@ export const connectors = {
     label: 'Carabiner',
     plural: 'Carabiners',
     prefix: 'CB',
-    alsoCalled: [],
     use: 'ring-carabiner-plate',
     soft: false,
     fields: {

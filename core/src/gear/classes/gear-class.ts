@@ -47,8 +47,6 @@ export interface ClassTraits<K extends string, A> {
   readonly plural: string;
   /** Two or three letters that begin the team's tag codes of this class. */
   readonly prefix: string;
-  /** Other words for it in people's sheets, in small letters with hyphens. */
-  readonly alsoCalled: readonly string[];
   readonly use: DesignUse;
   /** Fibre that ages, cuts and is inspected as a soft good. */
   readonly soft: boolean;

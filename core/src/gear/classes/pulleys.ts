@@ -9,7 +9,6 @@ export const pulleys = {
     label: 'Snatch block',
     plural: 'Snatch blocks',
     prefix: 'SB',
-    alsoCalled: ['block', 'pulley', 'pulley-block'],
     use: 'snatch-block',
     soft: false,
     fields: {
@@ -47,7 +46,6 @@ export const pulleys = {
     label: 'Recovery ring',
     plural: 'Recovery rings',
     prefix: 'RR',
-    alsoCalled: ['ring'],
     use: 'ring-carabiner-plate',
     soft: false,
     fields: {

@@ -38,7 +38,6 @@ export const straps = {
     label: 'Tree strap',
     plural: 'Tree straps',
     prefix: 'TS',
-    alsoCalled: ['tree-saver', 'tree-trunk-strap'],
     servesAs: { 'tree-strap': 1 },
   }),
   'static-strap': gearClass({
@@ -46,7 +45,6 @@ export const straps = {
     label: 'Static strap',
     plural: 'Static straps',
     prefix: 'ST',
-    alsoCalled: ['strap', 'tow-strap'],
     servesAs: { extension: 3, 'tree-strap': 2, strap: 1, 'tow-rope': 1, rope: 3 },
     laid: 'flat, no twist',
   }),
@@ -55,7 +53,6 @@ export const straps = {
     label: 'Winch extension strap',
     plural: 'Winch extension straps',
     prefix: 'XS',
-    alsoCalled: [],
     servesAs: { extension: 2, strap: 2, 'tow-rope': 2, rope: 4 },
     laid: 'flat, no twist',
   }),
@@ -64,7 +61,6 @@ export const straps = {
     label: 'Bridle',
     plural: 'Bridles',
     prefix: 'BR',
-    alsoCalled: [],
     servesAs: { strap: 3, rope: 5 },
     laid: 'legs equal, no twist',
   }),
@@ -72,7 +68,6 @@ export const straps = {
     label: 'Chain',
     plural: 'Chains',
     prefix: 'CH',
-    alsoCalled: [],
     use: 'chain',
     soft: false,
     fields: {
@@ -102,7 +97,6 @@ export const straps = {
     label: 'Load-securing strap',
     plural: 'Load-securing straps',
     prefix: 'LS',
-    alsoCalled: [],
     // Only where a team takes it as a last resort: straight, as its hooks and ratchet let it lie.
     servesAs: { strap: 9, extension: 9, 'tow-rope': 9 },
     laid: 'flat, straight, no twist',

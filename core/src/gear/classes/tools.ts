@@ -2,7 +2,7 @@ import { pick, small, weight, whole } from './fields.ts';
 import { gearClass, notInLine } from './gear-class.ts';
 
 const fields = { pieces: whole('Count', 'record-only', 1000), massKg: weight('Mass', 'record-only') } as const;
-const tool = { ...notInLine, alsoCalled: [], use: 'none', soft: false, fields } as const;
+const tool = { ...notInLine, use: 'none', soft: false, fields } as const;
 
 /** What is carried along: it holds no load in a line. */
 export const tools = {
@@ -18,7 +18,6 @@ export const tools = {
     label: 'Damper',
     plural: 'Dampers',
     prefix: 'D',
-    alsoCalled: ['line-damper', 'blanket'],
     soft: true,
     fields: {
       massKg: weight('Mass', 'hazard'),

@@ -1,5 +1,6 @@
 import { ropePerTravel } from '../../moment/winch-work.ts';
 import { addDays, addMonths } from '../../quantity/calendar.ts';
+import { firstDay } from '../../quantity/partial-date.ts';
 import { ageLimitDay } from '../../rating/age-limit.ts';
 import type { Place } from '../../resolved/place.ts';
 import type { ResolvedRig } from '../../resolved/resolved-rig.ts';
@@ -115,7 +116,7 @@ function goodUntil(rig: ResolvedRig): string | undefined {
   for (const { piece } of namedPieces(rig)) {
     take(piece.inspection?.nextDue);
     if (piece.inspection === undefined && piece.firstUsedOn !== undefined)
-      take(addDays(addMonths(piece.firstUsedOn, policy.care.youngMonths.value), -1));
+      take(addDays(addMonths(firstDay(piece.firstUsedOn), policy.care.youngMonths.value), -1));
     take(ageLimitDay(piece, policy));
   }
   return first;

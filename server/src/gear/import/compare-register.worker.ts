@@ -1,0 +1,4 @@
+import { inThread } from '../../threads/in-thread.ts';
+import { compareRegister } from './compare-register.ts';
+
+export default inThread(compareRegister);
