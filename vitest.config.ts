@@ -23,7 +23,14 @@ export default defineConfig({
       {
         extends: './web/vite.config.ts',
         resolve,
-        test: { name: 'web', root: '.', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', ...hang },
+        test: {
+          name: 'web',
+          root: '.',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          setupFiles: ['web/src/testing/page-of-tests.ts'],
+          ...hang,
+        },
       },
       {
         resolve,

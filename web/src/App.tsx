@@ -7,7 +7,7 @@ import { Shell } from './shell/Shell.tsx';
 const GearListPage = lazy(async () => ({ default: (await import('./gear/GearListPage.tsx')).GearListPage }));
 const GearPage = lazy(async () => ({ default: (await import('./gear/GearPage.tsx')).GearPage }));
 const GearEditPage = lazy(async () => ({ default: (await import('./gear/GearEditPage.tsx')).GearEditPage }));
-const ImportPage = lazy(async () => ({ default: (await import('./gear/ImportPage.tsx')).ImportPage }));
+const ImportPage = lazy(async () => ({ default: (await import('./gear/import/ImportPage.tsx')).ImportPage }));
 const PlanListPage = lazy(async () => ({ default: (await import('./plans/PlanListPage.tsx')).PlanListPage }));
 const NewPlanPage = lazy(async () => ({ default: (await import('./plans/NewPlanPage.tsx')).NewPlanPage }));
 const PlannerPage = lazy(async () => ({ default: (await import('./plans/PlannerPage.tsx')).PlannerPage }));

@@ -1,5 +1,14 @@
 import { GearInput, type GearView, readAttribute, writeAttribute } from '@wainrope/contract';
-import { type DecimalMark, type Field, type GearClass, gearClasses, type MarkBasis, type MarkSource, parseDate, type TonUnit } from '@wainrope/core';
+import {
+  type DecimalMark,
+  type Field,
+  type GearClass,
+  gearClasses,
+  type MarkBasis,
+  type MarkSource,
+  parseDate,
+  type TonUnit,
+} from '@wainrope/core';
 
 /** What is no plain text in the form. */
 interface ChosenValues {
@@ -114,7 +123,8 @@ function datesOf(values: GearFormValues, faults: FormFault[]): PartialDates {
     const parsed = parseDate(values[key]);
     if (parsed.kind === 'date') dates[key] = parsed.date;
     else if (parsed.kind === 'fault') faults.push({ path: key, message: parsed.message });
-    else faults.push({ path: key, message: `“${values[key]}” may be ${parsed.dayFirst} or ${parsed.monthFirst}; write it as one of these.` });
+    else
+      faults.push({ path: key, message: `“${values[key]}” may be ${parsed.dayFirst} or ${parsed.monthFirst}; write it as one of these.` });
   }
   return dates;
 }

@@ -1,12 +1,11 @@
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { GearView, ImportPreview } from '@wainrope/contract';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import type { GearView } from '@wainrope/contract';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { fakeServer, faulty, stale } from '../testing/fake-server.ts';
 import { asRole, piece } from '../testing/sample-team.ts';
 import { leadsTo, show } from '../testing/show.tsx';
 import { GearEditPage } from './GearEditPage.tsx';
 import { GearListPage } from './GearListPage.tsx';
-import { ImportPage } from './ImportPage.tsx';
 
 const server = fakeServer();
 afterEach(cleanup);
@@ -167,77 +166,6 @@ describe('the register’s list', () => {
     await open('/gear', 'member');
     expect(screen.queryByRole('link', { name: /Import/ })).toBeNull();
     expect(screen.getByRole('link', { name: /Export/ })).toBeTruthy();
-  });
-});
-
-describe('a register file', () => {
-  const preview = (rows: ImportPreview['rows']): ImportPreview => ({
-    encoding: 'UTF-8',
-    separator: 'comma',
-    columns: [
-      { heading: 'tag', column: 'tag' },
-      { heading: 'what', column: 'class' },
-    ],
-    rows,
-  });
-  const row = (number: number, outcome: ImportPreview['rows'][number]['outcome'], change: object = {}) => ({
-    row: number,
-    outcome,
-    tag: `T-${number}`,
-    changes: [],
-    faults: [],
-    understood: [],
-    ...change,
-  });
-  const choose = async (rows: ImportPreview['rows']) => {
-    server.answers({
-      ...asRole('gear-keeper'),
-      'POST /api/v1/gear/import/preview': preview(rows),
-      'POST /api/v1/gear/import': { created: 1, changed: 1, unchanged: 1, inspections: 2 },
-    });
-    const user = show(<ImportPage />);
-    const file = new File(['tag,class\nT-2,tree-strap\n'], 'straps.csv', { type: 'text/csv' });
-    await user.upload(screen.getByLabelText('Choose a CSV file'), file);
-    await screen.findByText(/Read as UTF-8, cells parted by comma/);
-    return user;
-  };
-
-  it('is read, shown row by row, and brought in without what is faulty once that is set aside', async () => {
-    const user = await choose([
-      row(2, 'new'),
-      row(3, 'changed', { changes: ['length: 2 m → 3 m'] }),
-      row(4, 'unchanged'),
-      row(5, 'faulty', { faults: [{ column: 'class', message: '“widget” is not a class of the register.' }] }),
-      row(6, 'empty'),
-    ]);
-    expect(server.sent[0]).toMatchObject({ query: expect.stringMatching(/^task=[0-9a-f-]{36}$/), body: { fileName: 'straps.csv' } });
-    expect(atob(server.body<{ contentBase64: string }>(0).contentBase64)).toBe('tag,class\nT-2,tree-strap\n');
-    // What is faulty is shown first.
-    expect(screen.getByText(/“widget” is not a class/)).toBeTruthy();
-    expect(screen.queryByText('length: 2 m → 3 m')).toBeNull();
-    const bring = screen.getByRole('button', { name: /^Bring in/ });
-    expect(bring).toHaveProperty('disabled', true);
-    await user.click(screen.getByLabelText('Set 1 faulty row aside'));
-    await user.click(bring);
-    expect(await screen.findByText('1 new, 1 changed, 1 as they were.')).toBeTruthy();
-    expect(server.body(1)).toMatchObject({ rows: [2, 3, 4], columns: preview([]).columns });
-  });
-
-  it('of more than 6 MB is not sent', async () => {
-    server.answers(asRole('gear-keeper'));
-    show(<ImportPage />);
-    const file = new File(['x'], 'all.csv', { type: 'text/csv' });
-    Object.defineProperty(file, 'size', { value: 6_000_001 });
-    fireEvent.change(screen.getByLabelText('Choose a CSV file'), { target: { files: [file] } });
-    expect((await screen.findByRole('alert')).textContent).toBe('all.csv has 6.0 MB; at most 6 MB are taken. Split it.');
-    expect(server.sent).toEqual([]);
-  });
-
-  it('that is none says why', async () => {
-    server.answers({ ...asRole('gear-keeper'), 'POST /api/v1/gear/import/preview': faulty('contentBase64', 'The file holds no rows.') });
-    const user = show(<ImportPage />);
-    await user.upload(screen.getByLabelText('Choose a CSV file'), new File(['\n'], 'none.csv', { type: 'text/csv' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('The file holds no rows.');
   });
 });
 
