@@ -23,6 +23,8 @@ const YEAR_MONTH_NAME = new RegExp(`^(\\d{4})${GAP}${NAMED}\\.?$`, 'i');
 
 /** Two-figure years up to this one are of this century. */
 const LATEST_SHORT_YEAR = 79;
+/** Gear is not older, and nothing is planned further ahead. */
+const YEARS = { first: '1900', last: '2199' };
 /** Day 1 of the numbering in which spreadsheets keep days is the first of January 1900; the count has one day too many after February. */
 const SERIAL_ORIGIN = Date.UTC(1899, 11, 30);
 /** Days of 2000 to 2099 in that numbering. */
@@ -79,7 +81,10 @@ function inEitherOrder(text: string, [first, second, year]: Parts, order: DayOrd
 const two = (figures: string): string => figures.padStart(2, '0');
 
 function dated(text: string, year: string | undefined, month?: string, day?: string): ParsedDate {
-  const date = [fullYear(year ?? ''), ...[month, day].flatMap((part) => (part === undefined ? [] : [two(part)]))].join('-');
+  const full = fullYear(year ?? '');
+  if (full < YEARS.first || full > YEARS.last)
+    return { kind: 'fault', message: `“${text}” is in the year ${full}; a year from ${YEARS.first} to ${YEARS.last} is expected.` };
+  const date = [full, ...[month, day].flatMap((part) => (part === undefined ? [] : [two(part)]))].join('-');
   return isPartialDate(date) ? { kind: 'date', date } : { kind: 'fault', message: `“${text}” is not in the calendar.` };
 }
 

@@ -148,6 +148,96 @@ describe('bringing a register in', () => {
       .expect(422);
   });
 
+  it('asks what a word means, remembers the answer for the team, and makes tags that nobody has', async () => {
+    const word = `wibble ${randomUUID()
+      .replace(/[^a-f]/g, '')
+      .slice(0, 6)}`;
+    const text = `What it is,Qty,SWL (t)\n${word},3,2\nTree protector,1,3\n`;
+    const before = await preview(text);
+    expect(before.questions).toEqual([{ about: 'class', word, choices: [], optional: false, rows: 1, examples: [word] }]);
+    expect(before.rows.map(({ outcome }: Row) => outcome)).toEqual(['asked', 'new']);
+    const meanings = [{ about: 'class', word: word.toUpperCase(), meaning: 'chain' }];
+    const after = await preview(text, { meanings });
+    expect(after.questions).toEqual([]);
+    expect(after.rows[0]).toMatchObject({ outcome: 'new', kind: 'chain', pieces: 3, tagIsMade: true });
+    const { body: page } = await server.http.get('/api/v1/gear').query({ limit: 1000 });
+    const taken = page.items.map(({ tag: code }: { tag: string }) => code.toLowerCase());
+    expect(taken).not.toContain(after.rows[0].tag.toLowerCase());
+    await server.http
+      .post('/api/v1/gear/import')
+      .send(request(text, { meanings, rows: [2, 3] }))
+      .expect(200, {
+        created: 4,
+        changed: 0,
+        unchanged: 0,
+        inspections: 0,
+      });
+    const { body: now } = await server.http.get('/api/v1/gear').query({ limit: 1000 });
+    const chains = now.items.filter(({ name }: { name: string }) => name === word);
+    expect(chains.map(({ tag: code }: { tag: string }) => code)).toContain(after.rows[0].tag);
+    expect(new Set(chains.map(({ tag: code }: { tag: string }) => code)).size).toBe(3);
+    // Another file of the team is read by it; the word may be given another meaning later.
+    expect((await preview(`item,tag\n${word},${tag()}\n`)).rows[0]).toMatchObject({ outcome: 'new', kind: 'chain' });
+    const other = await preview(`item,tag\n${word},${tag()}\n`, { meanings: [{ about: 'class', word, meaning: 'bridle' }] });
+    expect(other.rows[0].kind).toBe('bridle');
+  });
+
+  it('takes a cell as a person has mended it, and a guessed class as it was corrected', async () => {
+    const [a, b] = [tag(), tag()];
+    const text = `tag,description,wll\n${a},Bow shackle 19 mm,4.75x\n${b},Strop for trees,3 t\n`;
+    const mends = [
+      { row: 2, column: 'wll', text: '4.75 t' },
+      { row: 3, column: 'class', text: 'static-strap' },
+    ];
+    const { rows } = await preview(text);
+    expect(rows[0]).toMatchObject({ outcome: 'faulty', name: 'Bow shackle 19 mm', faults: [{ column: 'wll', text: '4.75x' }] });
+    const mended = (await preview(text, { mends })).rows;
+    expect(mended.map(({ outcome, kind }: { outcome: string; kind: string }) => [outcome, kind])).toEqual([
+      ['new', 'steel-shackle'],
+      ['new', 'static-strap'],
+    ]);
+  });
+
+  it('keeps a date as far as it is known, refuses an inspection to come, and never turns a class of the register by a guess', async () => {
+    const mine = tag();
+    const first = `tag,class,made,first used\n${mine},Static strap,2021,03/2022\n`;
+    await server.http
+      .post('/api/v1/gear/import')
+      .send(request(first, { rows: [2] }))
+      .expect(200);
+    const { body: page } = await server.http.get('/api/v1/gear').query({ limit: 1000 });
+    expect(page.items.find((gear: { tag: string }) => gear.tag === mine)).toMatchObject({ madeOn: '2021', firstUsedOn: '2022-03' });
+    expect((await preview(first)).rows[0].outcome).toBe('unchanged');
+    const guessed = (await preview(`tag,description,maker\n${mine},Old strop for trees,Marl\n`)).rows[0];
+    expect(guessed).toMatchObject({ outcome: 'changed', changes: ['Name: Static strap → Old strop for trees', 'Maker: nothing → Marl'] });
+    const later = (await preview(`tag,class,inspected,grade\n${tag()},chain,2150-01-01,A\n`)).rows[0];
+    expect(later.faults).toEqual([{ column: 'inspected_on', text: '2150-01-01', message: expect.stringContaining('still to come') }]);
+  });
+
+  it('makes several pieces of one row by its tag, and finds them again', async () => {
+    const stem = tag();
+    const text = `tag,class,qty\n${stem},chain,2\n`;
+    expect((await preview(text)).rows[0]).toMatchObject({ outcome: 'new', tag: `${stem}-1`, pieces: 2 });
+    const { body } = await server.http
+      .post('/api/v1/gear/import')
+      .send(request(text, { rows: [2] }))
+      .expect(200);
+    expect(body).toMatchObject({ created: 2 });
+    expect((await preview(text)).rows[0]).toMatchObject({ outcome: 'unchanged' });
+  });
+
+  it('refuses answers and mends that are none', async () => {
+    const text = `tag,class\n${tag()},chain\n`;
+    for (const wrong of [
+      { encoding: 'klingon' },
+      { dayOrder: 'year-first' },
+      { meanings: [{ about: 'weather', word: 'x', meaning: 'y' }] },
+      { mends: [{ row: 0, column: 'tag', text: 'x' }] },
+      { mends: [{ row: 2, column: 'tag', text: 'x'.repeat(2001) }] },
+    ])
+      await server.http.post('/api/v1/gear/import/preview').send(request(text, wrong)).expect(422);
+  });
+
   it.each([
     ['a picture', base64('\u0089PNG\r\n\u0000\u0000', 'latin1'), /not a text file/],
     ['nothing', '', /empty/],
