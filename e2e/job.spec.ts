@@ -12,10 +12,10 @@ test('from a list of gear to a verdict that changes with the strap', async ({ pa
   // Bring the list in; the faulty row must be set aside first.
   await page.goto('/gear/import');
   await page.getByLabel('Choose a CSV file').setInputFiles({ name: 'shed.csv', mimeType: 'text/csv', buffer: Buffer.from(CSV, 'latin1') });
-  await expect(page.getByText('is not a class known here')).toBeVisible();
-  const bringIn = page.getByRole('button', { name: /Bring in 2 rows/ });
+  await expect(page.getByRole('combobox', { name: /^What “/ })).toBeVisible();
+  const bringIn = page.getByRole('button', { name: /Bring in 2 pieces/ });
   await expect(bringIn).toBeDisabled();
-  await page.getByLabel(/Set 1 faulty row aside/).check();
+  await page.getByLabel(/Leave 1 unsettled row out/).check();
   await bringIn.click();
   await expect(page.getByText('2 new, 0 changed')).toBeVisible();
 

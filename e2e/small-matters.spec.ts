@@ -93,7 +93,7 @@ test('5,000 rows: previewed, listed and scrolled', async ({ page }) => {
   await page
     .getByLabel('Choose a CSV file')
     .setInputFiles({ name: 'bulk.csv', mimeType: 'text/csv', buffer: Buffer.from(`tag,class,name,owner\n${rows.join('\n')}\n`) });
-  await page.getByRole('button', { name: 'Bring in 5000 rows' }).click();
+  await page.getByRole('button', { name: 'Bring in 5000 pieces' }).click();
   await expect(page.getByText('5000 new')).toBeVisible({ timeout: 30_000 });
   await page.goto('/gear?q=BULK-');
   await expect(page.getByText(/^5000 of/)).toBeVisible();

@@ -1,4 +1,4 @@
-import type { DayOrder, DecimalMark, Field, GearClass, Grade, Mark, TonUnit } from '@wainrope/core';
+import type { DayOrder, DecimalMark, Field, GearClass, Grade, Mark, RecognisedClass, TonUnit } from '@wainrope/core';
 import type { GearInput } from '../gear/gear.dto.ts';
 
 /** What a row says of a piece beside the words that a person enters about it. */
@@ -50,8 +50,8 @@ export interface ReadRowSettings {
   readonly dayOrder?: DayOrder;
   /** What words mean that are in no table, by `meaningKey`. */
   readonly meanings?: ReadonlyMap<string, string>;
-  /** The spelling of a word that is almost one of the trade's; the word itself where it is none. */
-  readonly mend?: (word: string) => string;
+  /** Says what class a text names, slips of spelling mended, where the file's reader knows how; else it has to be spelt right. */
+  readonly recognise?: (text: string) => RecognisedClass;
   /** Words of the class column under which this file lists all kinds of things. */
   readonly broad?: ReadonlySet<string>;
   /** Headings of the file by column, for what is kept in the note. */

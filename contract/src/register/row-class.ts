@@ -32,15 +32,16 @@ type Told = Exclude<RecognisedClass, { readonly kind: 'unknown' }>;
 const tells = (found: RecognisedClass): found is Told => found.kind !== 'unknown';
 const classesOf = (found: Told): readonly GearClass[] => (found.kind === 'open' ? found.classes : [found.gear]);
 
-function readings(typed: string | undefined, name: string | undefined, mend: (word: string) => string) {
-  const of = (text: string | undefined): RecognisedClass => (text === undefined ? { kind: 'unknown' } : recogniseClass(text, mend));
+/** Says what class a text names. */
+type Recognise = NonNullable<ReadRowSettings['recognise']>;
+
+function readings(typed: string | undefined, name: string | undefined, recognise: Recognise) {
+  const of = (text: string | undefined): RecognisedClass => (text === undefined ? { kind: 'unknown' } : recognise(text));
   return { byCell: of(typed), byName: of(name), together: of(typed && name && `${name}, ${typed}`) };
 }
 
-const asWritten = (word: string): string => word;
-
 function fromWords(reader: RowReader, typed: string | undefined, name: string | undefined): GearClass | undefined {
-  const { byCell, byName, together } = readings(typed, name, reader.settings.mend ?? asWritten);
+  const { byCell, byName, together } = readings(typed, name, reader.settings.recognise ?? recogniseClass);
   const answered = byName.kind === 'known' || byName.kind === 'likely' ? undefined : meaningOf(reader, typed);
   if (answered) return answered;
   const told = [byCell, byName, together].filter(tells);
@@ -79,12 +80,13 @@ function askedOf(
 }
 
 /** Words of the class column that name no class and under which the names tell of several: “Rigging”, “Soft goods”. */
-export function broadWords(rows: Iterable<Cells>, mend: NonNullable<ReadRowSettings['mend']> = asWritten): ReadonlySet<string> {
+export function broadWords(rows: Iterable<Cells>, recognise: Recognise = recogniseClass): ReadonlySet<string> {
   const under = new Map<string, Set<GearClass>>();
   for (const { class: typed = '', name = '' } of rows) {
-    const word = plainWord('class', typed);
-    const { byCell, byName } = readings(typed, name, mend);
-    if (word === '' || byCell.kind !== 'unknown' || byName.kind === 'unknown') continue;
+    const word = typed.trim() === '' ? '' : plainWord('class', typed);
+    if (word === '' || recognise(typed).kind !== 'unknown') continue;
+    const byName = recognise(name);
+    if (byName.kind === 'unknown') continue;
     const found = under.get(word) ?? new Set();
     for (const kind of classesOf(byName)) found.add(kind);
     under.set(word, found);

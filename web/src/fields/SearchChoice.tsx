@@ -41,7 +41,7 @@ export function SearchChoice<T extends string>(props: SearchChoiceProps<T>) {
       >
         <span className="relative block">
           <ComboboxInput
-            className="w-full min-h-11 pr-9!"
+            className="min-h-11 w-full pr-9! placeholder:text-quiet"
             autoComplete="off"
             displayValue={wordsOf}
             placeholder={placeholder}

@@ -23,12 +23,13 @@ function questionsOf(lines: readonly ReadLine[]): ImportQuestion[] {
   const asked = new Map<string, ImportQuestion>();
   for (const { questions, cells, line } of lines)
     for (const { about, word, choices = [], optional = false } of questions) {
-      const key = `${about} ${word}`;
+      // One answer settles every date.
+      const key = about === 'day-order' ? about : `${about} ${word}`;
       const before = asked.get(key);
       const example = cells.name?.trim() || cells.class?.trim() || cells.tag?.trim() || `line ${line}`;
       const examples = [...new Set([...(before?.examples ?? []), example])].slice(0, EXAMPLES);
       const rows = (before?.rows ?? 0) + 1;
-      asked.set(key, { about, word, choices, optional: optional && (before?.optional ?? true), rows, examples });
+      asked.set(key, { about, word: before?.word ?? word, choices, optional: optional && (before?.optional ?? true), rows, examples });
     }
   return [...asked.values()].sort((a, b) => Number(a.optional) - Number(b.optional) || b.rows - a.rows);
 }

@@ -15,7 +15,15 @@ import {
   unguardCell,
   type WordMeaning,
 } from '@wainrope/contract';
-import { classVocabulary, type DayOrder, type GearClass, parseDate, type TonUnit } from '@wainrope/core';
+import {
+  classVocabulary,
+  type DayOrder,
+  type GearClass,
+  parseDate,
+  type RecognisedClass,
+  recogniseClass,
+  type TonUnit,
+} from '@wainrope/core';
 import type { FieldFault } from '../../http/problem.ts';
 import type { Tell } from '../../threads/in-thread.ts';
 import { type Packed, pack } from '../../threads/packed.ts';
@@ -153,21 +161,34 @@ function settingsOf(
   columns: readonly ColumnChoice[],
   rows: readonly NamedRow[],
 ): ReadRowSettings {
-  const mend = spellingOf(classVocabulary);
+  const recognise = recogniser();
   const order = dayOrder ?? orderSeen(columns, rows);
   return {
     decimal,
     tonOfMaker,
-    mend,
+    recognise,
     isOwn: columns.every(({ heading, column }) => column === undefined || heading === column),
     units: Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : []))),
     headings: Object.fromEntries(columns.flatMap(({ column, heading }) => (column && heading ? [[column, heading]] : []))),
     meanings: new Map(meanings.map(({ about, word, meaning }) => [meaningKey(about, word), meaning])),
     broad: broadWords(
       rows.map(({ cells }) => cells),
-      mend,
+      recognise,
     ),
     ...(order && { dayOrder: order }),
+  };
+}
+
+/** Says what class a text names, its spelling mended; the same text is not looked at twice. */
+function recogniser(): (text: string) => RecognisedClass {
+  const mend = spellingOf(classVocabulary);
+  const kept = new Map<string, RecognisedClass>();
+  return (text) => {
+    const before = kept.get(text);
+    if (before !== undefined) return before;
+    const found = recogniseClass(text, mend);
+    kept.set(text, found);
+    return found;
   };
 }
 

@@ -23,7 +23,7 @@ export function DropZone({ take, name }: DropZoneProps) {
   return (
     <div className={`mt-4 border-2 border-dashed ${over ? 'border-moss bg-sheet' : 'border-quiet'}`}>
       <label
-        className="flex min-h-16 cursor-pointer flex-wrap items-center gap-4 px-5 py-4"
+        className="flex min-h-16 cursor-pointer flex-wrap items-center gap-4 px-5 py-3"
         onDragOver={(event) => {
           event.preventDefault();
           setOver(true);
@@ -34,9 +34,11 @@ export function DropZone({ take, name }: DropZoneProps) {
         <FileUp size={28} aria-hidden="true" />
         <span className="min-w-60 flex-1">
           <strong>{name ?? 'Drop your gear list here, or choose it'}</strong>
-          <span className="block text-quiet">
-            Save your spreadsheet as CSV. It can have your own headings and words. You see every row before anything is saved.
-          </span>
+          {name === undefined && (
+            <span className="block text-quiet">
+              Save your spreadsheet as CSV. It can have your own headings and words. You see every row before anything is saved.
+            </span>
+          )}
         </span>
         <input
           type="file"

@@ -80,7 +80,7 @@ function BringIn({ rows, busy, bringIn }: BringInProps) {
   const open = rows.filter(({ outcome }) => outcome === 'faulty' || outcome === 'asked').length;
   const untagged = usable.filter(({ tagIsMade }) => tagIsMade).length;
   return (
-    <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 border-t-2 border-ink bg-paper py-3">
+    <div className="sticky bottom-0 mt-3 flex max-[760px]:bottom-14 flex-wrap items-center gap-x-4 gap-y-2 border-t-2 border-ink bg-paper py-3">
       {untagged > 0 && (
         <p className="basis-full text-quiet">
           {untagged === 1 ? 'One row has no tag' : `${untagged} rows have no tag`}: they get the tags shown. Bring such a list in once only;
