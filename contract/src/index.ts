@@ -216,7 +216,7 @@ export { broadWords } from './register/row-class.ts';
 export { meaningKey, plainWord } from './register/word-meanings.ts';
 export { writeRegisterRow } from './register/write-row.ts';
 export { TaskQuery, TaskView } from './tasks/task.dto.ts';
-export { CalendarLink, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
+export { CalendarLink, FirstSteps, FirstStepsChange, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
 export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
 export {
   HookUpBook,

@@ -10,6 +10,7 @@ import { AuditRepository } from './audit/audit.repository.ts';
 import { AuditTrail } from './audit/audit-trail.ts';
 import { BoardController } from './board/board.controller.ts';
 import { BoardService } from './board/board.service.ts';
+import { FirstStepsRepository } from './board/first-steps.repository.ts';
 import { BundleController } from './bundle/bundle.controller.ts';
 import { BundleRepository } from './bundle/bundle.repository.ts';
 import { BundleService } from './bundle/bundle.service.ts';
@@ -185,6 +186,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     OutingRepository,
     OutingService,
     BoardService,
+    FirstStepsRepository,
     BundleRepository,
     BundleService,
     CalendarRepository,

@@ -70,7 +70,6 @@ function without({ cell, keep, say }: RowReader): undefined {
     const text = cell(key);
     if (text !== undefined) keep(key, text);
   }
-  if (cell(INSPECTED.key) !== undefined || cell(GRADE.key) !== undefined)
-    say('The inspection lacks its day or its grade: it is kept in the note, and the piece counts as never inspected');
+  if (cell(INSPECTED.key) !== undefined || cell(GRADE.key) !== undefined) say('No inspection counts: its day or its grade is missing');
   return undefined;
 }

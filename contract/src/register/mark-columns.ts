@@ -1,4 +1,4 @@
-import { type Mark, type MarkBasis, type MarkSource, markBases, markSources, parseMarks, tonUnits } from '@wainrope/core';
+import { gearClasses, type Mark, type MarkBasis, type MarkSource, markBases, markSources, parseMarks, tonUnits } from '@wainrope/core';
 import { isBare, oneOf, withUnit } from './one-of.ts';
 import type { ColumnsOf, RegisterColumn, RowReader } from './register-row.ts';
 
@@ -35,7 +35,7 @@ export const markColumns: ColumnsOf<readonly Mark[]> = {
     ),
 };
 
-function marksOf({ cell, refuse, ask, settings: { decimal, units, tonOfMaker } }: RowReader): readonly Mark[] {
+function marksOf({ cell, refuse, ask, say, kind, settings: { decimal, units, tonOfMaker } }: RowReader): readonly Mark[] {
   const marks: Mark[] = [];
   const makersTon = tonOfMaker?.get(cell('maker')?.toLowerCase() ?? '');
   const read = (column: string, basis: MarkBasis | undefined, source: MarkSource) => {
@@ -50,7 +50,15 @@ function marksOf({ cell, refuse, ask, settings: { decimal, units, tonOfMaker } }
       ...(confirmedUnit && { confirmedUnit }),
     });
     if (parsed.kind === 'fault') refuse(column, parsed.message);
-    else marks.push(...parsed.marks);
+    else marks.push(...parsed.marks.map((mark) => asOfWinch(mark, column)));
+  };
+  const named = kind();
+  const isWinch = named !== undefined && gearClasses[named].use === 'winch';
+  /** What is marked on a winch is its pull, unless it says otherwise. */
+  const asOfWinch = (mark: Mark, column: string): Mark => {
+    if (!isWinch || mark.basis !== 'unstated' || cell(`${column}_basis`) !== undefined) return mark;
+    say(`“${mark.asWritten}”: taken for the winch’s rated pull`);
+    return { ...mark, basis: 'rated-pull' };
   };
   for (let no = 1; no <= MARKS_IN_FILE; no++) {
     const basis = oneOf(markBases, cell(`mark_${no}_basis`), (message) => refuse(`mark_${no}_basis`, message));

@@ -96,6 +96,13 @@ describe('cells as people write them', () => {
       ['proof', 39227],
     ]);
   });
+  it('take what stands on a winch for its rated pull, unless it says otherwise', () => {
+    const basis = (cells: Cells) => read({ class: 'Winch', ...cells }).row?.marks.map((mark) => mark.basis);
+    expect(basis({ mark_1: '9500 lb' })).toEqual(['rated-pull']);
+    expect(basis({ mark_1: '9500 lb WLL' })).toEqual(['wll']);
+    expect(basis({ mark_1: '9500 lb', mark_1_basis: 'unstated' })).toEqual(['unstated']);
+    expect(read({ class: 'Chain', mark_1: '9500 lb' }).row?.marks[0]?.basis).toBe('unstated');
+  });
   it('ask for a unit where neither cell nor heading names one, and never take a ton for granted', () => {
     expect(read({ ...strap, wll: '2' })).toMatchObject({ questions: [{ about: 'unit', word: 'wll' }] });
     expect(read({ ...strap, length: '3' })).toMatchObject({ questions: [{ about: 'unit', word: 'length' }] });

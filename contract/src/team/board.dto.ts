@@ -31,3 +31,20 @@ export class CalendarLink {
   @IsOptional() @IsString() path?: string;
   @IsOptional() @IsString() madeAt?: string;
 }
+
+/** How far a new team is: what a first plan can be trusted with. */
+export class FirstSteps {
+  /** Somebody beside the founder. */
+  @IsBoolean() people!: boolean;
+  @IsBoolean() gear!: boolean;
+  /** A kit with pieces in it. */
+  @IsBoolean() kit!: boolean;
+  @IsBoolean() vehicle!: boolean;
+  @IsBoolean() plan!: boolean;
+  /** The team has put the list away. */
+  @IsBoolean() putAway!: boolean;
+}
+
+export class FirstStepsChange {
+  @IsBoolean() putAway!: boolean;
+}

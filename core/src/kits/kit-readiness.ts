@@ -9,6 +9,8 @@ export interface KitPiece {
   readonly state: GearState;
   /** Working limit in its usual use, N; unknown where it is not rated or carries nothing. */
   readonly wllN: number | undefined;
+  /** The same once it has been inspected and graded B: in order, a little worn. */
+  readonly inspectedWllN: number | undefined;
   /** Its inspection is overdue, or it has never been inspected. */
   readonly due: boolean;
   /** Checked out to somebody and not counted back. */
@@ -27,6 +29,8 @@ export interface WantedLine {
   readonly notFit: readonly { readonly id: string; readonly why: NotFit }[];
   /** Pieces elsewhere that would fill it, the weakest that will do first. */
   readonly substitutes: readonly string[];
+  /** Pieces of the kit and elsewhere that would do once they have been inspected, the weakest that will do first. */
+  readonly afterInspection: readonly string[];
 }
 
 export interface KitReadiness {
@@ -74,6 +78,8 @@ export function kitReadiness(wanted: readonly Wanted[], inside: readonly KitPiec
               line.leastWllN,
             ).map(({ id }) => id)
           : [],
+      afterInspection:
+        short > 0 ? fittingOnceInspected([...own, ...elsewhere.filter(({ kind }) => kind === line.kind)], line.leastWllN) : [],
     });
   }
   const asked = new Set(wanted.map(({ kind }) => kind));
@@ -85,6 +91,14 @@ export function kitReadiness(wanted: readonly Wanted[], inside: readonly KitPiec
 function reasonOf(piece: KitPiece, leastWllN: number | undefined): readonly { readonly id: string; readonly why: NotFit }[] {
   const why = whyNotFit(piece, leastWllN);
   return why === undefined ? [] : [{ id: piece.id, why }];
+}
+
+/** Pieces that only an inspection keeps from filling a line. */
+function fittingOnceInspected(pieces: readonly KitPiece[], leastWllN: number | undefined): readonly string[] {
+  const inspected = pieces
+    .filter((piece) => whyNotFit(piece, leastWllN) === 'due')
+    .map((piece) => ({ ...piece, due: false, wllN: piece.inspectedWllN }));
+  return fitting(inspected, leastWllN).map(({ id }) => id);
 }
 
 function fitting(pieces: readonly KitPiece[], leastWllN: number | undefined): readonly KitPiece[] {

@@ -8,6 +8,7 @@ const strap = (id: string, change: Partial<KitPiece> = {}): KitPiece => ({
   kind: 'tree-strap',
   state: 'in-use',
   wllN: 30_000,
+  inspectedWllN: 30_000,
   due: false,
   away: false,
   ...change,
@@ -45,6 +46,20 @@ describe('a kit', () => {
       ],
       substitutes: ['enough', 'strong'],
     });
+  });
+  it('names what only an inspection keeps from filling a line, by what it may carry then', () => {
+    const inside = [strap('mine', { due: true, wllN: 15_000, inspectedWllN: 25_000 })];
+    const elsewhere = [
+      strap('just', { due: true, wllN: 10_000, inspectedWllN: 20_000 }),
+      strap('below', { due: true, wllN: 10_000, inspectedWllN: 19_999 }),
+      strap('gone', { due: true, away: true }),
+      strap('out', { due: true, state: 'quarantined' }),
+      strap('other', { due: true, kind: 'chain' }),
+    ];
+    const [line] = kitReadiness([{ kind: 'tree-strap', count: 1, leastWllN: 20_000 }], inside, elsewhere).lines;
+    expect(line).toMatchObject({ short: 1, substitutes: [], afterInspection: ['just', 'mine'] });
+    const [filled] = kitReadiness([{ kind: 'tree-strap', count: 1 }], [strap('a')], elsewhere).lines;
+    expect(filled?.afterInspection).toEqual([]);
   });
   it('keeps a strong piece for the line that needs it, whichever is written first', () => {
     const wanted = [

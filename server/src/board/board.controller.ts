@@ -1,6 +1,6 @@
-import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
-import { Reminders, SinceVisit, VisitSeen } from '@wainrope/contract';
+import { FirstSteps, FirstStepsChange, Reminders, SinceVisit, VisitSeen } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { BoardService } from './board.service.ts';
@@ -21,6 +21,20 @@ export class BoardController {
   @ApiOkResponse({ type: Reminders })
   getReminders(@CurrentActor() actor: Actor): Promise<Reminders> {
     return this.service.reminders(actor);
+  }
+
+  @Get('first-steps')
+  @Needs('gear.write')
+  @ApiOkResponse({ type: FirstSteps })
+  getFirstSteps(@CurrentActor() actor: Actor): Promise<FirstSteps> {
+    return this.service.firstSteps(actor);
+  }
+
+  @Put('first-steps')
+  @Needs('gear.write')
+  @ApiOkResponse({ type: FirstSteps })
+  putFirstStepsAway(@CurrentActor() actor: Actor, @Body() { putAway }: FirstStepsChange): Promise<FirstSteps> {
+    return this.service.putFirstStepsAway(actor, putAway);
   }
 
   @Post()

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { type Reminders, type SinceVisit, wantsInspecting } from '@wainrope/contract';
+import { type FirstSteps, type Reminders, type SinceVisit, wantsInspecting } from '@wainrope/contract';
 import type { Actor } from '../actor/actor.ts';
 import { AuditRepository } from '../audit/audit.repository.ts';
 import { Clock } from '../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
 import { GearRepository } from '../gear/gear.repository.ts';
 import { OutingRepository } from '../outings/outing.repository.ts';
+import { FirstStepsRepository } from './first-steps.repository.ts';
 
 const SHOWN = 12;
 
@@ -17,6 +18,7 @@ export class BoardService {
     private readonly audit: AuditRepository,
     private readonly gear: GearRepository,
     private readonly outings: OutingRepository,
+    private readonly steps: FirstStepsRepository,
     private readonly clock: Clock,
   ) {}
 
@@ -38,6 +40,17 @@ export class BoardService {
       overdue: (await this.gear.dues(trx, today)).filter((piece) => wantsInspecting({ ...piece, state: 'in-use' }, today)).length,
       lateBack: await this.outings.lateOn(trx, today),
     }));
+  }
+
+  async firstSteps(actor: Actor): Promise<FirstSteps> {
+    return this.database.inTeam(actor.teamId, (trx) => this.steps.of(trx));
+  }
+
+  async putFirstStepsAway(actor: Actor, putAway: boolean): Promise<FirstSteps> {
+    return this.database.inTeam(actor.teamId, async (trx) => {
+      await this.steps.putAway(trx, putAway);
+      return this.steps.of(trx);
+    });
   }
 
   private async view(trx: TeamTransaction, actor: Actor): Promise<SinceVisit> {

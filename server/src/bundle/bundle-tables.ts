@@ -110,6 +110,7 @@ export const teamRow = row({
   name: words,
   decimal_mark: choice(['.', ',']),
   demo: optional(words),
+  first_steps_away: optional(flag),
   created_at: moment,
 });
 

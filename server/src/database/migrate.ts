@@ -23,6 +23,7 @@ import * as diary from './migrations/0020-diary.ts';
 import * as measuredPulls from './migrations/0021-measured-pulls.ts';
 import * as partialDates from './migrations/0022-partial-dates.ts';
 import * as fileWords from './migrations/0023-file-words.ts';
+import * as firstSteps from './migrations/0024-first-steps.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -49,6 +50,7 @@ export const migrations = {
   '0021-measured-pulls': measuredPulls,
   '0022-partial-dates': partialDates,
   '0023-file-words': fileWords,
+  '0024-first-steps': firstSteps,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

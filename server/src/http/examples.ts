@@ -421,6 +421,8 @@ export const examples: readonly Example[] = [
   { operation: 'getSinceVisit' },
   { operation: 'markSeen', body: { upTo: 100 } },
   { operation: 'getReminders' },
+  { operation: 'getFirstSteps' },
+  { operation: 'putFirstStepsAway', body: { putAway: true } },
   { operation: 'listAudit', parameters: { limit: '20', kind: 'gear' } },
   { operation: 'listAuditOf', parameters: { subjectId: STRAP } },
   { operation: 'makeCalendarLink' },

@@ -46,6 +46,8 @@ export const operationWords: { readonly [operationId: string]: string } = {
   closeOuting: 'Close an outing, with a word on what is missing',
   getSinceVisit: 'What has changed since one last looked',
   markSeen: 'Note that one has looked',
+  getFirstSteps: 'How far a new team is',
+  putFirstStepsAway: 'Put the list of first steps away, or take it out again',
   getReminders: 'What is due, late back or open, counted',
   getBundle: 'The whole team as a file',
   getCalendarLink: 'Whether there is a link to the calendar of due days',

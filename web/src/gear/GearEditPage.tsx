@@ -24,7 +24,7 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
   const { team } = useTeam();
   const form = useForm<GearFormValues>({ defaultValues: before ? formOf(before) : emptyForm });
   const { register, control, reset } = form;
-  const { submit, base, conflict, settle, faults, problem, busy } = useGearSave(before, form.handleSubmit);
+  const { submit, submitAnother, saved, base, conflict, settle, faults, problem, busy } = useGearSave(before, form);
   const kind = useWatch({ control, name: 'kind' });
   const decimal = team?.decimalMark ?? '.';
   return (
@@ -35,11 +35,24 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
           <Link className="action" to={before ? `/gear/${before.gearId}` : '/gear'}>
             Cancel
           </Link>
+          {!before && (
+            <button type="button" className="action" disabled={busy} onClick={submitAnother}>
+              Save and add another
+            </button>
+          )}
           <button type="submit" className="action-main" disabled={busy}>
             Save
           </button>
         </div>
       </div>
+      {saved && (
+        <p role="status" className="mt-3 border-l-4 border-moss pl-3">
+          <Link className="underline" to={`/gear/${saved.gearId}`}>
+            {saved.tag} {saved.name}
+          </Link>{' '}
+          is saved. This is the next one, with the same particulars; check its marks.
+        </p>
+      )}
       {conflict && base && (
         <Conflict
           mine={base}
@@ -57,7 +70,7 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
       <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-2">
         <div className="space-y-3">
           <IdentityFields register={register} faults={faults} kind={kind} />
-          <MarkFields control={control} register={register} decimal={decimal} kind={kind} faults={faults} />
+          <MarkFields control={control} register={register} setValue={form.setValue} decimal={decimal} kind={kind} faults={faults} />
           {kind && <AttributeFields kind={kind} register={register} faults={faults} />}
         </div>
         <WhereaboutsFields register={register} faults={faults} team={team} existing={before !== undefined} />

@@ -8,7 +8,8 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { gearClasses } from '@wainrope/core';
+import type { GearView } from '@wainrope/contract';
+import { gearClasses, isUnclear } from '@wainrope/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type KeyboardEvent, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -156,7 +157,7 @@ function Cells({ piece, today, link }: CellProps) {
         {gearClasses[gear.kind].label.toLowerCase() === gear.name.toLowerCase() ? '' : gearClasses[gear.kind].label}
       </span>
     </span>,
-    <span key="marks">{gear.marks.map(({ asWritten }) => asWritten).join(' · ') || <span className="text-quiet">no mark</span>}</span>,
+    <Marks key="marks" marks={gear.marks} />,
     <span key="limit" className={`font-mono text-[15px] ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>
       {limitWords(limit, figure)}
     </span>,
@@ -174,6 +175,27 @@ function Cells({ piece, today, link }: CellProps) {
     </span>
   ));
 }
+
+/** Marks as they stand; one that leaves open what it says looks it. */
+function Marks({ marks }: { readonly marks: GearView['marks'] }) {
+  if (marks.length === 0) return <span className="text-quiet">no mark</span>;
+  return marks.map((mark, index) => (
+    <span key={index}>
+      {index > 0 && ' · '}
+      {isUnclear(mark) ? (
+        <span className="border-b-2 border-dashed border-signal" title={unclearWords(mark)}>
+          {mark.asWritten} <strong aria-hidden="true">?</strong>
+          <span className="sr-only"> ({unclearWords(mark)})</span>
+        </span>
+      ) : (
+        mark.asWritten
+      )}
+    </span>
+  ));
+}
+
+const unclearWords = ({ readings }: GearView['marks'][number]): string =>
+  readings.length > 1 ? 'which ton it means is not settled' : 'working limit or breaking strength: it does not say';
 
 function NarrowCells({ piece, today, link }: CellProps) {
   const { figure } = useFigures();

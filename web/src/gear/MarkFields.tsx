@@ -11,20 +11,21 @@ import {
   tonUnits,
 } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
-import { type Control, type UseFormRegister, useFieldArray, useWatch } from 'react-hook-form';
+import { type Control, type UseFormRegister, type UseFormSetValue, useFieldArray, useWatch } from 'react-hook-form';
 import { useFigures } from '../shell/use-figures.ts';
 import type { GearFormValues } from './gear-form-values.ts';
 
 interface MarkFieldsProps {
   readonly control: Control<GearFormValues>;
   readonly register: UseFormRegister<GearFormValues>;
+  readonly setValue: UseFormSetValue<GearFormValues>;
   readonly decimal: DecimalMark;
   readonly kind: GearClass | '';
   readonly faults: { readonly [path: string]: string };
 }
 
 /** Ratings typed as they stand on the tag, each shown back as understood while it is typed. */
-export function MarkFields({ control, register, decimal, kind, faults }: MarkFieldsProps) {
+export function MarkFields({ control, register, setValue, decimal, kind, faults }: MarkFieldsProps) {
   const byRatedPull = kind !== '' && gearClasses[kind].use === 'winch';
   const { fields, append, remove } = useFieldArray({ control, name: 'marks' });
   return (
@@ -79,6 +80,7 @@ export function MarkFields({ control, register, decimal, kind, faults }: MarkFie
               index={index}
               decimal={decimal}
               winch={byRatedPull}
+              takeAsPull={() => setValue(`marks.${index}.basis`, 'rated-pull')}
             />
             {faults[`marks[${index}].asWritten`] && <p className="text-rust">{faults[`marks[${index}].asWritten`]}</p>}
           </li>
@@ -104,9 +106,10 @@ interface UnderstoodProps {
   readonly index: number;
   readonly decimal: DecimalMark;
   readonly winch: boolean;
+  readonly takeAsPull: () => void;
 }
 
-function Understood({ id, control, register, index, decimal, winch }: UnderstoodProps) {
+function Understood({ id, control, register, index, decimal, winch, takeAsPull }: UnderstoodProps) {
   const { figure } = useFigures();
   const entry = useWatch({ control, name: `marks.${index}` as const }) as GearFormValues['marks'][number] | undefined;
   if (!entry || entry.asWritten.trim() === '')
@@ -157,6 +160,14 @@ function Understood({ id, control, register, index, decimal, winch }: Understood
           </select>
           <span className="text-quiet">Confirmed once, it holds for this maker.</span>
         </label>
+      )}
+      {winch && basis === 'unstated' && (
+        <p className="flex flex-wrap items-center gap-2 py-1">
+          On a winch this is its rated pull, on the first layer of rope.
+          <button type="button" className="action" onClick={takeAsPull}>
+            Yes, its rated pull
+          </button>
+        </p>
       )}
       {unclear.map((line) => (
         <p key={line} className="border-l-4 border-signal pl-2 text-amber-ink">

@@ -100,6 +100,18 @@ export function formOf(gear: GearView): GearFormValues {
   };
 }
 
+/** The form for the next piece of the same sort: its tag counted on, nothing that is one piece's own. */
+export function anotherOf(values: GearFormValues): GearFormValues {
+  const attributes = Object.fromEntries(Object.entries(values.attributes).filter(([key]) => key !== 'pullsUsed'));
+  return { ...values, tag: nextTag(values.tag), attributes, state: 'in-use', overloadsSinceInspection: '0', note: '' };
+}
+
+/** `SH-09` → `SH-10`; a tag that ends in no figure is to be typed. */
+function nextTag(tag: string): string {
+  const [, stem = '', figures] = /^(.*?)(\d{1,9})$/.exec(tag.trim()) ?? [];
+  return figures === undefined ? '' : `${stem}${String(Number(figures) + 1).padStart(figures.length, '0')}`;
+}
+
 /** Millimetres for small lengths where that loses nothing, else the register’s own loss-free form. */
 function typedAttribute(field: Field, value: string | number | boolean): string {
   if (field.type !== 'small-length' || typeof value !== 'number') return writeAttribute(field, value);

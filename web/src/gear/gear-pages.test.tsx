@@ -40,6 +40,33 @@ describe('adding a piece', () => {
     expect(server.body(0)).not.toHaveProperty('maker');
   });
 
+  it('saves one and goes on to the next of its sort, its tag counted on', async () => {
+    const user = await open();
+    await user.selectOptions(screen.getByLabelText('Class'), 'steel-shackle');
+    await user.type(screen.getByLabelText('Tag'), 'SH-09');
+    await user.type(screen.getByLabelText('Mark 1'), 'WLL 4.75 t');
+    await user.type(screen.getByLabelText('Note'), 'Painted red');
+    await user.click(screen.getByRole('button', { name: 'Save and add another' }));
+    expect((await screen.findByRole('status')).textContent).toContain('SH-09');
+    expect(leadsTo()).toBe('/gear/new');
+    expect(screen.getByLabelText('Tag')).toHaveProperty('value', 'SH-10');
+    expect(screen.getByLabelText('Mark 1')).toHaveProperty('value', 'WLL 4.75 t');
+    expect(screen.getByLabelText('Note')).toHaveProperty('value', '');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.body(1)).toMatchObject({ tag: 'SH-10', kind: 'steel-shackle' });
+    expect(server.body<GearView>(1).gearId).not.toBe(server.body<GearView>(0).gearId);
+  });
+
+  it('offers what is marked on a winch as its rated pull', async () => {
+    const user = await open();
+    await user.selectOptions(screen.getByLabelText('Class'), 'winch');
+    await user.type(screen.getByLabelText('Mark 1'), '9500 lb');
+    await user.click(screen.getByRole('button', { name: 'Yes, its rated pull' }));
+    expect(document.getElementById('mark-0-understood')?.textContent).toContain('42.3 kN, rated pull');
+    expect(screen.queryByRole('button', { name: 'Yes, its rated pull' })).toBeNull();
+  });
+
   it('shows a mark as understood while it is typed', async () => {
     const user = await open();
     await user.selectOptions(screen.getByLabelText('Class'), 'tree-strap');

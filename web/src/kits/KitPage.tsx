@@ -119,7 +119,7 @@ function Line({ line, kit, byId }: LineProps) {
             Missing: {shortWords(line)}.{' '}
             {notFit.length > 0 && `${notFit.map(({ id, why }) => `${tagOf(id)} ${notFitWords[why]}`).join(', ')}.`}
           </p>
-          {substitutes.length === 0 && <p>Nothing in the register would do.</p>}
+          {substitutes.length === 0 && <NoSubstitute ids={line.afterInspection} tagOf={tagOf} />}
           {substitutes.slice(0, SUBSTITUTES_SHOWN).map((id) => {
             const piece = byId.get(id);
             return (
@@ -142,6 +142,23 @@ function Line({ line, kit, byId }: LineProps) {
       )}
       <ProblemNote error={moving.error} />
     </li>
+  );
+}
+
+/** Nothing fills the line as things stand; what would once it is inspected is a bench away. */
+function NoSubstitute({ ids, tagOf }: { readonly ids: readonly string[]; readonly tagOf: (id: string) => string }) {
+  const [first] = ids;
+  if (first === undefined) return <p>Nothing in the register would do.</p>;
+  return (
+    <p className="flex flex-wrap items-center gap-2 pt-1">
+      Nothing is fit to go in now.{' '}
+      {ids.length === 1 ? `${tagOf(first)} would do once it is inspected` : `${ids.length} pieces would do once they are inspected`}:
+      {ids.slice(0, SUBSTITUTES_SHOWN).map((id) => (
+        <Link key={id} className="action" to={`/inspect?of=piece:${id}`}>
+          Inspect {tagOf(id)}
+        </Link>
+      ))}
+    </p>
   );
 }
 

@@ -1,5 +1,5 @@
 import { type KitDetail, wantsInspecting } from '@wainrope/contract';
-import { type KitPiece, type KitReadiness, kitReadiness } from '@wainrope/core';
+import { type KitPiece, type KitReadiness, kitReadiness, type Policy, pieceLimit, usualUse } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListKitsQuery } from '../api/wainrope-api.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
@@ -10,13 +10,19 @@ export interface KitState {
   readonly readiness: KitReadiness;
 }
 
-export function kitPiece(piece: RegisterPiece, today: string): KitPiece {
-  const { gear, limit } = piece;
+export function kitPiece(piece: RegisterPiece, { today, policy }: { readonly today: string; readonly policy: Policy }): KitPiece {
+  const { gear, facts, limit } = piece;
+  const inspected = pieceLimit({ ...facts, inspection: { on: today, grade: 'B' } }, usualUse(facts.kind), {
+    policy,
+    asOf: today,
+    wet: false,
+  });
   return {
     id: gear.gearId,
     kind: gear.kind,
     state: gear.state,
     wllN: limit.kind === 'rated' ? limit.wllN : undefined,
+    inspectedWllN: inspected.kind === 'rated' ? inspected.wllN : undefined,
     due: wantsInspecting(piece.gear, today),
     away: gear.away !== undefined,
   };
@@ -24,12 +30,13 @@ export function kitPiece(piece: RegisterPiece, today: string): KitPiece {
 
 /** Every kit with what lies in it and whether it is ready. */
 export function useKits() {
-  const { pieces, team, error: registerError, refetch } = useRegister();
+  const { pieces, team, policy, error: registerError, refetch } = useRegister();
   const { data, error } = useListKitsQuery();
   const kits = useMemo(() => {
     const list = data?.items;
-    if (!list || !pieces || !team) return undefined;
-    const all = pieces.filter(({ gear }) => gear.state !== 'retired').map((piece) => ({ piece, kitPiece: kitPiece(piece, team.today) }));
+    if (!list || !pieces || !team || !policy) return undefined;
+    const by = { today: team.today, policy };
+    const all = pieces.filter(({ gear }) => gear.state !== 'retired').map((piece) => ({ piece, kitPiece: kitPiece(piece, by) }));
     return list.map((kit): KitState => {
       const inside = all.filter(({ piece }) => piece.gear.kitId === kit.kitId);
       const elsewhere = all.filter(({ piece }) => piece.gear.kitId !== kit.kitId);
@@ -40,6 +47,6 @@ export function useKits() {
       );
       return { kit, inside: inside.map(({ piece }) => piece), readiness };
     });
-  }, [data, pieces, team]);
+  }, [data, pieces, team, policy]);
   return { kits, pieces, team, error: registerError ?? error, refetch };
 }

@@ -145,6 +145,15 @@ function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefi
   return pieces.find(({ gear }) => gearClasses[gear.kind].damps && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
 }
 
+/** Why none can be hung: there is none, none may be used, or all hang in this rig. */
+function noDamperWords(pieces: readonly RegisterPiece[]): string {
+  const dampers = pieces.filter(({ gear }) => gearClasses[gear.kind].damps && gear.state !== 'retired');
+  const make = 'A coat or a blanket will do: add it to the register as a damper.';
+  if (dampers.length === 0) return `There is no damper in the register. ${make}`;
+  if (dampers.every(({ gear }) => gear.state !== 'in-use')) return `Every damper in the register is in quarantine. ${make}`;
+  return `Every damper that may be used is in this rig already. ${make}`;
+}
+
 /** What can be done to the rig from round the sheet, each as edits. */
 function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 'team'>) {
   const dispatch = useAppDispatch();
@@ -158,10 +167,7 @@ function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 
   const addDamper = (lineId: string, strand: number) => {
     if (rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === strand)) return;
     const gearId = freeDamper(pieces, rig);
-    if (gearId === undefined)
-      return setNotice(
-        'Every damper of the register is in this rig already. Make one from a coat or a blanket and add it to the register.',
-      );
+    if (gearId === undefined) return setNotice(noDamperWords(pieces));
     apply([{ kind: 'put', list: 'dampers', entry: { id: `damper-${lineId}-${strand + 1}`, lineId, strand, gearId } }]);
   };
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;

@@ -16,6 +16,7 @@ import { ago } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { TrailList } from '../team/TrailList.tsx';
+import { FirstSteps } from './FirstSteps.tsx';
 
 const PIECES_SHOWN = 8;
 
@@ -33,6 +34,7 @@ export function ReadyPage() {
         </p>
       </div>
       <ProblemNote error={error} retry={refetch} />
+      <FirstSteps />
       {!kits && !error && <p className="py-6">Loading…</p>}
       {kits && pieces && (
         <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1.25fr_1fr]">

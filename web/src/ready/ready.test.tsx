@@ -1,5 +1,5 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import type { DefectView, OutingView, PlanSummary } from '@wainrope/contract';
+import type { DefectView, FirstSteps, OutingView, PlanSummary } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
 import { fakeServer } from '../testing/fake-server.ts';
 import { asRole, kit, piece, TODAY } from '../testing/sample-team.ts';
@@ -33,15 +33,19 @@ interface Setting {
   readonly outings?: Partial<OutingView>[];
   readonly plans?: Partial<PlanSummary>[];
   readonly visit?: object;
-  readonly role?: 'gear-keeper' | 'reader';
+  readonly role?: 'coordinator' | 'gear-keeper' | 'reader';
+  readonly steps?: Partial<FirstSteps>;
 }
-const open = async ({ register = [], kits = [], defects = [], outings = [], plans = [], visit, role = 'gear-keeper' }: Setting) => {
+const ALL_DONE = { people: true, gear: true, kit: true, vehicle: true, plan: true, putAway: false };
+const open = async ({ register = [], kits = [], defects = [], outings = [], plans = [], visit, role = 'gear-keeper', steps }: Setting) => {
   server.answers({
     ...asRole(role, register),
     'GET /api/v1/kits': { items: kits },
     'GET /api/v1/defects': { items: defects },
     'GET /api/v1/outings': { items: outings },
     'GET /api/v1/plans': { items: plans },
+    'GET /api/v1/visit/first-steps': { ...ALL_DONE, ...steps },
+    'PUT /api/v1/visit/first-steps': { ...ALL_DONE, ...steps, putAway: true },
     'GET /api/v1/visit': visit ?? { newest: 9, count: 0, entries: [] },
     'POST /api/v1/visit': { newest: 9, count: 0, entries: [], since: '2026-01-15T10:00:00Z' },
   });
@@ -178,5 +182,46 @@ describe('what is fit to go today', () => {
     await user.click(screen.getByRole('button', { name: 'I have seen it' }));
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.body(0)).toEqual({ upTo: 44 });
+  });
+});
+
+describe('the first steps of a team', () => {
+  const steps = { gear: true, vehicle: false, kit: false, people: false, plan: false };
+  it('say what comes first and how far the team is, the next act above the others', async () => {
+    await open({ role: 'coordinator', steps });
+    const first = within(await screen.findByRole('region', { name: 'First steps' }));
+    expect(first.getByText('1 of 5 done')).toBeTruthy();
+    expect(first.getAllByRole('listitem').map((item) => item.querySelector('strong')?.textContent)).toEqual([
+      'Bring in your gear',
+      'Add a vehicle',
+      'Pack a kit',
+      'Invite your people',
+      'Plan your first pull',
+    ]);
+    expect(first.getAllByRole('link').map((link) => [link.textContent, link.className])).toEqual([
+      ['Add a vehicle', 'action-main'],
+      ['Pack a kit', 'action'],
+      ['Invite people', 'action'],
+      ['Plan a pull', 'action'],
+    ]);
+  });
+  it('name nothing that one may not do', async () => {
+    await open({ steps });
+    expect(within(await screen.findByRole('region', { name: 'First steps' })).queryByText('Invite your people')).toBeNull();
+    expect(screen.getByText('1 of 4 done')).toBeTruthy();
+    cleanup();
+    await open({ role: 'reader', steps });
+    expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
+  });
+  it('are gone once all are done, or put away', async () => {
+    await open({ role: 'coordinator' });
+    expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
+    cleanup();
+    await open({ role: 'coordinator', steps: { ...steps, putAway: true } });
+    expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
+    cleanup();
+    const user = await open({ role: 'coordinator', steps });
+    await user.click(await screen.findByRole('button', { name: 'Put this list away' }));
+    await waitFor(() => expect(server.sent.at(-1)).toMatchObject({ body: { putAway: true } }));
   });
 });

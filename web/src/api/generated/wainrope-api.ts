@@ -1,4 +1,4 @@
-import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
+import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FirstSteps, FirstStepsChange, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -292,6 +292,19 @@ const injectedRtkApi = api.injectEndpoints({
     }),
     getReminders: build.query<GetRemindersApiResponse, GetRemindersApiArg>({
       query: () => ({ url: `/api/v1/visit/reminders` }),
+    }),
+    getFirstSteps: build.query<GetFirstStepsApiResponse, GetFirstStepsApiArg>({
+      query: () => ({ url: `/api/v1/visit/first-steps` }),
+    }),
+    putFirstStepsAway: build.mutation<
+      PutFirstStepsAwayApiResponse,
+      PutFirstStepsAwayApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/visit/first-steps`,
+        method: "PUT",
+        body: queryArg.firstStepsChange,
+      }),
     }),
     getBundle: build.query<GetBundleApiResponse, GetBundleApiArg>({
       query: () => ({ url: `/api/v1/bundle` }),
@@ -967,6 +980,12 @@ export type MarkSeenApiArg = {
 };
 export type GetRemindersApiResponse = /** status 200  */ Reminders;
 export type GetRemindersApiArg = void;
+export type GetFirstStepsApiResponse = /** status 200  */ FirstSteps;
+export type GetFirstStepsApiArg = void;
+export type PutFirstStepsAwayApiResponse = /** status 200  */ FirstSteps;
+export type PutFirstStepsAwayApiArg = {
+  firstStepsChange: FirstStepsChange;
+};
 export type GetBundleApiResponse = /** status 200  */ object;
 export type GetBundleApiArg = void;
 export type GetCalendarLinkApiResponse = /** status 200  */ CalendarLink;
@@ -1329,6 +1348,8 @@ export const {
   useGetSinceVisitQuery,
   useMarkSeenMutation,
   useGetRemindersQuery,
+  useGetFirstStepsQuery,
+  usePutFirstStepsAwayMutation,
   useGetBundleQuery,
   useGetCalendarLinkQuery,
   useMakeCalendarLinkMutation,
