@@ -209,17 +209,16 @@ describe('the first steps of a team', () => {
     await open({ steps });
     expect(within(await screen.findByRole('region', { name: 'First steps' })).queryByText('Invite your people')).toBeNull();
     expect(screen.getByText('1 of 4 done')).toBeTruthy();
-    cleanup();
-    await open({ role: 'reader', steps });
+  });
+  it.each<[string, Setting]>([
+    ['to a reader', { role: 'reader', steps }],
+    ['once all are done', { role: 'coordinator' }],
+    ['once they are put away', { role: 'coordinator', steps: { ...steps, putAway: true } }],
+  ])('are not shown %s', async (_when, setting) => {
+    await open(setting);
     expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
   });
-  it('are gone once all are done, or put away', async () => {
-    await open({ role: 'coordinator' });
-    expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
-    cleanup();
-    await open({ role: 'coordinator', steps: { ...steps, putAway: true } });
-    expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull();
-    cleanup();
+  it('are put away for the team', async () => {
     const user = await open({ role: 'coordinator', steps });
     await user.click(await screen.findByRole('button', { name: 'Put this list away' }));
     await waitFor(() => expect(server.sent.at(-1)).toMatchObject({ body: { putAway: true } }));
