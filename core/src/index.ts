@@ -113,6 +113,7 @@ export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
 export { type AnsweredFor, counted, type Finding, type FindingWords, isAnsweredBy } from './judgement/report/finding.ts';
 export { type KeptReport, keptReportCodec, readKeptReport } from './judgement/report/kept-report.ts';
+export { reasonOf } from './judgement/report/reason.ts';
 export {
   type AttemptReport,
   CORE_VERSION,

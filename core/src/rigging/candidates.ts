@@ -34,8 +34,8 @@ export interface ChoiceContext {
 }
 
 /**
- * Every piece whose class may serve in a place, usable ones first, by the role's order of classes and then the strongest on top; the
- * others say why not. What a team takes as a last resort is among the usable ones only with its own `schools`.
+ * Every piece whose class may serve in a place, usable ones first and of them those that carry something, by the role's order of classes
+ * and then the strongest on top; the others say why not. What a team takes as a last resort is among the usable ones only with its own `schools`.
  */
 export function candidatesFor<P extends BagPiece>(
   pieces: readonly P[],
@@ -53,6 +53,7 @@ export function candidatesFor<P extends BagPiece>(
     .sort(
       (a, b) =>
         Number(a.whyNot !== undefined) - Number(b.whyNot !== undefined) ||
+        Number(carriesNothing(a.piece)) - Number(carriesNothing(b.piece)) ||
         preference(a) - preference(b) ||
         strength(b.piece) - strength(a.piece),
     );
@@ -82,6 +83,9 @@ function remark({ facts: { inspection } }: BagPiece, today: string): string | un
 function strength({ limit }: BagPiece): number {
   return limit.kind === 'rated' ? limit.wllN : 0;
 }
+
+/** It has no strength left, or its class carries none. */
+const carriesNothing = ({ limit }: BagPiece): boolean => limit.kind === 'carries-nothing' || (limit.kind === 'rated' && limit.wllN <= 0);
 
 /** An extension that sets a pulley off from its anchor wants to be short. */
 const inAChain = ({ rig, use }: ChoiceContext): boolean =>

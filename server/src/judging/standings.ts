@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { gearFactsOf } from '@wainrope/contract';
-import { type Case, CORE_VERSION, counted, type Finding, type GearFacts, gearIdsOf, readCase, readKeptReport } from '@wainrope/core';
+import { type Case, CORE_VERSION, type Finding, type GearFacts, gearIdsOf, readCase, readKeptReport, reasonOf } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
@@ -56,8 +56,5 @@ function standingOf({ planId, version, judgedCase, report }: KeptVersion, facts:
   };
 }
 
-/** What the verdict follows from, where it follows from a finding: a report of this core stands worst first, and a note decides nothing. */
-export function gravest(report: unknown): Finding | undefined {
-  const [first] = (report as { readonly findings: readonly Finding[] }).findings;
-  return first && counted(first) !== 'note' ? first : undefined;
-}
+/** What the verdict follows from: a report of this core stands worst first. */
+export const gravest = (report: unknown): Finding | undefined => reasonOf((report as { readonly findings: readonly Finding[] }).findings);

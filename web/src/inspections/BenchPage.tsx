@@ -12,12 +12,19 @@ import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { Answers } from './Answers.tsx';
+import { backOf } from './back-of.ts';
 import { type DraftOutcome, draftOutcome, requestOf } from './draft-outcome.ts';
 import { PhotoStrip } from './PhotoStrip.tsx';
 import { PieceHead } from './PieceHead.tsx';
 import { TakenOver } from './RoundsElsewhere.tsx';
 import { useDraft, useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
+
+/** What an address says beside the piece: the plan to go back to. */
+const kept = (params: URLSearchParams): URLSearchParams => {
+  const back = backOf(params);
+  return new URLSearchParams(back ? { back } : {});
+};
 
 /** At the bench: piece after piece through a round. */
 export function BenchPage() {
@@ -73,12 +80,12 @@ function Round({ round, drafts, pieces, sheets, team }: RoundProps) {
   const current = order.find((id) => id === params.get('at')) ?? order.find((id) => !done.has(id)) ?? order[0];
   const piece = gearOf.get(current ?? '');
   const inForce = piece && sheets.get(piece.kind);
-  const goTo = (gearId: string) => setParams({ at: gearId }, { replace: true });
+  const goTo = (gearId: string) => setParams((before) => new URLSearchParams([...kept(before), ['at', gearId]]), { replace: true });
   const next = (after: string) => {
     const rest = [...order.slice(order.indexOf(after) + 1), ...order.slice(0, order.indexOf(after))];
     const open = rest.find((id) => !done.has(id));
     if (open) goTo(open);
-    else navigate(`/inspect/${roundId}/summary`);
+    else navigate({ pathname: `/inspect/${roundId}/summary`, search: kept(params).toString() });
     window.scrollTo(0, 0);
   };
   const openTag = (code: string): string | undefined => {

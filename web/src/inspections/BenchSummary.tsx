@@ -1,11 +1,12 @@
 import { type GearView, isUseCheck } from '@wainrope/contract';
 import { Printer } from 'lucide-react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
 import type { BenchDraft, BenchRound } from '../outbox/bench-store.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
+import { backOf } from './back-of.ts';
 import { draftOutcome } from './draft-outcome.ts';
 import { useRound } from './use-bench.ts';
 import { type SheetInForce, useSheets } from './use-sheets.ts';
@@ -20,6 +21,8 @@ const statusWords: { readonly [S in BenchDraft['status']]: string } = {
 /** What a round came to, to read and to print for the shed's wall. */
 export function BenchSummary() {
   const { roundId = '' } = useParams();
+  const [params] = useSearchParams();
+  const back = backOf(params);
   const { round, drafts } = useRound(roundId);
   const { pieces, team } = useRegister();
   const { sheets } = useSheets();
@@ -43,11 +46,11 @@ export function BenchSummary() {
           <button type="button" className="action" onClick={() => window.print()}>
             <Printer size={17} aria-hidden="true" /> Print
           </button>
-          <Link className="action" to={`/inspect/${roundId}`}>
+          <Link className="action" to={{ pathname: `/inspect/${roundId}`, search: params.toString() }}>
             Back to the bench
           </Link>
-          <Link className="action-main" to="/">
-            Done
+          <Link className="action-main" to={back ?? '/'}>
+            {back ? 'Back to the plan' : 'Done'}
           </Link>
         </div>
       </div>

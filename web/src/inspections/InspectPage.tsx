@@ -10,20 +10,27 @@ import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { backOf } from './back-of.ts';
 import { InspectTabs } from './InspectTabs.tsx';
 import { RoundsElsewhere } from './RoundsElsewhere.tsx';
 import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-rounds.ts';
 
-/** What a round takes in: `due`, `quarantined`, `kit:…`, `class:…`, or one tag after another. */
+/** What a round takes in: `due`, `quarantined`, `kit:…`, `class:…`, `piece:…`, or `pieces:…` with commas between. */
 function piecesOf(choice: string, pieces: readonly RegisterPiece[], today: string): readonly RegisterPiece[] {
   const [what, which = ''] = choice.split(':');
   const usable = pieces.filter(({ gear }) => gear.state !== 'retired');
   if (what === 'due') return usable.filter((piece) => ['overdue', 'never', 'this-week'].includes(dueOf(piece.gear, today).time));
   if (what === 'quarantined') return usable.filter(({ gear }) => gear.state === 'quarantined');
   if (what === 'kit') return usable.filter(({ gear }) => gear.kitId === which);
-  if (what === 'piece') return usable.filter(({ gear }) => gear.gearId === which);
+  if (what === 'piece' || what === 'pieces') {
+    const ids = new Set(which.split(','));
+    return usable.filter(({ gear }) => ids.has(gear.gearId));
+  }
   return usable.filter(({ gear }) => gear.kind === which);
 }
+
+/** Longest title of a round that names its pieces. */
+const LONGEST_TITLE = 80;
 
 export function InspectPage() {
   const { pieces, team, error, refetch } = useRegister();
@@ -41,15 +48,20 @@ export function InspectPage() {
   const today = team?.today ?? '';
   const chosen = useMemo(() => (pieces ? piecesOf(choice, pieces, today) : []), [pieces, choice, today]);
   const options = useMemo(() => choices(pieces ?? [], team?.kits ?? []), [pieces, team]);
-  const title = choice.startsWith('piece:')
-    ? `${chosen[0]?.gear.tag ?? ''}`
+  const named = choice.startsWith('piece:') || choice.startsWith('pieces:');
+  const title = named
+    ? chosen
+        .map(({ gear }) => gear.tag)
+        .join(', ')
+        .slice(0, LONGEST_TITLE)
     : (options.find(([value]) => value === choice)?.[1] ?? 'All due');
   const corrects = params.get('corrects');
   const begin = async () => {
     if (!person) return;
     const gearIds = chosen.map(({ gear }) => gear.gearId);
+    const back = backOf(params);
     navigate(
-      `/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person.personId, ...(corrects && { corrects }) })}`,
+      `/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person.personId, ...(corrects && { corrects }) })}${back ? `?back=${encodeURIComponent(back)}` : ''}`,
     );
   };
   return (
@@ -65,7 +77,7 @@ export function InspectPage() {
           <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
             <Labelled label="Which pieces">
               <select value={choice} onChange={(event) => setParams({ of: event.target.value }, { replace: true })}>
-                {choice.startsWith('piece:') && <option value={choice}>{title}</option>}
+                {named && <option value={choice}>{title}</option>}
                 {options.map(([value, label]) => (
                   <option key={value} value={value}>
                     {label}

@@ -10,7 +10,7 @@ import { SidePanels, type SidePanelsProps } from './SidePanels.tsx';
 import { PlanSheet } from './sheet/PlanSheet.tsx';
 
 interface PlannerBodyProps
-  extends Pick<SidePanelsProps, 'report' | 'rig' | 'subject' | 'apply' | 'choosePiece' | 'addDamper' | 'locked' | 'panels'> {
+  extends Pick<SidePanelsProps, 'report' | 'rig' | 'subject' | 'apply' | 'choosePiece' | 'hangDampers' | 'locked' | 'panels'> {
   readonly selectedPlaceId: string | undefined;
   readonly tools: ReactNode;
 }
@@ -65,7 +65,7 @@ export function PlannerBody({
   subject,
   apply,
   choosePiece,
-  addDamper,
+  hangDampers,
   locked,
   selectedPlaceId,
   panels,
@@ -74,7 +74,7 @@ export function PlannerBody({
   const { params, put, tab, place, select, show, fillIn } = useLookedAt({ report, rig, selectedPlaceId });
   const side = (
     <SidePanels
-      {...{ report, rig, subject, apply, choosePiece, addDamper, locked, place, tab, select, show, fillIn, panels }}
+      {...{ report, rig, subject, apply, choosePiece, hangDampers, locked, place, tab, select, show, fillIn, panels }}
       isChosen={selectedPlaceId !== undefined}
       open={(next) => put('show', next)}
     />

@@ -1,4 +1,16 @@
-import { endWords, force, length, type PlaceReport, percent, type Report, ratio, strandSentence, type Verdict } from '@wainrope/core';
+import {
+  endWords,
+  force,
+  length,
+  type PlaceReport,
+  percent,
+  type Report,
+  ratio,
+  reasonOf,
+  strandSentence,
+  type Verdict,
+  wordsOf,
+} from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -33,8 +45,8 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
   const may = useMay();
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
   return (
-    <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 sm:px-5">
-      <div className="flex min-w-0 flex-1 basis-72 items-center sm:basis-[30rem] gap-1 py-1.5">
+    <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 max-[760px]:contents sm:px-5">
+      <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5 max-[760px]:flex-none max-[760px]:px-3 sm:basis-[24rem]">
         <label className="min-w-0 flex-1">
           <span className="sr-only">Name of the plan</span>
           <input
@@ -72,22 +84,30 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
   );
 });
 
+/** The verdict with its reason, and the weakest piece. On a phone it stays in view while one edits. */
 function VerdictStrip({ report, pending }: { readonly report: Report; readonly pending: boolean }) {
-  const { figure } = useFigures();
+  const { figure, text } = useFigures();
   const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
   const limit = report.linePullLimit;
+  const reason = reasonOf(report.findings);
   return (
     <div
-      className={`my-1.5 flex border-[1.5px] border-ink bg-sheet ${pending ? 'opacity-80' : ''}`}
+      className={`my-1.5 flex max-w-full border-[1.5px] border-ink bg-sheet max-[760px]:sticky max-[760px]:top-0 max-[760px]:z-20 max-[760px]:my-0 ${pending ? 'opacity-80' : ''}`}
       aria-live="polite"
       data-verdict={report.verdict}
     >
       <VerdictBlock verdict={report.verdict} />
-      <p className="px-3 py-1 leading-tight">
-        <span className="block text-[14px] text-quiet" data-extent>
+      <p className="min-w-0 px-3 py-1 leading-tight">
+        {reason && (
+          <span className="line-clamp-2 text-[16px] font-semibold" data-reason>
+            {text(wordsOf(reason).title)}
+          </span>
+        )}
+        <span className={`text-[14px] text-quiet ${reason ? 'mr-1.5' : 'block'}`} data-extent>
           {extentWords(report, figure)}
+          {reason && ':'}
         </span>
-        <span className="block text-[16px] font-semibold" data-weakest>
+        <span className={reason ? 'text-[14px]' : 'block text-[16px] font-semibold'} data-weakest>
           {weakest ? weakestWords(weakest) : 'not known yet'}
           {weakest && <span className="font-normal"> · {howWeak(weakest, figure)}</span>}
           {weakest && report.weakestAtM !== undefined && report.weakestAtM > 0 && (

@@ -26,6 +26,7 @@ import { usePlanCase } from './draft/use-plan-case.ts';
 import { usePlanLock } from './draft/use-plan-lock.ts';
 import { usePlannerShortcuts } from './draft/use-planner-shortcuts.ts';
 import { useSavePlan } from './draft/use-save-plan.ts';
+import type { Leg } from './findings/finding-groups.ts';
 import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerBody } from './PlannerBody.tsx';
 import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
@@ -139,10 +140,12 @@ interface WorkplaceProps {
   readonly register: Register;
 }
 
-/** A damper of the register that this rig does not use yet. */
-function freeDamper(pieces: readonly RegisterPiece[], rig: Rig): string | undefined {
+/** Dampers of the register that this rig does not use yet. */
+function freeDampers(pieces: readonly RegisterPiece[], rig: Rig): readonly string[] {
   const used = new Set(gearIdsOf(rig));
-  return pieces.find(({ gear }) => gearClasses[gear.kind].damps && gear.state === 'in-use' && !used.has(gear.gearId))?.gear.gearId;
+  return pieces.flatMap(({ gear: { gearId, kind, state } }) =>
+    gearClasses[kind].damps && state === 'in-use' && !used.has(gearId) ? [gearId] : [],
+  );
 }
 
 /** Why none can be hung: there is none, none may be used, or all hang in this rig. */
@@ -164,12 +167,19 @@ function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 
     (edits: readonly Edit[], merge?: string) => void dispatch(edited({ edits, ...(merge && { merge }) })),
     [dispatch],
   );
-  const addDamper = (lineId: string, strand: number) => {
-    if (rig.dampers.some((damper) => damper.lineId === lineId && damper.strand === strand)) return;
-    const gearId = freeDamper(pieces, rig);
-    if (gearId === undefined) return setNotice(noDamperWords(pieces));
-    apply([{ kind: 'put', list: 'dampers', entry: { id: `damper-${lineId}-${strand + 1}`, lineId, strand, gearId } }]);
+  /** Hangs a damper on each leg that has none, as far as there are any. */
+  const hangDampers = (legs: readonly Leg[]) => {
+    const bare = legs.filter((leg) => !rig.dampers.some(({ lineId, strand }) => lineId === leg.lineId && strand === leg.strand));
+    const free = freeDampers(pieces, rig);
+    const hung = bare.flatMap(({ lineId, strand }, index): readonly Edit[] => {
+      const gearId = free[index];
+      const id = `damper-${lineId}-${strand + 1}`;
+      return gearId === undefined ? [] : [{ kind: 'put', list: 'dampers', entry: { id, lineId, strand, gearId } }];
+    });
+    if (hung.length > 0) apply(hung);
+    if (bare.length > free.length) setNotice(noDamperWords(pieces));
   };
+  const addDamper = (lineId: string, strand: number) => hangDampers([{ lineId, strand }]);
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
   const choose = (piece: RegisterPiece, consent?: string) => {
     const edits = use ? choosePieceEdits(rig, use, piece.facts) : [];
@@ -182,7 +192,7 @@ function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 
     if (route) lay(draftEdits(rig, route));
     dispatch(routeEnded());
   };
-  return { notice, setNotice, apply, addDamper, use, choose, setChoosing, lay, endRoute };
+  return { notice, setNotice, apply, addDamper, hangDampers, use, choose, setChoosing, lay, endRoute };
 }
 
 /** All but the head of the page: the sheet live, what stands round it from the calmer copy. */
@@ -190,7 +200,10 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
   const selectedPlaceId = useAppSelector((state) => state.planner.selectedPlaceId);
   const locked = useAppSelector((state) => state.planner.locked);
   const [laying, setLaying] = useState(false);
-  const { notice, setNotice, apply, addDamper, use, choose, setChoosing, lay, endRoute } = useWorkplaceActs(rig, { pieces, team });
+  const { notice, setNotice, apply, addDamper, hangDampers, use, choose, setChoosing, lay, endRoute } = useWorkplaceActs(rig, {
+    pieces,
+    team,
+  });
   const shared = { rig, pieces, apply };
   const layLayout = () => setLaying(true);
   return (
@@ -202,7 +215,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
         subject={subject}
         apply={apply}
         choosePiece={setChoosing}
-        addDamper={addDamper}
+        hangDampers={hangDampers}
         locked={locked !== undefined}
         selectedPlaceId={selectedPlaceId}
         panels={{

@@ -4,6 +4,7 @@ import { useAppDispatch } from '../store.ts';
 import { placeSelected } from './draft/planner-slice.ts';
 import { Unlocked } from './draft/Unlocked.tsx';
 import { FindingsPanel } from './findings/FindingsPanel.tsx';
+import type { Leg } from './findings/finding-groups.ts';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
 const TagMeaning = lazy(async () => ({ default: (await import('./findings/TagMeaning.tsx')).TagMeaning }));
@@ -28,7 +29,7 @@ export interface SidePanelsProps {
   readonly subject: Case;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
   readonly choosePiece: (useId: string) => void;
-  readonly addDamper: (lineId: string, strand: number) => void;
+  readonly hangDampers: (legs: readonly Leg[]) => void;
   readonly locked: boolean;
   /** The place that is looked at, and whether somebody chose it. */
   readonly place: PlaceReport | undefined;
@@ -81,7 +82,7 @@ export function SidePanels(props: SidePanelsProps) {
   );
 }
 
-function FindingsTab({ report, subject, apply, choosePiece, addDamper, place, isChosen, select, show, fillIn }: SidePanelsProps) {
+function FindingsTab({ report, subject, apply, choosePiece, hangDampers, place, isChosen, select, show, fillIn }: SidePanelsProps) {
   const dispatch = useAppDispatch();
   return (
     <>
@@ -90,7 +91,7 @@ function FindingsTab({ report, subject, apply, choosePiece, addDamper, place, is
         here={isChosen ? place : undefined}
         apply={apply}
         choosePiece={choosePiece}
-        addDamper={addDamper}
+        hangDampers={hangDampers}
         show={show}
         fillIn={fillIn}
         leave={() => dispatch(placeSelected(undefined))}

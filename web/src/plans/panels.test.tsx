@@ -48,7 +48,8 @@ describe('findings', () => {
       done,
       apply: (edits: readonly Edit[]) => void done.edits.push(...edits),
       choosePiece: (id: string) => void done.chosen.push(id),
-      addDamper: (line: string, strand: number) => void done.dampers.push(`${line}.${strand}`),
+      hangDampers: (legs: readonly { lineId: string; strand: number }[]) =>
+        void done.dampers.push(...legs.map(({ lineId, strand }) => `${lineId}.${strand}`)),
       show: () => undefined,
       fillIn: ({ code }: { readonly code: string }) => void done.filled.push(code),
     };

@@ -3,7 +3,9 @@ import { Link } from 'react-router';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';
+import { groupedFindings, type Leg } from './finding-groups.ts';
 import { findingsAbout } from './findings-at.ts';
+import { GroupItem } from './GroupItem.tsx';
 
 interface FindingsPanelProps extends FindingActions {
   readonly report: Report;
@@ -15,7 +17,7 @@ interface FindingsPanelProps extends FindingActions {
 interface FindingActions {
   readonly apply: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
-  readonly addDamper: (lineId: string, strand: number) => void;
+  readonly hangDampers: (legs: readonly Leg[]) => void;
   readonly show: (finding: Finding) => void;
   /** Opens where what a question lacks is filled in. */
   readonly fillIn: (finding: Finding) => void;
@@ -54,9 +56,17 @@ function FindingLists({ findings, ...actions }: FindingActions & { readonly find
   return (
     <>
       <ul>
-        {told.map((finding) => (
-          <FindingItem key={finding.id} finding={finding} {...actions} />
-        ))}
+        {groupedFindings(told).map((entry) =>
+          'act' in entry ? (
+            <GroupItem key={entry.act} group={entry} hangDampers={actions.hangDampers}>
+              {entry.findings.map((finding) => (
+                <FindingItem key={finding.id} finding={finding} {...actions} />
+              ))}
+            </GroupItem>
+          ) : (
+            <FindingItem key={entry.id} finding={entry} {...actions} />
+          ),
+        )}
       </ul>
       {asked.length > 0 && (
         <section aria-label="To look at before tension comes on" className="stitched pt-2.5">
@@ -73,7 +83,7 @@ function FindingLists({ findings, ...actions }: FindingActions & { readonly find
 }
 
 /** A question that only somebody on the spot can answer: one line, two answers, and what else would settle it. */
-function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingActions & { readonly finding: Finding }) {
+function QuestionItem({ finding, apply, choosePiece, hangDampers, show }: FindingActions & { readonly finding: Finding }) {
   const { text } = useFigures();
   const { title, why } = wordsOf(finding);
   const answer = (given: 'yes' | 'no') => () => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: given }]);
@@ -86,7 +96,7 @@ function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingA
         </button>
         <div className="flex flex-wrap gap-2 empty:hidden">
           {finding.fixes.map((fix) => (
-            <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />
+            <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} hangDampers={hangDampers} />
           ))}
         </div>
       </div>
@@ -102,7 +112,7 @@ function QuestionItem({ finding, apply, choosePiece, addDamper, show }: FindingA
   );
 }
 
-function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: FindingActions & { readonly finding: Finding }) {
+function FindingItem({ finding, apply, choosePiece, hangDampers, show, fillIn }: FindingActions & { readonly finding: Finding }) {
   const { text, figure } = useFigures();
   const severity = counted(finding);
   const { title, detail, why } = wordsOf(finding);
@@ -124,7 +134,7 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: F
         <p className="text-[15px] text-quiet">{why}</p>
         <div className="flex flex-wrap gap-2 pt-1.5 empty:hidden">
           {finding.fixes.map((fix) => (
-            <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} addDamper={addDamper} />
+            <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} hangDampers={hangDampers} />
           ))}
           {finding.undecided && finding.fixes.length === 0 && (
             <button type="button" className="action" onClick={() => fillIn(finding)}>
@@ -137,7 +147,7 @@ function FindingItem({ finding, apply, choosePiece, addDamper, show, fillIn }: F
   );
 }
 
-function FixButton({ fix, apply, choosePiece, addDamper }: { readonly fix: Fix } & Omit<FindingActions, 'show' | 'fillIn'>) {
+function FixButton({ fix, apply, choosePiece, hangDampers }: { readonly fix: Fix } & Omit<FindingActions, 'show' | 'fillIn'>) {
   if (fix.kind === 'open-piece')
     return (
       <Link className="action" to={`/gear/${fix.gearId}/edit`}>
@@ -147,7 +157,7 @@ function FixButton({ fix, apply, choosePiece, addDamper }: { readonly fix: Fix }
   const act = () => {
     if (fix.kind === 'edits') apply(fix.edits);
     else if (fix.kind === 'choose-piece') choosePiece(fix.useId);
-    else addDamper(fix.lineId, fix.strand);
+    else hangDampers([fix]);
   };
   return (
     <button type="button" className="action" onClick={act}>

@@ -80,7 +80,7 @@ describe('the panels of a rig of several lines', () => {
   it('keep the questions together, apart from what was found', async () => {
     const apply = vi.fn<(edits: readonly Edit[]) => void>();
     const box = await render(
-      <FindingsPanel report={judge(two)} apply={apply} choosePiece={vi.fn()} addDamper={vi.fn()} show={vi.fn()} fillIn={vi.fn()} />,
+      <FindingsPanel report={judge(two)} apply={apply} choosePiece={vi.fn()} hangDampers={vi.fn()} show={vi.fn()} fillIn={vi.fn()} />,
     );
     const asked = box.querySelector<HTMLElement>('[aria-label="To look at before tension comes on"]');
     if (!asked) throw new Error('no questions');
