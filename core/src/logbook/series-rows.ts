@@ -46,6 +46,10 @@ interface Settings {
 const NAMED = 50;
 /** More than any rig of people and vehicles carries, N. */
 const MOST_N = 2_000_000;
+/** A recording is no longer, s: thirty days. */
+const MOST_S = 30 * 86_400;
+/** No load is hauled further in one recording, m. */
+const MOST_M = 10_000;
 /** A time without readings is a gap from so many mean steps, and never shorter than this, s. */
 const GAP_STEPS = 10;
 const GAP_S = 2;
@@ -54,7 +58,7 @@ const SPIKE_N = 5000;
 
 /**
  * Reads the rows of a recorder's file one after the other, in memory that does not grow with them. What is no reading is refused by its
- * line: no number, a time that runs backwards, a tension beyond 2,000 kN. Nothing else is left out or altered: a repeated time counts, a
+ * line: no number, a time that runs backwards or is more than 30 days after the first, a tension beyond 2,000 kN, a distance beyond 10 km. Nothing else is left out or altered: a repeated time counts, a
  * negative tension (a gauge that is not at zero) stays what it is, a spike counts unless a person says that it is none.
  */
 export function seriesRows({ columns, leavesOutSpikes, seen }: Settings): SeriesRows {
@@ -110,6 +114,7 @@ export function seriesRows({ columns, leavesOutSpikes, seen }: Settings): Series
       if (Number.isNaN(firstS)) firstS = reading.at;
       const s = reading.at - firstS;
       if (s < lastS) return refuse(line, `its time, ${seconds(s)} s after the first, runs behind the row before it, ${seconds(lastS)} s`);
+      if (s > MOST_S) return refuse(line, `its time, ${seconds(s)} s after the first, is beyond the 30 days that are taken`);
       pause(s);
       lastS = s;
       settle(reading.n);
@@ -141,13 +146,14 @@ interface RowReading {
 function readRow(cells: readonly string[], columns: SeriesColumns): RowReading | string {
   const { time, timeS, tension, tensionN, travel, travelM = 1, decimal } = columns;
   const at = timeOf(cells[time] ?? '', timeS, decimal);
-  if (Number.isNaN(at)) return `“${short(cells[time])}” is not a time`;
+  if (!Number.isFinite(at)) return `“${short(cells[time])}” is not a time`;
   const n = seriesNumber(cells[tension] ?? '', decimal) * tensionN;
   if (Number.isNaN(n)) return `“${short(cells[tension])}” is not a tension`;
   if (Math.abs(n) > MOST_N) return `${Math.round(n / 1000)} kN is beyond the 2,000 kN that are taken`;
   if (travel === undefined) return { at, n, m: undefined };
   const m = seriesNumber(cells[travel] ?? '', decimal) * travelM;
-  return Number.isNaN(m) ? `“${short(cells[travel])}” is not a distance` : { at, n, m };
+  if (Number.isNaN(m)) return `“${short(cells[travel])}” is not a distance`;
+  return Math.abs(m) > MOST_M ? `“${short(cells[travel])}” is beyond the 10 km that are taken` : { at, n, m };
 }
 
 const timeOf = (cell: string, unit: SeriesColumns['timeS'], decimal: SeriesColumns['decimal']): number =>

@@ -143,6 +143,31 @@ describe('the rows of a recorder’s file', () => {
     ]);
     expect(summary.refusedCount).toBe(4);
   });
+  it('are not taken beyond any recording: times without end, thirty days, ten kilometres', () => {
+    const days = 30 * 86_400;
+    const { seen, summary } = run([
+      [5, 1],
+      [days + 5, 2],
+      [days + 5.1, 3],
+      ['1e400', 4],
+      ['-1e400', 4],
+    ]);
+    expect(seen.map(([timeS]) => timeS)).toEqual([0, days]);
+    expect(summary.refused).toEqual([
+      { line: 4, why: `its time, ${days + 0.1} s after the first, is beyond the 30 days that are taken` },
+      { line: 5, why: '“1e400” is not a time' },
+      { line: 6, why: '“-1e400” is not a time' },
+    ]);
+    const far: string[] = [];
+    const reader = seriesRows({
+      columns: { ...PLAIN, travel: 2 },
+      leavesOutSpikes: false,
+      seen: (_s, _n, travelM) => far.push(String(travelM)),
+    });
+    for (const [index, metres] of ['10000', '10001', '-10000', '1e400'].entries()) reader.push([String(index), '1', metres], index + 2);
+    expect(reader.end().refused.map(({ line }) => line)).toEqual([3, 5]);
+    expect(far).toEqual(['10000', '-10000']);
+  });
   it('name the first fifty that are refused, and count the rest', () => {
     const { summary } = run(Array.from({ length: 60 }, (_, row) => [row, 'x']));
     expect([summary.refused.length, summary.refusedCount, summary.rows, summary.peakN]).toEqual([50, 60, 0, 0]);

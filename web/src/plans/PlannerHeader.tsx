@@ -154,7 +154,7 @@ function howWeak({ stopRatio, wllN, worst = {} }: PlaceReport, figure: ReturnTyp
 function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
   return (
     <p
-      className={`flex min-w-28 items-center justify-center gap-2 px-3 font-head text-[23px] font-bold tracking-wide uppercase ${verdictColours[verdict]}`}
+      className={`flex min-w-28 items-center justify-center gap-2 px-3 font-head text-[23px] max-[760px]:min-w-0 max-[760px]:px-2 max-[760px]:text-[19px] font-bold tracking-wide uppercase ${verdictColours[verdict]}`}
     >
       <VerdictShape verdict={verdict} />
       {verdictWords[verdict]}
