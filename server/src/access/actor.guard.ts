@@ -19,7 +19,7 @@ export class ActorGuard implements CanActivate {
     const access = this.reflector.getAllAndOverride<Access | undefined>(ACCESS, [context.getHandler(), context.getClass()]);
     if (access?.kind === 'open') return true;
     if (access === undefined)
-      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'Nobody has decided who may use this address.' });
+      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'No rule says who may use this address, so nobody may.' });
     const request = context.switchToHttp().getRequest<Request & WithActor>();
     const actor = await this.resolver.resolve(request);
     if (!may(actor.role, access.capability))

@@ -56,7 +56,7 @@ export function pastInspection(piece: GearView, past: PastInspection): Inspectio
     kind: 'calendar',
     on,
     sheetVersion: 0,
-    answers: { points, measures, notes: isWorn && soft && fails === undefined ? { [soft.id]: 'a little, to be watched' } : {} },
+    answers: { points, measures, notes: isWorn && soft && fails === undefined ? { [soft.id]: 'a little; keep an eye on it' } : {} },
     grade: grade ?? (isWorn && soft ? 'B' : 'A'),
     nextDue,
     ...(note !== undefined && { note }),

@@ -225,7 +225,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
             </p>
           ) : (
             <p aria-live="polite" className="min-w-0 flex-1 text-[15px]">
-              {settled ? found : (outcome.open[0] ?? `The findings speak for grade ${outcome.proposed.grade}.`)}
+              {settled ? found : (outcome.open[0] ?? `These answers make it grade ${outcome.proposed.grade}.`)}
             </p>
           )}
           {settled ? (

@@ -98,7 +98,7 @@ function SheetEditor({ kind, newest }: { readonly kind: GearClass; readonly newe
       </p>
       <fieldset disabled={!editable} className="disabled:opacity-100">
         <div className="w-48 pt-3">
-          <Labelled label="Every so many months">
+          <Labelled label="Months between inspections">
             <input inputMode="numeric" {...register('everyMonths')} />
           </Labelled>
         </div>

@@ -53,8 +53,8 @@ describe('an inspection sheet', () => {
 
   it('is not sent with a number that is none', async () => {
     const user = await open();
-    await user.clear(screen.getByLabelText('Every so many months'));
-    await user.type(screen.getByLabelText('Every so many months'), 'often');
+    await user.clear(screen.getByLabelText('Months between inspections'));
+    await user.type(screen.getByLabelText('Months between inspections'), 'often');
     await user.click(screen.getByRole('button', { name: 'Save version 1' }));
     expect((await screen.findByRole('alert')).textContent).toBe('Months from one inspection to the next: “often” is not a number.');
     expect(server.sent).toEqual([]);

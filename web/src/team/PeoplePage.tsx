@@ -80,7 +80,7 @@ function PersonRow({ person }: { readonly person: PersonListed }) {
           {may('people.write') && !left && <InviteButton person={person} />}
           {may('people.write') && (
             <button type="button" className="action" onClick={() => set({ left: !left })}>
-              {left ? 'Has come back' : 'Has left'}
+              {left ? 'Back in the team' : 'Left the team'}
             </button>
           )}
         </span>

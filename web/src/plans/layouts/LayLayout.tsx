@@ -59,7 +59,7 @@ export function LayLayout({ rig, pieces, today, apply, close }: LayLayoutProps) 
                 {bodiesOfLayout(layout).map((wanted) => (
                   <Choice
                     key={wanted.id}
-                    label={wanted.isLoad ? 'Is to move' : `Takes the place of ${wanted.label}`}
+                    label={wanted.isLoad ? 'Which vehicle is to be moved?' : `Which is your ${wanted.label}?`}
                     value={assignment[wanted.id] ?? ''}
                     options={['', ...rig.bodies.filter((body) => mayStandFor(body, wanted)).map(({ id }) => id)]}
                     words={(id) => rig.bodies.find((body) => body.id === id)?.label ?? 'a new one'}

@@ -6,6 +6,6 @@ export const softShackleDoesNotPass = fitRule({
   needs: ['use.piece', 'gear.ropeDiameterM', 'gear.boreDiameterM', 'gear.eyeDiameterM'],
   asks: 'Does the soft shackle pass through the hole?',
   kind: 'soft-shackle-through-bore',
-  inner: 'both strands',
+  inner: 'doubled rope',
   opening: 'hole',
 });
