@@ -232,6 +232,8 @@ describe('bringing a register in', () => {
       { encoding: 'klingon' },
       { dayOrder: 'year-first' },
       { meanings: [{ about: 'weather', word: 'x', meaning: 'y' }] },
+      { meanings: [{ about: 'class', word: 'x', meaning: 'hammock' }] },
+      { meanings: [{ about: 'state', word: 'x', meaning: '' }] },
       { mends: [{ row: 0, column: 'tag', text: 'x' }] },
       { mends: [{ row: 2, column: 'tag', text: 'x'.repeat(2001) }] },
     ])

@@ -13,13 +13,13 @@ import {
   type WordMeaning,
   writeRegisterRow,
 } from '@wainrope/contract';
-import { canonicalJson } from '@wainrope/core';
+import { canonicalJson, gearClassNames, gearStates, grades } from '@wainrope/core';
 import { stringify } from 'csv-stringify/sync';
 import type { Actor } from '../../actor/actor.ts';
 import { AuditTrail } from '../../audit/audit-trail.ts';
 import { Clock } from '../../clock/clock.ts';
 import { TeamDatabase, type TeamTransaction } from '../../database/team-database.ts';
-import { conflict, invalid } from '../../http/problem.ts';
+import { conflict, type FieldFault, invalid } from '../../http/problem.ts';
 import { Forecasts } from '../../sheets/forecasts.ts';
 import { TeamRepository } from '../../team/team.repository.ts';
 import { type Asked, Tasks } from '../../threads/tasks.ts';
@@ -137,6 +137,8 @@ export class RegisterImportService {
     { contentBase64, columns, encoding, dayOrder, meanings = [], mends }: ImportRequest,
     run: Run,
   ): Promise<ReadRegister> {
+    const unknown = meaningFaults(meanings);
+    if (unknown.length > 0) throw invalid(unknown);
     const settings = await this.database.inTeam(actor.teamId, async (trx) => ({
       decimal: (await this.teams.team(trx)).decimal_mark,
       tonOfMaker: await this.repository.tonOfMaker(trx),
@@ -276,6 +278,20 @@ function chosenRows(planned: readonly PlannedRow[], rows: readonly number[]): re
   if (chosen.length !== wanted.size) throw invalid([{ path: 'rows', message: 'A chosen row is not in this file.' }]);
   return chosen;
 }
+
+/** What a word can mean; for a grade also that no inspection is to count. */
+const MEANINGS: { readonly [A in WordMeaning['about']]: readonly string[] } = {
+  class: gearClassNames,
+  state: gearStates,
+  grade: [...grades, ''],
+};
+
+const meaningFaults = (meanings: readonly WordMeaning[]): readonly FieldFault[] =>
+  meanings.flatMap(({ about, word, meaning }, index) =>
+    MEANINGS[about].includes(meaning)
+      ? []
+      : [{ path: `meanings[${index}].meaning`, message: `“${word}” cannot mean “${meaning}”: it is no ${about} that is known here.` }],
+  );
 
 /** The last word of each, as the words of a file are looked up. */
 const oncePerWord = (meanings: readonly WordMeaning[]): readonly WordMeaning[] => [
