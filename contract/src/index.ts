@@ -49,21 +49,6 @@ export {
 } from './gear/gear.dto.ts';
 export { attributeFaults, gearFactsOf } from './gear/gear-facts-of.ts';
 export {
-  CellMend,
-  ColumnChoice,
-  type FileEncoding,
-  fileEncodings,
-  IMPORT_MAX_ROWS,
-  ImportCommit,
-  ImportFault,
-  ImportPreview,
-  ImportQuestion,
-  ImportRequest,
-  ImportResult,
-  ImportRowView,
-  WordMeaning,
-} from './gear/import.dto.ts';
-export {
   CounterCorrection,
   counters,
   DefectClose,
@@ -209,6 +194,21 @@ export { Problem, ProblemFault } from './problem.ts';
 export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
 export { exportColumns, registerColumns } from './register/columns.ts';
 export { guardCell, unguardCell } from './register/guard-cell.ts';
+export {
+  CellMend,
+  ColumnChoice,
+  type FileEncoding,
+  fileEncodings,
+  IMPORT_MAX_ROWS,
+  ImportCommit,
+  ImportFault,
+  ImportPreview,
+  ImportQuestion,
+  ImportRequest,
+  ImportResult,
+  ImportRowView,
+  WordMeaning,
+} from './register/import.dto.ts';
 export { readRegisterRow, saidIn, type UntaggedRow } from './register/read-row.ts';
 export { type RecognisedHeading, recogniseHeading } from './register/recognise-heading.ts';
 export type { AskedAbout, CellFault, Cells, ReadRowSettings, RegisterRow, RowQuestion } from './register/register-row.ts';

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, ValidateNested } from 'class-validator';
-import { type AskedAbout, askedAbout } from '../register/register-row.ts';
+import { type AskedAbout, askedAbout } from './register-row.ts';
 
 /** Largest register file, bytes as base64 text: about 6 MB of file. */
 export const IMPORT_MAX_BASE64 = 8_000_000;
