@@ -13,7 +13,7 @@ export class FirstStepsRepository {
         exists (select 1 from gear where kit_id is not null and state <> 'retired') as kit,
         exists (select 1 from vehicle) as vehicle,
         exists (select 1 from plan) as plan,
-        first_steps_away as "putAway"
+        coalesce(first_steps_away, false) as "putAway"
       from team`.execute(trx);
     const [steps] = rows;
     if (!steps) throw new Error('Broken invariant: a team has no row');

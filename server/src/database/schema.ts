@@ -19,7 +19,7 @@ export interface TeamTable {
   name: string;
   decimal_mark: '.' | ',';
   demo: string | null;
-  first_steps_away: ColumnType<boolean, boolean | undefined, boolean>;
+  first_steps_away: ColumnType<boolean | null, boolean | undefined, boolean>;
   created_at: GeneratedAlways<Date>;
 }
 
