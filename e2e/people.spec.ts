@@ -88,7 +88,7 @@ test('a session that ends while somebody types is taken up over the page; what w
   await page.getByLabel('Name', { exact: true }).fill('Typed before the session ended');
   await page.request.delete('/api/v1/session');
   await page.getByLabel('Tag', { exact: true }).fill('SS-ENDED');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('heading', { name: 'Your session has ended' })).toBeVisible();
   await dialog.getByRole('button', { name: /Isla Wrenfell/ }).click();
