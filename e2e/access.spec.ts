@@ -24,13 +24,13 @@ test('adding a piece: a mark is shown back as understood while it is typed, and 
   await page.getByRole('textbox', { name: 'Mark 1' }).fill('MBS 31 700 lb');
   await expect(page.getByText('Understood: 141.0 kN, breaking strength')).toBeVisible();
   await page.getByLabel('Rope diameter').fill('twelve');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('“twelve” is not understood')).toBeVisible();
   await page.getByLabel('Rope diameter').fill('11/16 in');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('The tag SS-01 is already on another piece; choose a free one.', { exact: true })).toBeVisible();
   await page.getByLabel('Tag').fill('SS-E2E');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Soft shackle' })).toBeVisible();
   await expect(page.getByText('17.5 mm')).toBeVisible();
 });
