@@ -25,7 +25,7 @@ test('a gear list comes in as it is kept: what is open is asked once, a slip men
   await slip.fill('3 t');
   await slip.press('Enter');
   await expect(slip).toBeHidden();
-  await page.getByRole('button', { name: 'guessed 1' }).click();
+  await page.getByRole('button', { name: 'class by its words 2' }).click();
   await expect(page.getByText('taken for: Tree strap')).toBeVisible();
   await page.getByRole('button', { name: 'no pieces 1' }).click();
   await expect(page.getByText('A total, not a piece.')).toBeVisible();

@@ -213,6 +213,7 @@ export { readRegisterRow, saidIn, type UntaggedRow } from './register/read-row.t
 export { type RecognisedHeading, recogniseHeading } from './register/recognise-heading.ts';
 export type { AskedAbout, CellFault, Cells, ReadRowSettings, RegisterRow, RowQuestion } from './register/register-row.ts';
 export { broadWords } from './register/row-class.ts';
+export { LONGEST_NOTE } from './register/single-columns.ts';
 export { meaningKey, plainWord } from './register/word-meanings.ts';
 export { writeRegisterRow } from './register/write-row.ts';
 export { TaskQuery, TaskView } from './tasks/task.dto.ts';

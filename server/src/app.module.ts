@@ -26,6 +26,7 @@ import { GearRepository } from './gear/gear.repository.ts';
 import { GearService } from './gear/gear.service.ts';
 import { FileWordRepository } from './gear/import/file-word.repository.ts';
 import { RegisterFiguresRepository } from './gear/import/register-figures.repository.ts';
+import { RegisterImportRepository } from './gear/import/register-import.repository.ts';
 import { RegisterImportService } from './gear/import/register-import.service.ts';
 import { HealthController } from './health/health.controller.ts';
 import { Metrics } from './health/metrics.ts';
@@ -153,6 +154,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     GearService,
     FileWordRepository,
     RegisterFiguresRepository,
+    RegisterImportRepository,
     RegisterImportService,
     InspectionRepository,
     InspectionService,

@@ -5,7 +5,7 @@ import { markColumns } from './mark-columns.ts';
 import type { ColumnsOf, FullRow, RegisterColumn, RowReader } from './register-row.ts';
 import { classOfRow } from './row-class.ts';
 import { quantityColumns } from './row-quantity.ts';
-import { inOneCell, inWords, onADate, onADay, shortWords } from './single-columns.ts';
+import { inOneCell, inWords, LONGEST_NOTE, onADate, onADay, shortWords } from './single-columns.ts';
 import { meaningKey, plainWord } from './word-meanings.ts';
 
 /**
@@ -31,7 +31,7 @@ export const partsOfRow: { readonly [P in keyof FullRow]: ColumnsOf<FullRow[P]> 
     count === 0 ? undefined : String(count),
   ),
   renewedUntil: onADay({ key: 'renewed_until', label: 'Renewed until' }),
-  note: inWords(2000, { key: 'note', label: 'Note' }),
+  note: inWords(LONGEST_NOTE, { key: 'note', label: 'Note' }),
   marks: markColumns,
   attributes: attributesInColumns,
 };

@@ -70,6 +70,7 @@ function without({ cell, keep, say }: RowReader): undefined {
     const text = cell(key);
     if (text !== undefined) keep(key, text);
   }
-  if (cell(INSPECTED.key) !== undefined || cell(GRADE.key) !== undefined) say('No inspection counts: its day or its grade is missing');
+  if (cell(INSPECTED.key) !== undefined || cell(GRADE.key) !== undefined)
+    say('Counts as never inspected: the day or the grade of the inspection is missing');
   return undefined;
 }

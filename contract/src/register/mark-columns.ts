@@ -3,7 +3,7 @@ import { isBare, oneOf, withUnit } from './one-of.ts';
 import type { ColumnsOf, RegisterColumn, RowReader } from './register-row.ts';
 
 /** How many marks a row of the file can carry. */
-export const MARKS_IN_FILE = 4;
+const MARKS_IN_FILE = 4;
 
 const numbered: readonly RegisterColumn[] = Array.from({ length: MARKS_IN_FILE }, (_, index) => index + 1).flatMap((no) => [
   { key: `mark_${no}`, label: `Mark ${no}` },

@@ -3,6 +3,7 @@ import { filled } from '../every-field.ts';
 import { partsOfRow, registerColumns } from './columns.ts';
 import type { CellFault, Cells, ReadRowSettings, RegisterRow, RowQuestion, RowReader } from './register-row.ts';
 import { quantityOf } from './row-quantity.ts';
+import { LONGEST_NOTE } from './single-columns.ts';
 
 /** A row without a tag is complete but for that; it is given one when it is brought in. */
 export type UntaggedRow = Omit<RegisterRow, 'tag'> & { readonly tag?: string };
@@ -69,9 +70,6 @@ export function readRegisterRow(cells: Cells, settings: ReadRowSettings): ReadRo
 }
 
 const labelOf = (column: string): string => registerColumns.find(({ key }) => key === column)?.label ?? column;
-
-/** Longest note, characters. */
-const LONGEST_NOTE = 2000;
 
 function withKept(row: UntaggedRow, kept: readonly string[], { refuse }: RowReader): UntaggedRow | undefined {
   if (kept.length === 0) return row;

@@ -75,7 +75,7 @@ export interface RowReader {
   readonly cell: (column: string) => string | undefined;
   readonly refuse: (column: string, message: string) => undefined;
   readonly ask: (question: RowQuestion) => undefined;
-  /** The class is a guess by the words of the row. */
+  /** The class is taken from the words of the row, by the trade's use or by what the team has said of them. */
   readonly guess: (kind: GearClass) => void;
   /** Tells what was read otherwise than it is written. */
   readonly say: (words: string) => void;

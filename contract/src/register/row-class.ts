@@ -23,9 +23,12 @@ const spaced = (text: string): string =>
     .toLowerCase()
     .replace(/[\s_-]+/g, ' ');
 
-function meaningOf({ settings }: RowReader, text: string | undefined): GearClass | undefined {
+/** What somebody of the team has said of a word. It is shown like a guess, so that one row can be of another class all the same. */
+function meaningOf({ settings, guess }: RowReader, text: string | undefined): GearClass | undefined {
   const meaning = text === undefined ? undefined : settings.meanings?.get(meaningKey('class', text));
-  return gearClassNames.find((kind) => kind === meaning);
+  const found = gearClassNames.find((kind) => kind === meaning);
+  if (found) guess(found);
+  return found;
 }
 
 type Told = Exclude<RecognisedClass, { readonly kind: 'unknown' }>;

@@ -1,7 +1,7 @@
 import type { RegisterColumn, RowReader } from './register-row.ts';
 
 /** How many pieces one row may stand for. */
-export const MOST_OF_A_ROW = 200;
+const MOST_OF_A_ROW = 200;
 
 const QUANTITY: RegisterColumn = { key: 'quantity', label: 'Quantity', readOnly: true };
 

@@ -1,6 +1,9 @@
 import { firstDay, type ParsedDate, parseDate } from '@wainrope/core';
 import type { ColumnsOf, RowReader } from './register-row.ts';
 
+/** Longest note, characters. */
+export const LONGEST_NOTE = 2000;
+
 interface Heading {
   readonly key: string;
   readonly label: string;

@@ -23,3 +23,11 @@ export function pageOf<T>(
   const last = shown.at(-1);
   return { shown, ...(rows.length > limit && last !== undefined && { next: keyOf(last) }) };
 }
+
+/** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
+const CHUNK = 500;
+
+/** Entries in parts that one statement can take. */
+export function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
+  return Array.from({ length: Math.ceil(entries.length / CHUNK) }, (_, index) => entries.slice(index * CHUNK, (index + 1) * CHUNK));
+}

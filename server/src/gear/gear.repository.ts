@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { DueFacts, GearView, PieceAway } from '@wainrope/contract';
 import {
@@ -15,7 +14,7 @@ import {
 import { type Insertable, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { Clock } from '../clock/clock.ts';
-import { gathered, given } from '../database/rows.ts';
+import { chunks, gathered, given } from '../database/rows.ts';
 import type { GearTable } from '../database/schema.ts';
 import type { TeamTransaction } from '../database/team-database.ts';
 import { TeamRepository } from '../team/team.repository.ts';
@@ -25,14 +24,6 @@ import { type GearRow, gearView, type InspectionRow, markRows } from './gear.map
 
 /** Every column that what a person enters goes into. */
 export type GearColumns = Required<Omit<Insertable<GearTable>, 'team_id' | 'gear_id' | 'row_version' | 'facts_revision' | 'changed_by'>>;
-
-export interface NewInspection {
-  readonly gearId: string;
-  readonly on: string;
-  readonly grade: string;
-  readonly nextDue?: string;
-  readonly by?: string;
-}
 
 /** What tells when a piece wants inspecting. */
 export type PieceDues = DueFacts & Pick<GearView, 'tag' | 'name' | 'kitId'>;
@@ -44,13 +35,6 @@ const COUNTING_PULLS = gearClassNames.filter((kind) => gearClasses[kind].carries
 
 /** The pace of a rope is that of so many days. */
 const YEAR = 365;
-
-/** Rows a statement; PostgreSQL takes at most 65,535 parameters. */
-const CHUNK = 500;
-
-function chunks<T>(entries: readonly T[]): readonly (readonly T[])[] {
-  return Array.from({ length: Math.ceil(entries.length / CHUNK) }, (_, index) => entries.slice(index * CHUNK, (index + 1) * CHUNK));
-}
 
 @Injectable()
 export class GearRepository {
@@ -116,11 +100,6 @@ export class GearRepository {
       .having(sql<boolean>`min(confirmed_unit) = max(confirmed_unit)`)
       .execute();
     return new Map(rows.map(({ maker, unit }) => [maker, unit]));
-  }
-
-  /** Every tag with the class that it is of, in one order. */
-  async everyTag(trx: TeamTransaction): Promise<readonly { readonly tag: string; readonly kind: string }[]> {
-    return trx.selectFrom('gear').select(['tag', 'kind']).orderBy('tag_key').execute();
   }
 
   async idOfTag(trx: TeamTransaction, tag: string): Promise<string | undefined> {
@@ -354,34 +333,6 @@ export class GearRepository {
       }))
       .where('gear_id', '=', before.gearId)
       .execute();
-  }
-
-  async addInspections(trx: TeamTransaction, actor: Actor, inspections: readonly NewInspection[]): Promise<void> {
-    for (const part of chunks(inspections)) {
-      await trx
-        .insertInto('inspection')
-        .values(
-          part.map(({ gearId, on, grade, nextDue, by }) => ({
-            team_id: actor.teamId,
-            inspection_id: randomUUID(),
-            gear_id: gearId,
-            inspected_on: on,
-            grade,
-            next_due_on: nextDue ?? null,
-            inspector: by ?? null,
-            kind: 'on-record',
-            counts: true,
-            sheet_version: null,
-            sheet: null,
-            answers: null,
-            proposed_grade: null,
-            note: null,
-            corrects: null,
-            recorded_by: actor.personId,
-          })),
-        )
-        .execute();
-    }
   }
 }
 

@@ -210,6 +210,7 @@ function NarrowCells({ piece, today, link }: CellProps) {
       </span>
       <span className="mt-1 flex gap-2 text-[15px] text-quiet">
         <span className="truncate">{whereWords(piece)}</span>
+        {gear.marks.some(isUnclear) && <span className="shrink-0 border-b-2 border-dashed border-signal">mark unclear</span>}
         <span className={`ml-auto shrink-0 ${inspection.due || gear.state !== 'in-use' ? 'font-semibold text-rust' : ''}`}>
           {gear.state === 'in-use' ? inspection.text : stateWords[gear.state]}
         </span>

@@ -151,8 +151,8 @@ function NoSubstitute({ ids, tagOf }: { readonly ids: readonly string[]; readonl
   if (first === undefined) return <p>Nothing in the register would do.</p>;
   return (
     <p className="flex flex-wrap items-center gap-2 pt-1">
-      Nothing is fit to go in now.{' '}
-      {ids.length === 1 ? `${tagOf(first)} would do once it is inspected` : `${ids.length} pieces would do once they are inspected`}:
+      Nothing is fit to go in now. {ids.length === 1 ? `${tagOf(first)} would do` : `${ids.length} pieces would do`} if an inspection finds{' '}
+      {ids.length === 1 ? 'it' : 'them'} in order (grade B or better):
       {ids.slice(0, SUBSTITUTES_SHOWN).map((id) => (
         <Link key={id} className="action" to={`/inspect?of=piece:${id}`}>
           Inspect {tagOf(id)}

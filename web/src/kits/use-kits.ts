@@ -1,5 +1,5 @@
 import { type KitDetail, wantsInspecting } from '@wainrope/contract';
-import { type KitPiece, type KitReadiness, kitReadiness, type Policy, pieceLimit, usualUse } from '@wainrope/core';
+import { type KitPiece, type KitReadiness, kitReadiness, type PieceLimit, type Policy, pieceLimit, usualUse } from '@wainrope/core';
 import { useMemo } from 'react';
 import { useListKitsQuery } from '../api/wainrope-api.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
@@ -10,23 +10,30 @@ export interface KitState {
   readonly readiness: KitReadiness;
 }
 
-export function kitPiece(piece: RegisterPiece, { today, policy }: { readonly today: string; readonly policy: Policy }): KitPiece {
-  const { gear, facts, limit } = piece;
-  const inspected = pieceLimit({ ...facts, inspection: { on: today, grade: 'B' } }, usualUse(facts.kind), {
-    policy,
-    asOf: today,
-    wet: false,
-  });
+interface ReadBy {
+  readonly today: string;
+  readonly policy: Policy;
+}
+
+export function kitPiece(piece: RegisterPiece, by: ReadBy): KitPiece {
+  const { gear, limit } = piece;
+  const due = wantsInspecting(gear, by.today);
   return {
     id: gear.gearId,
     kind: gear.kind,
     state: gear.state,
-    wllN: limit.kind === 'rated' ? limit.wllN : undefined,
-    inspectedWllN: inspected.kind === 'rated' ? inspected.wllN : undefined,
-    due: wantsInspecting(piece.gear, today),
+    wllN: workingN(limit),
+    inspectedWllN: workingN(due ? limitOnceInspected(piece, by) : limit),
+    due,
     away: gear.away !== undefined,
   };
 }
+
+const workingN = (limit: PieceLimit): number | undefined => (limit.kind === 'rated' ? limit.wllN : undefined);
+
+/** The limit of a piece that was inspected today and found in order, a little worn. */
+const limitOnceInspected = ({ facts }: RegisterPiece, { today, policy }: ReadBy): PieceLimit =>
+  pieceLimit({ ...facts, inspection: { on: today, grade: 'B' } }, usualUse(facts.kind), { policy, asOf: today, wet: false });
 
 /** Every kit with what lies in it and whether it is ready. */
 export function useKits() {

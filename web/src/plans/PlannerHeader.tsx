@@ -99,7 +99,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
       <VerdictBlock verdict={report.verdict} />
       <p className="min-w-0 px-3 py-1 leading-tight">
         {reason && (
-          <span className="line-clamp-2 text-[16px] font-semibold" data-reason>
+          <span className="block text-[16px] font-semibold" data-reason>
             {text(wordsOf(reason).title)}
           </span>
         )}

@@ -1,16 +1,5 @@
 import type { PlanView } from '@wainrope/contract';
-import {
-  type Case,
-  choosePieceEdits,
-  type Edit,
-  type GearFacts,
-  gearClasses,
-  gearIdsOf,
-  type Report,
-  type Rig,
-  usesOf,
-  withPieces,
-} from '@wainrope/core';
+import { type Case, choosePieceEdits, type Edit, type GearFacts, type Report, type Rig, usesOf, withPieces } from '@wainrope/core';
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
@@ -18,6 +7,7 @@ import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
+import { freeDampers, noDamperWords } from './dampers.ts';
 import { edited, routeEnded } from './draft/planner-slice.ts';
 import { draftEdits } from './draft/route-words.ts';
 import { HeldFollows, SheetPlanContext, useShownPlans } from './draft/shown-plans.ts';
@@ -138,23 +128,6 @@ interface WorkplaceProps {
   readonly report: Report;
   readonly facts: ReadonlyMap<string, GearFacts>;
   readonly register: Register;
-}
-
-/** Dampers of the register that this rig does not use yet. */
-function freeDampers(pieces: readonly RegisterPiece[], rig: Rig): readonly string[] {
-  const used = new Set(gearIdsOf(rig));
-  return pieces.flatMap(({ gear: { gearId, kind, state } }) =>
-    gearClasses[kind].damps && state === 'in-use' && !used.has(gearId) ? [gearId] : [],
-  );
-}
-
-/** Why none can be hung: there is none, none may be used, or all hang in this rig. */
-function noDamperWords(pieces: readonly RegisterPiece[]): string {
-  const dampers = pieces.filter(({ gear }) => gearClasses[gear.kind].damps && gear.state !== 'retired');
-  const make = 'A coat or a blanket will do: add it to the register as a damper.';
-  if (dampers.length === 0) return `There is no damper in the register. ${make}`;
-  if (dampers.every(({ gear }) => gear.state !== 'in-use')) return `Every damper in the register is in quarantine. ${make}`;
-  return `Every damper that may be used is in this rig already. ${make}`;
 }
 
 /** What can be done to the rig from round the sheet, each as edits. */

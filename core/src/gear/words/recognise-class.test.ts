@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type GearClass, gearClasses, gearClassNames } from '../classes/gear-classes.ts';
-import { classWords, openWords, otherThings } from './class-words.ts';
+import { classWords } from './class-words.ts';
+import { openWords, otherThings } from './open-words.ts';
 import { plainWords, recogniseClass } from './recognise-class.ts';
 
 const briefly = (text: string): string => {

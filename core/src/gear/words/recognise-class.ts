@@ -1,5 +1,6 @@
 import { type GearClass, gearClasses, gearClassNames } from '../classes/gear-classes.ts';
-import { belongings, classWords, type OpenWord, openWords, otherThings } from './class-words.ts';
+import { classWords } from './class-words.ts';
+import { belongings, type OpenWord, openWords, otherThings } from './open-words.ts';
 
 export type RecognisedClass =
   /** The words are a name of the class and nothing else. */

@@ -2,8 +2,10 @@ import {
   type GearView,
   type ImportFault,
   type ImportRowView,
+  LONGEST_NOTE,
   type RegisterRow,
   registerColumns,
+  saidIn,
   type UntaggedRow,
 } from '@wainrope/contract';
 import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
@@ -86,7 +88,7 @@ function plannedRow(line: ReadLine, register: Register): PlannedRow {
 type Head = Pick<ImportRowView, 'row' | 'tag' | 'tagIsMade' | 'name' | 'kind' | 'kindIsGuessed' | 'pieces' | 'understood'>;
 
 function headOf({ line, cells, row, guessed, pieces }: ReadLine): Head {
-  const [tag, name, kind] = [cells.tag?.trim(), row?.name ?? (cells.name?.trim() || cells.class?.trim()), row?.kind ?? guessed];
+  const [tag, name, kind] = [saidIn(cells.tag), row?.name ?? saidIn(cells.name) ?? saidIn(cells.class), row?.kind ?? guessed];
   return {
     row: line,
     understood: [],
@@ -126,7 +128,15 @@ function planned(head: Head, line: ReadLine, { rows, made }: Tagged, register: R
 
 type Held = (PlannedPiece & { readonly changes: readonly string[] }) | { readonly faults: readonly ImportFault[] };
 
-function heldAgainst(row: RegisterRow, { cells, guessed }: ReadLine, { byTag, whereabouts }: Register): Held {
+function heldAgainst(row: RegisterRow, line: ReadLine, register: Register): Held {
+  const held = mergedWith(row, line, register);
+  const note = 'faults' in held ? '' : (held.row.note ?? '');
+  if (note.length <= LONGEST_NOTE) return held;
+  const message = `With what has no place of its own the note has ${note.length} characters; at most ${LONGEST_NOTE} fit here.`;
+  return { faults: [{ column: 'note', message }] };
+}
+
+function mergedWith(row: RegisterRow, { cells, guessed }: ReadLine, { byTag, whereabouts }: Register): Held {
   const before = byTag.get(row.tag.toLowerCase());
   if (!before) return { row, inspectionIsNew: row.inspection !== undefined, changes: [] };
   const old = registerRowOf(before, whereabouts);
@@ -158,7 +168,7 @@ function tagFaults({ line, cells, pieces }: ReadLine, seen: Map<string, number>)
       seen.set(key, line);
       return [];
     }
-    return [{ column: 'tag', text: tag, message: `The tag stands already on line ${earlier}; give one of the two another.` }];
+    return [{ column: 'tag', text: tag, message: `Line ${earlier} has this tag already; give one of the two another.` }];
   });
 }
 

@@ -10,6 +10,7 @@ import {
   writeRegisterRow,
 } from '@wainrope/contract';
 import type { Mark } from '@wainrope/core';
+import { given } from '../../database/rows.ts';
 import type { Whereabouts } from '../../team/team.repository.ts';
 
 /** A piece of the register as a row of the file. */
@@ -49,7 +50,15 @@ export function mergeRegisterRow(before: RegisterRow, row: RegisterRow, cells: C
     attributes: sameKind ? { ...before.attributes, ...row.attributes } : row.attributes,
     overloadsSinceInspection: said('overloads_since_inspection') ? row.overloadsSinceInspection : before.overloadsSinceInspection,
     ...(inspection && { inspection }),
+    ...noteOf(before.note, row.note, said('note')),
   };
+}
+
+/** A note that stands in the file takes the place of the register's; what was only kept there goes behind it, once. */
+function noteOf(before: string | undefined, kept: string | undefined, isSaid: boolean): { readonly note?: string } {
+  if (kept === undefined || before === undefined) return given('note', kept ?? before);
+  if (isSaid) return { note: kept };
+  return { note: before.includes(kept) ? before : `${before}; ${kept}` };
 }
 
 /** What differs between two rows, in words. */

@@ -4,6 +4,7 @@ import {
   type Cells,
   type ColumnChoice,
   type FileEncoding,
+  IMPORT_MAX_ROWS,
   type ImportFault,
   meaningKey,
   type ReadRowSettings,
@@ -89,6 +90,11 @@ export function readRegister(input: ReadInput, tell: Tell): ReadOutcome {
     tell(index, rows.length);
     return readLine(row, settings);
   });
+  const pieces = lines.reduce((sum, line) => sum + (line.stands === 'piece' ? line.pieces : 0), 0);
+  if (pieces > IMPORT_MAX_ROWS) {
+    const message = `The file stands for ${pieces} pieces; at most ${IMPORT_MAX_ROWS} are brought in at once. Split it.`;
+    return { ok: false, faults: [{ path: 'contentBase64', message }], message };
+  }
   const tags = lines.flatMap(({ cells, pieces }) => tagsOf(cells, pieces).map((tag) => tag.toLowerCase()));
   const { encoding, separator, headingLine } = file;
   return {
@@ -167,7 +173,7 @@ function settingsOf(
     decimal,
     tonOfMaker,
     recognise,
-    isOwn: columns.every(({ heading, column }) => column === undefined || heading === column),
+    isOwn: isOwnFile(columns),
     units: Object.fromEntries(columns.flatMap(({ column, unit }) => (column && unit ? [[column, unit]] : []))),
     headings: Object.fromEntries(columns.flatMap(({ column, heading }) => (column && heading ? [[column, heading]] : []))),
     meanings: new Map(meanings.map(({ about, word, meaning }) => [meaningKey(about, word), meaning])),
@@ -178,6 +184,10 @@ function settingsOf(
     ...(order && { dayOrder: order }),
   };
 }
+
+/** Whether the headings are those that the register writes; a plain `class` or `name` anybody writes. */
+const isOwnFile = (columns: readonly ColumnChoice[]): boolean =>
+  columns.every(({ heading, column }) => column === undefined || heading === column) && columns.some(({ column }) => column?.includes('_'));
 
 /** Says what class a text names, its spelling mended; the same text is not looked at twice. */
 function recogniser(): (text: string) => RecognisedClass {
@@ -232,8 +242,9 @@ const textIn = (cells: Cells, column: string) => (cells[column]?.trim() ? { text
 /** From so many columns on a line with one cell filled is a heading within the list. */
 const COLUMNS_OF_A_LIST = 3;
 
-/** A total, a heading within the list, or the headings once more. */
-function whyAside({ cells, filled, isHeadings }: NamedRow): string | undefined {
+/** A total, a heading within the list, or the headings once more; nothing of which a person has said that it is a piece. */
+function whyAside({ cells, filled, isHeadings, classIsMended }: NamedRow): string | undefined {
+  if (classIsMended) return undefined;
   if (isHeadings) return 'The headings once more.';
   const [tag, kind, name] = [saidIn(cells.tag), saidIn(cells.class), saidIn(cells.name)];
   const said = [tag, kind, name].filter((text) => text !== undefined);

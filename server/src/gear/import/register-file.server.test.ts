@@ -110,6 +110,11 @@ describe('laying a row over what the register knows', () => {
       grade: 'C',
     });
   });
+  it('puts the file’s own note in the place of the register’s, and what was only kept there behind it, once', () => {
+    expect(mergeRegisterRow(known, { ...row, note: 'Red' }, { note: 'Red' }).note).toBe('Red');
+    expect(mergeRegisterRow(known, { ...row, note: 'Size: 3/4"' }, {}).note).toBe('frayed; Size: 3/4"');
+    expect(mergeRegisterRow({ ...known, note: 'frayed; Size: 3/4"' }, { ...row, note: 'Size: 3/4"' }, {}).note).toBe('frayed; Size: 3/4"');
+  });
   it('drops the sizes of another class', () => {
     expect(mergeRegisterRow(known, { ...row, kind: 'recovery-ring', attributes: { boreDiameterM: 0.03 } }, {}).attributes).toEqual({
       boreDiameterM: 0.03,

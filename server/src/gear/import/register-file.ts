@@ -23,8 +23,6 @@ const STATED_SEPARATOR = /^\uFEFF?"?sep=(.)"?[ \t]*\n/i;
 /** So many lines are looked at for the separator and the headings. */
 const LOOKED_AT = 30;
 
-const mendHeading = spellingOf(headingVocabulary);
-
 /** The separator that cuts some line near the top into the most cells. */
 function separatorOf(text: string): string {
   const lines = text.split('\n', LOOKED_AT).map((line) => line.replace(/"[^"]*"/g, ''));
@@ -91,11 +89,13 @@ interface Row {
 }
 
 /** How many cells of a line are headings that are known. */
-const knownIn = ({ record }: Row): number => record.filter((cell) => cell.trim() !== '' && recogniseHeading(cell, mendHeading)).length;
+const knownIn = ({ record }: Row, mend: (word: string) => string): number =>
+  record.filter((cell) => cell.trim() !== '' && recogniseHeading(cell, mend)).length;
 
 /** The line near the top with the most known headings; titles may stand above it. */
 function headingRow(records: readonly Row[]): number {
-  const known = records.slice(0, LOOKED_AT).map(knownIn);
+  const mend = spellingOf(headingVocabulary);
+  const known = records.slice(0, LOOKED_AT).map((row) => knownIn(row, mend));
   const most = Math.max(0, ...known);
   return most === 0 ? -1 : known.indexOf(most);
 }
@@ -127,8 +127,9 @@ const TOLD_IN_NOTE = ['tag', 'name', 'note'];
  * bare numbers no name.
  */
 export function recogniseColumns({ headings, rows }: Pick<RegisterFile, 'headings' | 'rows'>): ColumnChoice[] {
+  const mend = spellingOf(headingVocabulary);
   const found = headings.map((heading, at) => {
-    const known = recogniseHeading(heading, mendHeading);
+    const known = recogniseHeading(heading, mend);
     return (
       known && {
         ...known,

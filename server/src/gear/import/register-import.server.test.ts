@@ -214,6 +214,22 @@ describe('bringing a register in', () => {
     expect(later.faults).toEqual([{ column: 'inspected_on', text: '2150-01-01', message: expect.stringContaining('still to come') }]);
   });
 
+  it('keeps a vehicle that nobody knows in the note, and refuses a note that grows too long by it', async () => {
+    const [a, b] = [tag(), tag()];
+    const { rows } = await preview(`tag,class,truck,note\n${a},chain,Nobody’s,Red\n${b},chain,Nobody’s,${'x'.repeat(1990)}\n`);
+    expect(rows[0]).toMatchObject({ outcome: 'new', understood: ['No vehicle is called “Nobody’s”: kept in the note'] });
+    expect(rows[1]).toMatchObject({
+      outcome: 'faulty',
+      faults: [{ column: 'note', message: expect.stringContaining('2009 characters; at most 2000') }],
+    });
+  });
+
+  it('asks once which way round its days are', async () => {
+    const text = `tag,class,bought,made\n${tag()},chain,05/06/2021,\n${tag()},chain,07/08/2021,05/06/2020\n`;
+    expect((await preview(text)).questions).toMatchObject([{ about: 'day-order', word: '05/06/2021', optional: false }]);
+    expect((await preview(text, { dayOrder: 'month-first' })).rows.map(({ outcome }: Row) => outcome)).toEqual(['new', 'new']);
+  });
+
   it('makes several pieces of one row by its tag, and finds them again', async () => {
     const stem = tag();
     const text = `tag,class,qty\n${stem},chain,2\n`;

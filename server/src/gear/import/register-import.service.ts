@@ -32,6 +32,7 @@ import { gearInputOf, registerRowOf } from './merge-register-row.ts';
 import type { PreviewInput } from './preview-register.worker.ts';
 import type { ReadInput, ReadOutcome, ReadRegister } from './read-register.ts';
 import { figureColumns, RegisterFiguresRepository } from './register-figures.repository.ts';
+import { RegisterImportRepository } from './register-import.repository.ts';
 
 const READ = threadFile<ReadInput, ReadOutcome>(import.meta.url, './read-register.worker');
 const COMPARE = threadFile<CompareInput, readonly PlannedRow[]>(import.meta.url, './compare-register.worker');
@@ -58,6 +59,7 @@ export class RegisterImportService {
     private readonly repository: GearRepository,
     private readonly teams: TeamRepository,
     private readonly figures: RegisterFiguresRepository,
+    private readonly imports: RegisterImportRepository,
     private readonly words: FileWordRepository,
     private readonly clock: Clock,
     private readonly forecasts: Forecasts,
@@ -158,7 +160,7 @@ export class RegisterImportService {
   private async against(trx: TeamTransaction, { tags, makesTags }: ReadRegister): Promise<Omit<CompareInput, 'lines'>> {
     return {
       existing: await this.repository.byTags(trx, tags),
-      taken: makesTags ? await this.repository.everyTag(trx) : [],
+      taken: makesTags ? await this.imports.everyTag(trx) : [],
       whereabouts: await this.teams.whereabouts(trx),
       today: this.clock.today(),
     };
@@ -198,7 +200,7 @@ export class RegisterImportService {
     const inspections = pieces.flatMap(({ gearId, row, inspectionIsNew }) =>
       inspectionIsNew && row.inspection ? [{ gearId, ...row.inspection }] : [],
     );
-    await this.repository.addInspections(trx, actor, inspections);
+    await this.imports.addInspections(trx, actor, inspections);
     await this.forecasts.renew(
       trx,
       changed.map(({ gearId }) => gearId),

@@ -11,9 +11,9 @@ type Shown = Outcome | 'guessed' | '';
 
 const FILTERS: readonly { readonly shown: Shown; readonly words: string }[] = [
   { shown: '', words: 'all' },
-  { shown: 'faulty', words: 'cannot be read' },
+  { shown: 'faulty', words: 'need mending' },
   { shown: 'asked', words: 'wait for an answer' },
-  { shown: 'guessed', words: 'guessed' },
+  { shown: 'guessed', words: 'class by its words' },
   { shown: 'new', words: 'new' },
   { shown: 'changed', words: 'changed' },
   { shown: 'unchanged', words: 'as they are' },
@@ -83,8 +83,8 @@ function BringIn({ rows, busy, bringIn }: BringInProps) {
     <div className="sticky bottom-0 mt-3 flex max-[760px]:bottom-14 flex-wrap items-center gap-x-4 gap-y-2 border-t-2 border-ink bg-paper py-3">
       {untagged > 0 && (
         <p className="basis-full text-quiet">
-          {untagged === 1 ? 'One row has no tag' : `${untagged} rows have no tag`}: they get the tags shown. Bring such a list in once only;
-          a second time would add the pieces again.
+          {untagged === 1 ? 'One row has no tag: its' : `${untagged} rows have no tag: their`} pieces get the next free tags, as shown.
+          Bring such a list in once only; a second time would add the pieces again.
         </p>
       )}
       {open > 0 && (

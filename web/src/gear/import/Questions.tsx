@@ -18,7 +18,7 @@ export function Questions({ preview, answer }: QuestionsProps) {
   return (
     <section aria-labelledby="import-questions" className="mt-5">
       <h2 id="import-questions" className="text-xl">
-        {waiting.length > 0 ? 'Answer these, and the rows follow' : 'You may also answer'}
+        {waiting.length > 0 ? 'Answer these first' : 'You may also answer'}
       </h2>
       <ul className="border-t-2 border-ink">
         {questions.map((question) => (

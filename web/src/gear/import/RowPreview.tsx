@@ -10,7 +10,7 @@ const OUTCOMES: { readonly [O in ImportRowView['outcome']]: string } = {
   changed: 'changed',
   unchanged: 'as it is',
   asked: 'waits for an answer',
-  faulty: 'cannot be read',
+  faulty: 'needs mending',
   empty: 'empty',
   aside: 'left out',
 };
@@ -42,40 +42,46 @@ export function RowPreview({ row, mend }: RowPreviewProps) {
   );
 }
 
-/** A row by what it is: its tag, how many, its name and its class, which can be corrected where it was guessed. */
+/** A row by what it is: its tag, how many, its name and its class, which can be corrected where it was taken from the words of the row. */
 function WhatItIs({ row, mend }: RowPreviewProps) {
   const { tag, tagIsMade, name, kind, kindIsGuessed, pieces } = row;
-  const [correcting, setCorrecting] = useState(false);
-  const label = kind === undefined ? undefined : gearClasses[kind as GearClass].label;
   return (
     <>
       {tag && <Tag code={tag} />}
       {tagIsMade && <span className="text-[13px] text-quiet">tag made</span>}
       {pieces !== undefined && <strong>{pieces} ×</strong>}
       <span className="font-semibold">{name ?? '(no name)'}</span>
-      {correcting ? (
-        <span className="w-64">
-          <SearchChoice
-            label={`Class of line ${row.row}`}
-            labelIsHidden
-            value=""
-            options={classChoices()}
-            onChange={(chosen) => mend('class', chosen)}
-          />
+      {kind && (
+        <span className={kindIsGuessed ? 'border-b-2 border-signal' : 'text-quiet'}>
+          {kindIsGuessed && 'taken for: '}
+          {gearClasses[kind as GearClass].label}
         </span>
-      ) : (
-        label && (
-          <span className={kindIsGuessed ? 'border-b-2 border-signal' : 'text-quiet'}>
-            {kindIsGuessed ? `taken for: ${label}` : label}
-            {kindIsGuessed && (
-              <button type="button" className="ml-2 min-h-8 underline" onClick={() => setCorrecting(true)}>
-                Something else?
-              </button>
-            )}
-          </span>
-        )
       )}
+      {kindIsGuessed && <SayClass row={row} mend={mend} words="Something else?" />}
+      {row.outcome === 'aside' && <SayClass row={row} mend={mend} words="It is a piece" />}
     </>
+  );
+}
+
+/** Says what class a row is of, where its words were taken wrongly or for no piece at all. */
+function SayClass({ row, mend, words }: RowPreviewProps & { readonly words: string }) {
+  const [saying, setSaying] = useState(false);
+  if (!saying)
+    return (
+      <button type="button" className="min-h-8 underline" onClick={() => setSaying(true)}>
+        {words}
+      </button>
+    );
+  return (
+    <span className="w-64">
+      <SearchChoice
+        label={`Class of line ${row.row}`}
+        labelIsHidden
+        value=""
+        options={classChoices()}
+        onChange={(chosen) => mend('class', chosen)}
+      />
+    </span>
   );
 }
 

@@ -126,8 +126,8 @@ describe('a gear list', () => {
     await user.type(cell, '4.75 t{Enter}');
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(sentLast()).toMatchObject({ mends: [{ row: 2, column: 'wll', text: '4.75 t' }] });
-    await user.click(screen.getByRole('button', { name: 'guessed 1' }));
-    expect(screen.getByText(/One row has no tag: they get the tags shown/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'class by its words 1' }));
+    expect(screen.getByText(/One row has no tag: its pieces get the next free tags, as shown/)).toBeTruthy();
     expect(screen.getByText('2 ×')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Something else?' }));
     await user.type(screen.getByRole('combobox', { name: 'Class of line 3' }), 'static');

@@ -1,5 +1,5 @@
 import type { CellMend, ColumnChoice, FileEncoding, ImportPreview, ImportQuestion, WordMeaning } from '@wainrope/contract';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useImportGearMutation, usePreviewImportMutation } from '../../api/wainrope-api.ts';
 
 /** Largest file, bytes; the server takes as much. */
@@ -48,9 +48,13 @@ export function useImport() {
   const [commit, committing] = useImportGearMutation();
   const reading = said.at(-1) ?? AS_IT_IS;
 
+  /** Only what was asked last is shown: answers may overtake each other. */
+  const asked = useRef(0);
   const look = async (chosen: Chosen, by: Reading) => {
+    asked.current += 1;
+    const mine = asked.current;
     const answer = await ask({ task: crypto.randomUUID(), importRequest: requestOf(chosen, by) });
-    if (answer.data) setPreview(answer.data as ImportPreview);
+    if (answer.data && mine === asked.current) setPreview(answer.data as ImportPreview);
     return answer.data !== undefined;
   };
   /** What was said is taken back where the server cannot read the file by it. */

@@ -46,7 +46,7 @@ function GroupAct({ group, hangDampers }: Omit<GroupItemProps, 'children'>) {
   if (group.act === 'inspect' && gearIds.length > 0 && may('inspection.full'))
     return (
       <Link className="action" to={`/inspect?${new URLSearchParams({ of: `pieces:${gearIds.join(',')}`, back: pathname })}`}>
-        Inspect {gearIds.length === 1 ? 'it' : `all ${gearIds.length}`} now
+        Inspect {gearIds.length === 1 ? 'it' : `${gearIds.length} pieces`} now
       </Link>
     );
   if (group.act === 'hang-dampers')

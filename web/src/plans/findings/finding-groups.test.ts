@@ -31,7 +31,7 @@ describe('findings that one act settles', () => {
   it('are counted in one line, and as grave as the gravest of them', () => {
     const [group] = groupedFindings([finding('never-inspected', 'a'), finding('inspection-overdue', 'b', { severity: 'fix' })]);
     if (!group || !('act' in group)) throw new Error('not grouped');
-    expect(groupWords(group).title).toBe('2 pieces have no inspection that counts');
+    expect(groupWords(group)).toEqual({ title: '2 pieces need inspecting', why: '1 never inspected, 1 overdue.' });
     expect(severityOf(group)).toBe('fix');
   });
   it('hang dampers together only where one can be hung', () => {

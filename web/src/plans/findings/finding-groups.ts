@@ -45,18 +45,37 @@ export function groupedFindings(findings: readonly Finding[]): readonly (Finding
 export const severityOf = ({ findings }: FindingGroup) =>
   severities.find((severity) => findings.some((finding) => counted(finding) === severity)) ?? 'note';
 
-const legs = (count: number) => `${count} legs of line`;
-const pieces = (count: number) => `${count} pieces`;
+/** Findings of each kind in a group, in words: `3 never inspected, 1 overdue`. */
+const KINDS: { readonly [code: string]: string } = {
+  'never-inspected': 'never inspected',
+  'new-and-uninspected': 'new and not yet inspected',
+  'inspection-overdue': 'overdue',
+};
 
-/** What a group says, in one line. */
-export function groupWords({ act, findings: { length } }: FindingGroup): { readonly title: string; readonly why: string } {
+function kindsOf(findings: readonly Finding[]): string {
+  const counted = Object.entries(KINDS).map(([code, words]) => ({
+    words,
+    count: findings.filter((finding) => finding.code === code).length,
+  }));
+  return counted.flatMap(({ words, count }) => (count > 0 ? [`${count} ${words}`] : [])).join(', ');
+}
+
+/** What a group says, in one line, and what is behind it. */
+export function groupWords({ act, findings }: FindingGroup): { readonly title: string; readonly why: string } {
+  const { length } = findings;
   switch (act) {
     case 'inspect':
-      return { title: `${pieces(length)} have no inspection that counts`, why: 'Until somebody has looked at them they count as worn.' };
+      return { title: `${length} pieces need inspecting`, why: `${kindsOf(findings)}.` };
     case 'say-what-marks-mean':
-      return { title: `The marks of ${pieces(length)} leave open what they mean`, why: 'Until it is settled the lowest reading counts.' };
+      return {
+        title: `The marks of ${length} pieces do not say what they mean`,
+        why: 'Until somebody settles it, the more careful reading counts.',
+      };
     case 'hang-dampers':
-      return { title: `${legs(length)} have no damper`, why: 'A damper on every tensioned leg drags a breaking line to the ground.' };
+      return {
+        title: `${length} legs of line have no damper`,
+        why: 'A damper on every tensioned leg drags a breaking line to the ground.',
+      };
     default: {
       const never: never = act;
       return never;

@@ -129,6 +129,15 @@ describe('laying a plan from the register', () => {
     });
     expect(bestFor(pieces, { rig, use, today: '2026-06-01', vehicleId: 'truck' })).toBe('S-mid');
   });
+  it('never leads with what carries nothing', () => {
+    const use = chosen('return-connector');
+    if (!use) throw new Error('no place');
+    const weak = pieces.map((piece) =>
+      piece.gear.tag === 'S-mid' && piece.limit.kind === 'rated' ? { ...piece, limit: { ...piece.limit, wllN: 0 } } : piece,
+    );
+    const offered = candidatesFor(weak, { rig, use, today: '2026-06-01', vehicleId: 'truck' }, carefulSchools);
+    expect(offered.slice(0, 2).map(({ piece: { gear } }) => gear.tag)).toEqual(['S-small', 'S-mid']);
+  });
   it('lays it again for another vehicle with that one’s winch, line and points, keeping loose pieces', () => {
     const edits = relayEdits({ rig, pieces, today: '2026-06-01', vehicle: { ...truck, vehicleId: 'other', name: 'Other' } });
     const lines = edits?.find((edit) => edit.kind === 'lay-lines');
