@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose.ts';
 import { test } from './signed-in.ts';
 
 test('the gear list answers to the keyboard and to links', async ({ page }) => {
@@ -17,7 +18,7 @@ test('the gear list answers to the keyboard and to links', async ({ page }) => {
 
 test('adding a piece: a mark is shown back as understood while it is typed, and faults name their field', async ({ page }) => {
   await page.goto('/gear/new');
-  await page.getByLabel('Class').selectOption('soft-shackle');
+  await choose(page, page.getByLabel('Class', { exact: true }), 'Soft shackle');
   await page.getByLabel('Tag').fill('SS-01');
   await page.getByRole('textbox', { name: 'Mark 1' }).fill('13 ton');
   await expect(page.getByText('Which ton?')).toBeVisible();

@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose.ts';
 import { openPlan } from './open-plan.ts';
 import { test } from './signed-in.ts';
 
@@ -18,18 +19,18 @@ test('a tied-back pull shows what is to be kept clear, where parts would fly, an
 test('a winching vehicle that loses its grip slides, and says what would hold it', async ({ page }) => {
   await openPlan(page, 'Beck crossing, one tied back');
   await page.getByRole('tab', { name: 'Site' }).click();
-  await expect(page.getByText('Otter is to move. Its lines were laid piece by piece and stay as they are.')).toBeVisible();
+  await expect(page.getByText('Otter is the one to be moved. Its lines were laid piece by piece and stay as they are.')).toBeVisible();
   await expect(page.getByText(/Pulled with [\d.]+ kN, held with [\d.]+ kN\./)).toBeVisible();
   await openPlan(page, 'Gate below the crag, two winches');
   const found = page.locator('[data-finding="vehicle-slides"]');
   await expect(found).toHaveCount(2);
   await expect(found.first()).toContainText('Tie it back to an anchor good for');
   await page.getByRole('tab', { name: 'Site' }).click();
-  await page.getByLabel('Held by').first().selectOption('none');
+  await choose(page, page.getByLabel('Held by').first(), 'nothing');
   await page.getByRole('tab', { name: /Findings/ }).click();
-  await expect(found.first()).toContainText('0.0 kN hold it');
+  await expect(found.first()).toContainText('0.0 kN holds it');
   await page.keyboard.press('Control+z');
-  await expect(found.first()).not.toContainText('0.0 kN hold it');
+  await expect(found.first()).not.toContainText('0.0 kN holds it');
 });
 
 test('questions stand together, an answer settles one, and undo asks it again', async ({ page }) => {

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { choose } from './choose.ts';
 import { test } from './signed-in.ts';
 
 /** A plan with nothing but the place and a vehicle that is to move. */
@@ -6,9 +7,7 @@ async function emptySite(page: Page, name: string, vehicle: string): Promise<voi
   await page.goto('/plans/new');
   await page.getByRole('button', { name: /Only the place/ }).click();
   await page.getByLabel('Name of the plan').fill(name);
-  const choice = page.getByLabel('Vehicle that is to move');
-  const option = await choice.locator('option', { hasText: vehicle }).getAttribute('value');
-  await choice.selectOption(option);
+  await choose(page, page.getByLabel('Vehicle to be moved'), new RegExp(vehicle));
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.getByRole('heading', { name: 'On the site' })).toBeVisible();
 }
@@ -18,18 +17,16 @@ const handle = (page: Page, id: string) => page.locator(`[data-handle="${id}"]`)
 
 /** Puts a body on the sheet by pointing, at a share of its width and height. */
 async function point(page: Page, what: string, across: number, down: number): Promise<void> {
-  await page.getByLabel('Add to the site', { exact: true }).selectOption({ label: what });
+  await choose(page, page.getByLabel('Add to the site', { exact: true }), what);
   const box = await sheet(page).boundingBox();
   if (!box) throw new Error('no sheet');
   await page.mouse.click(box.x + box.width * across, box.y + box.height * down);
 }
 
-/** Puts a body on the site by keys alone: its first letter chooses it in the list. */
+/** Puts a body on the site by keys alone: its first letter finds it in the menu. */
 async function typeIn(page: Page, what: 'v' | 't'): Promise<void> {
   await page.getByLabel('Add to the site, beside the rest').focus();
-  await page.keyboard.press(what);
-  // The list waits about a second for a second letter.
-  await page.waitForTimeout(1100);
+  for (const key of ['Enter', what, 'Enter']) await page.keyboard.press(key);
 }
 
 /** A key on a body of the outline. */

@@ -32,7 +32,7 @@ test('a load is logged by hand; one far over the limit takes the piece out of us
   await loads.getByLabel('Peak, off a gauge').fill('');
   await loads.getByLabel('Why it is corrected').fill('The gauge showed pounds');
   await loads.getByRole('button', { name: 'Keep the correction' }).click();
-  await expect(loads.getByText('Corrected by a later record; it counts no more.')).toBeVisible();
+  await expect(loads.getByText('Corrected by a later record; it no longer counts.')).toBeVisible();
   await expect(page.getByText(/was corrected; it stays out of use until a full inspection/).first()).toBeVisible();
   await expect(page.getByText('Quarantined: must not be planned with')).toBeVisible();
   await other.context().close();

@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose.ts';
 import { openPlan } from './open-plan.ts';
 import { test } from './signed-in.ts';
 
@@ -13,9 +14,8 @@ test('by keys: what lies on the ground is drawn and moved by numbers, distances 
   await expect(page.locator('[data-measured]')).toHaveText(
     /^Otter to Heron: 13\.5 m on the map, bearing 255°.*From there to Alder: .* with 1[67]\d° between\.$/,
   );
-  const draw = page.getByRole('combobox', { name: 'Draw on the ground, beside the rest' });
-  await draw.focus();
-  await draw.selectOption('water');
+  await page.getByRole('button', { name: 'Draw on the ground, beside the rest' }).focus();
+  for (const key of ['Enter', 'w', 'Enter']) await page.keyboard.press(key);
   await page.locator('[data-feature] summary').press('Enter');
   await page.getByLabel('Corner 1, east').fill('-12.5');
   await page.getByRole('button', { name: 'One more corner' }).press('Enter');
@@ -31,7 +31,7 @@ test('by keys: what lies on the ground is drawn and moved by numbers, distances 
 test('by pointer: a corner is dragged, and the whole drag is one step', async ({ page }) => {
   await openPlan(page, 'Beck crossing');
   await page.getByRole('tab', { name: 'Outline' }).click();
-  await page.getByRole('combobox', { name: 'Draw on the ground, beside the rest' }).selectOption('track');
+  await choose(page, page.getByRole('button', { name: 'Draw on the ground, beside the rest' }), 'track');
   await page.locator('[data-feature] summary').click();
   for (const _ of [1, 2, 3, 4]) await page.getByRole('button', { name: 'Further away' }).click();
   const east = page.getByLabel('Corner 2, east');
@@ -62,7 +62,7 @@ test('what is said of a piece stands at its place, and first when it is touched;
 test('the ladder of cheaper actions says which rig each makes unnecessary', async ({ page }) => {
   await openPlan(page, 'Plantation ride');
   await page.getByRole('tab', { name: 'Site' }).click();
-  await page.getByRole('combobox', { name: /^Stuck/ }).selectOption('hubs');
+  await choose(page, page.getByLabel('Stuck', { exact: true }), 'to the hubs');
   await page.getByLabel('Mass with load').fill('4400');
   await expect(page.locator('[data-pull-band]')).toContainText('median');
   await expect(page.locator('[data-action="dig"]')).toContainText(/Then a single line .* is enough/);
@@ -73,9 +73,9 @@ test('a person of the team is placed with what the records say of their practice
   await page.getByRole('tab', { name: 'Outline' }).click();
   await page.locator('[data-outline-body]').filter({ hasText: 'Isla Wrenfell' }).click();
   await expect(page.locator('[data-practised]')).toContainText('Double line, self-recovery');
-  await page.getByLabel('In the cab of').selectOption('');
+  await choose(page, page.getByLabel('In the cab of'), 'nobody’s: outside');
   await expect(page.locator('[data-remote]')).toHaveCount(1);
-  await page.getByLabel('Which of the team').selectOption('Tomas Aldbrook');
+  await choose(page, page.getByLabel('Which of the team', { exact: true }), 'Tomas Aldbrook');
   await page.getByRole('tab', { name: /^Findings/ }).click();
   await page.getByRole('button', { name: 'Yes, practised' }).click();
   await expect(page.getByText('Has Tomas Aldbrook practised this layout?')).toHaveCount(0);
@@ -84,7 +84,7 @@ test('a person of the team is placed with what the records say of their practice
 test('somebody else’s vehicle: its point is said on the spot, and somebody answers for it', async ({ page }) => {
   await page.goto('/plans/new');
   await page.getByRole('button', { name: 'Single line to a stuck vehicle' }).click();
-  await page.getByRole('combobox', { name: 'Vehicle that is to move' }).selectOption('');
+  await choose(page, page.getByLabel('Vehicle to be moved'), /not one of the team’s/);
   await page.getByLabel('Its mass with load').fill('1850');
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.locator('[data-verdict]')).toBeVisible();

@@ -51,8 +51,8 @@ test('a plan is declared ready, used and put away; versions say what changed; an
   await expect(page.getByRole('heading', { name: /^Ready/ })).toBeVisible();
   await page.getByRole('button', { name: 'Note it as used' }).click();
   await expect(page.getByRole('heading', { name: /^Used/ })).toBeVisible();
-  await page.getByLabel('Say something about this plan').fill('The drain is deeper than it looks.');
-  await page.getByRole('button', { name: 'Say it' }).click();
+  await page.getByLabel('Comment on this plan').fill('The drain is deeper than it looks.');
+  await page.getByRole('button', { name: 'Comment' }).click();
   await expect(page.getByRole('region', { name: 'Comments' }).getByRole('listitem')).toContainText('The drain is deeper than it looks.');
   await page.getByRole('tab', { name: 'Outline' }).click();
   await page.locator('[data-outline-body]').last().focus();

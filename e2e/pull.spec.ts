@@ -13,7 +13,7 @@ test('how far the load goes is asked, and until it is said only the start counts
   const said = await travel.inputValue();
   await travel.fill('');
   await verdict(page, /^watch$/);
-  await expect(page.getByText('Only the start has been looked at')).toBeVisible();
+  await expect(page.getByText('Only the start has been checked')).toBeVisible();
   await page.getByRole('tab', { name: /^Findings/ }).click();
   await expect(page.locator('[data-finding="travel-not-said"]')).toBeVisible();
   await pull(page);

@@ -107,7 +107,7 @@ test('what one person confirmed without a signal is never sent under another’s
   await context.setOffline(false);
   await signInAs(other.request, 'gear-keeper');
   await other.goto('/inspect');
-  await expect(other.getByText('Somebody else’s: it is sent and gone on with when they sign in here.')).toBeVisible();
+  await expect(other.getByText('Somebody else’s: it can be continued and sent when they sign in here.')).toBeVisible();
   await other.waitForTimeout(1500);
   const jack = async () => (await (await other.request.get('/api/v1/gear?after=JK-00&limit=1')).json()).items[0].inspection;
   expect(tried).toBe(0);

@@ -61,7 +61,7 @@ function head(subject: Case, report: Report, units: ReaderUnits): readonly strin
 /** Over how much of the act the verdict is. */
 function extent({ startOnly, pull, runUp }: Report, units: ReaderUnits): readonly string[] {
   const metres = (value: number) => formatFigure(length(value), units);
-  if (startOnly) return ['Only the start of the pull was looked at.'];
+  if (startOnly) return ['Only the start of the pull was checked.'];
   if (runUp)
     return [
       `Over the peak of the run-up, ${formatFigure(drivingSpeed(runUp.attempts.at(-1)?.speedMPerS ?? 0), units)}${runUp.chosen ? '' : ' as proposed'}.`,

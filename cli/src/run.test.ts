@@ -125,10 +125,10 @@ describe('the command line', () => {
   });
   it.each([
     [[], 'Say what is to be done.'],
-    [['dance'], '“dance” is not a command known here.'],
-    [['help', 'dance'], '“dance” is not a command known here.'],
+    [['dance'], '“dance” is not a command.'],
+    [['help', 'dance'], '“dance” is not a command.'],
     [['check'], 'check needs a file'],
-    [['check', bog, '--units', 'stone'], '“stone” is not a unit known here'],
+    [['check', bog, '--units', 'stone'], '“stone” is not a unit this program knows'],
     [['check', bog, '--as-of', 'soon'], '“soon” is not a day'],
     [['check', bog, '--loud'], '--loud'],
     [['check', bog, '--csv'], '--csv goes with simulate and shock'],

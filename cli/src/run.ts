@@ -45,10 +45,10 @@ function runParsed(args: readonly string[], sources: Sources): Answer {
   const [command, ...rest] = positionals;
   if (command === undefined) return values.help ? done(HELP) : notKnown('Say what is to be done.');
   if (command === 'help') return help(rest[0]);
-  if (!isCommand(command)) return notKnown(`“${command}” is not a command known here.`);
+  if (!isCommand(command)) return notKnown(`“${command}” is not a command.`);
   if (values.help) return help(command);
   const units = UNITS.find((unit) => unit === (values.units ?? 'kN'));
-  if (units === undefined) return notKnown(`“${values.units}” is not a unit known here; expected ${UNITS.join(', ')}.`);
+  if (units === undefined) return notKnown(`“${values.units}” is not a unit this program knows; expected ${UNITS.join(', ')}.`);
   const options: Options = {
     json: values.json === true,
     csv: values.csv === true,
@@ -61,7 +61,7 @@ function runParsed(args: readonly string[], sources: Sources): Answer {
 
 const help = (command: string | undefined): Answer => {
   if (command === undefined) return done(HELP);
-  return isCommand(command) ? done(helpOf(command)) : notKnown(`“${command}” is not a command known here.`);
+  return isCommand(command) ? done(helpOf(command)) : notKnown(`“${command}” is not a command.`);
 };
 
 interface Asked {

@@ -40,7 +40,7 @@ function pullText(report: Report, { name, askedM, reachedM, end, events, startOn
   return [
     `${report.verdict.toUpperCase()}  ${name}`,
     startOnly
-      ? 'Only the start has been looked at: nobody has said how far the load has to go.'
+      ? 'Only the start has been checked: nobody has said how far the load has to go.'
       : `Goes ${formatFigure(length(reachedM), units)}${asked}: ${endWords[end].toLowerCase()}.`,
     '',
     ...rows.map(({ atM, words }) => `${metres(atM)}  ${words}`),

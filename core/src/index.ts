@@ -184,6 +184,7 @@ export {
   withoutUnit,
   write,
 } from './quantity/format.ts';
+export { keyWords } from './quantity/key-words.ts';
 export { type DayOrder, type ParsedDate, parseDate } from './quantity/parse-date.ts';
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
@@ -211,6 +212,7 @@ export {
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
 export { type FactId, factWords, type RigFactId, rigFacts } from './rig/facts.ts';
+export { legCalled, legWords, lineWords } from './rig/line-words.ts';
 export { gearIdsOf, referenceFaults, usesOf } from './rig/references.ts';
 export {
   type Body,

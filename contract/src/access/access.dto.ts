@@ -79,7 +79,7 @@ export class InvitationAccept extends AccountOpened {
 
 /** Brings a whole team into a server that has none yet, and opens the account of one of its coordinators. */
 export class BundleAccept extends AccountOpened {
-  @IsUUID(undefined, { message: 'Choose who of the team you are.' }) personId!: string;
+  @IsUUID(undefined, { message: 'Choose which person of the team you are.' }) personId!: string;
   /** The file as it was taken out. */
   @IsObject({ message: 'Choose the file of the team.' }) bundle!: object;
 }

@@ -172,7 +172,7 @@ export const exposureChoices = [...exposureKinds, 'washed'] as const;
 
 export class ExposureCreate {
   @IsUUID() exposureId!: string;
-  @IsIn(exposureChoices, { message: 'Choose what it met, or that it was washed.' }) kind!: ExposureKind | 'washed';
+  @IsIn(exposureChoices, { message: 'Choose an exposure, or washing.' }) kind!: ExposureKind | 'washed';
   @IsDayText() on!: string;
   @IsOptional() @IsString() @MaxLength(500) note?: string;
 }
@@ -231,7 +231,7 @@ export class PhotoCreate {
   @IsIn(photoSubjects) subjectKind!: PhotoSubject;
   /** Who confirmed it on their device: it is kept under no other name. Left out: whoever sends it. */
   @IsOptional() @IsUUID() confirmedBy?: string;
-  @IsString() @Length(20, 2_800_000, { message: 'A photo of at most 2 MB is taken.' }) contentBase64!: string;
+  @IsString() @Length(20, 2_800_000, { message: 'A photo can have at most 2 MB.' }) contentBase64!: string;
   @IsString() @Length(20, 90_000, { message: 'The small picture has at most 60 kB.' }) thumbnailBase64!: string;
 }
 

@@ -71,7 +71,7 @@ export class OutingCreate {
   /** The person or vehicle; for a loan outside, left out. */
   @IsOptional() @IsUUID() holderId?: string;
   /** Who borrows it, for a loan outside. */
-  @IsOptional() @IsString() @Length(1, 120, { message: 'Say who borrows it.' }) holderName?: string;
+  @IsOptional() @IsString() @Length(1, 120, { message: 'Say who is borrowing it.' }) holderName?: string;
   @IsOptional() @IsDayText() dueBackOn?: string;
   @IsArray() @ArrayMaxSize(500) @IsUUID(undefined, { each: true }) gearIds!: readonly string[];
 }

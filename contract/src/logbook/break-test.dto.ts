@@ -9,12 +9,12 @@ export class BreakTestCreate {
   @IsUUID() testId!: string;
   @IsDayText() on!: string;
   @IsIn(gearClassNames, { message: 'Choose a class.' }) kind!: GearClass;
-  @IsString() @Length(1, 120, { message: 'Say the maker.' }) maker!: string;
+  @IsString() @Length(1, 120, { message: 'Name the maker.' }) maker!: string;
   @IsOptional() @IsString() @MaxLength(120) model?: string;
-  @IsString() @Length(1, 80, { message: 'Say the batch or lot.' }) batch!: string;
+  @IsString() @Length(1, 80, { message: 'Give the batch or lot.' }) batch!: string;
   @IsNumber()
-  @Min(1, { message: 'Say at which load it failed.' })
-  @Max(LOAD_MOST_N, { message: 'At most 2,000 kN is taken.' })
+  @Min(1, { message: 'Give the load at which it failed.' })
+  @Max(LOAD_MOST_N, { message: 'At most 2,000 kN can be entered.' })
   loadN!: number;
   @IsString() @Length(2, 200, { message: 'Say what failed first.' }) failedFirst!: string;
   @IsOptional() @IsString() @MaxLength(1000) note?: string;

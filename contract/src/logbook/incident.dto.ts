@@ -37,7 +37,7 @@ export class IncidentCreate {
   @IsOptional() @IsString() @MaxLength(500) told?: string;
   @IsOptional() @IsUUID() planId?: string;
   @IsArray()
-  @ArrayMaxSize(60, { message: 'At most 60 pieces are taken.' })
+  @ArrayMaxSize(60, { message: 'At most 60 pieces can be named.' })
   @ArrayUnique(({ gearId }: IncidentPiece) => gearId, { message: 'Each piece is named once.' })
   @ValidateNested({ each: true })
   @Type(() => IncidentPiece)
@@ -80,7 +80,7 @@ export class IncidentView {
   @IsString() by!: string;
   @IsString() at!: string;
   @IsOptional() @IsUUID() corrects?: string;
-  /** The record that puts this one right: it counts no more. */
+  /** The record that puts this one right: it no longer counts. */
   @IsOptional() @IsUUID() correctedBy?: string;
 }
 

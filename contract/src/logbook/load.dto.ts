@@ -22,7 +22,7 @@ export const overloadWords = ['none', 'inspect', 'quarantine', 'unknown'] as con
 
 /** The largest load that is taken, N: beyond any rig of people and vehicles. */
 export const LOAD_MOST_N = 2_000_000;
-const most = { message: 'At most 2,000 kN is taken.' };
+const most = { message: 'At most 2,000 kN can be entered.' };
 
 /** One piece's load in one pull, or in several alike. */
 export class LoadCreate {
@@ -68,7 +68,7 @@ export class LoadView {
   /** What a gauge recorded, where it is known from that. */
   @IsOptional() @IsUUID() seriesId?: string;
   @IsOptional() @IsUUID() corrects?: string;
-  /** The record that corrects this one: it counts no more. */
+  /** The record that corrects this one: it no longer counts. */
   @IsOptional() @IsUUID() correctedBy?: string;
 }
 

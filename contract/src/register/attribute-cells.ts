@@ -1,4 +1,4 @@
-import { type DecimalMark, type Field, parseQuantity } from '@wainrope/core';
+import { type DecimalMark, type Field, keyWords, parseQuantity } from '@wainrope/core';
 
 type AttributeCell = { readonly ok: true; readonly value: string | number | boolean } | { readonly ok: false; readonly message: string };
 
@@ -15,14 +15,11 @@ export function readAttribute(field: Field, text: string, decimal: DecimalMark):
         : { ok: false, message: `“${text}” is neither yes nor no.` };
     }
     case 'choice': {
-      const name = text
-        .toLowerCase()
-        .replace(/[’']/g, '')
-        .replace(/[\s_]+/g, '-');
-      const option = field.options.find((entry) => entry === name);
+      const name = plainly(text);
+      const option = field.options.find((entry) => entry === name || plainly(keyWords(entry)) === name);
       return option
         ? { ok: true, value: option }
-        : { ok: false, message: `“${text}” is not known here; expected one of ${field.options.join(', ')}.` };
+        : { ok: false, message: `“${text}” is not recognised; expected one of: ${field.options.map(keyWords).join('; ')}.` };
     }
     case 'count':
     case 'number':
@@ -31,6 +28,13 @@ export function readAttribute(field: Field, text: string, decimal: DecimalMark):
       return readMeasure(field, text, decimal);
   }
 }
+
+/** A choice however it is written: by its key or by its words. */
+const plainly = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[’',]/g, '')
+    .replace(/[\s_]+/g, '-');
 
 function readNumber(field: Extract<Field, { readonly max: number }>, text: string, decimal: DecimalMark): AttributeCell {
   const value = Number(decimal === ',' ? text.replace(',', '.') : text);
@@ -48,7 +52,7 @@ function readMeasure(field: Extract<Field, { readonly max: number }>, text: stri
   if (parsed.kind === 'fault') return { ok: false, message: parsed.message };
   if (parsed.kind === 'ambiguous') return { ok: false, message: `“${text}” does not say which ton; write tonne, short ton or long ton.` };
   const value = parsed.reading.valueSi * (negative ? -1 : 1);
-  if (Math.abs(value) > field.max) return { ok: false, message: `“${text}” is beyond the most allowed here.` };
+  if (Math.abs(value) > field.max) return { ok: false, message: `“${text}” is more than is allowed here.` };
   return { ok: true, value };
 }
 

@@ -11,7 +11,7 @@ export function oneOf<T extends string>(
     .replace(/[\s_]+/g, '-');
   return (
     options.find((option) => option.replaceAll(' ', '-') === name) ??
-    refuse(`“${text}” is not known here; expected one of ${options.join(', ')}.`)
+    refuse(`“${text}” is not recognised; expected one of ${options.join(', ')}.`)
   );
 }
 

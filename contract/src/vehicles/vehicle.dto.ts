@@ -3,7 +3,7 @@ import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, M
 
 class VehicleContent {
   @IsString() @Length(1, 80, { message: 'The vehicle’s name must have 1 to 80 characters.' }) name!: string;
-  @IsString() @Length(1, 80, { message: 'The model must have 1 to 80 characters; the hook-up book goes by it.' }) model!: string;
+  @IsString() @Length(1, 80, { message: 'The model must have 1 to 80 characters; the hook-up book is kept by model.' }) model!: string;
   /** Ready to drive, with its usual load. */
   @IsNumber()
   @Min(50, { message: 'The mass must be at least 50 kg.' })

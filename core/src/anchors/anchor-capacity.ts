@@ -2,6 +2,7 @@ import type { Term } from '../explanation/term.ts';
 import type { GearFacts } from '../gear/gear-facts.ts';
 import type { Policy } from '../policy/policy.ts';
 import { force, length, ratio, rich, write } from '../quantity/format.ts';
+import { keyWords } from '../quantity/key-words.ts';
 import type { JudgedStrength } from '../rating/judged-strength.ts';
 import type { AnchorBody, GroundAnchor } from './anchor-body.ts';
 import type { AnchorCapacity } from './capacity.ts';
@@ -97,7 +98,7 @@ function explainRated({ body, piece }: AnchorQuestion, { anchors }: Policy, { wo
       label: '× soil',
       figure: ratio(soil.value),
       source: soil.source,
-      reason: body.kind === 'ground-anchor' ? body.soil.replaceAll('-', ' ') : '',
+      reason: body.kind === 'ground-anchor' ? keyWords(body.soil) : '',
     },
   ];
   return { label: `Working number of ${body.label}`, figure: force(workingN), how: { operation: 'product', of } };
@@ -111,7 +112,7 @@ function explainFailing({ body, riseRad }: AnchorQuestion, { anchors }: Policy, 
     const soil = anchors.picketSoil[body.soil];
     const of: Term[] = [
       { label: `One line of pickets ${body.pattern}`, figure: force(row.value), source: row.source },
-      { label: '× soil', figure: ratio(soil.value), source: soil.source, reason: body.soil.replaceAll('-', ' ') },
+      { label: '× soil', figure: ratio(soil.value), source: soil.source, reason: keyWords(body.soil) },
       { label: '× lines side by side', figure: ratio(body.lines) },
     ];
     return { label, figure: force(failingN), how: { operation: 'product', of } };

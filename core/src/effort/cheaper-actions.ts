@@ -48,14 +48,14 @@ function stuck(situation: Situation): readonly Candidate[] {
   const step: readonly Candidate[] =
     situation.easedBy === undefined
       ? [
-          { id: 'dig', label: 'Dig wheels and belly free: one step of depth', after: { ...freed, depth, easedBy: 'digging' } },
-          { id: 'boards', label: 'Boards under the driven wheels: one step of depth', after: { ...freed, depth, easedBy: 'boards' } },
+          { id: 'dig', label: 'Dig wheels and belly free (one step shallower)', after: { ...freed, depth, easedBy: 'digging' } },
+          { id: 'boards', label: 'Boards under the driven wheels (one step shallower)', after: { ...freed, depth, easedBy: 'boards' } },
         ]
       : [];
   const airs = airsOutOf(situation.surface) && situation.airedDown !== true;
   return [
     ...step,
-    ...(airs ? [{ id: 'air-down' as const, label: 'Let the tyres down, a guess', after: { ...situation, airedDown: true } }] : []),
+    ...(airs ? [{ id: 'air-down' as const, label: 'Let the tyres down (a guess)', after: { ...situation, airedDown: true } }] : []),
   ];
 }
 

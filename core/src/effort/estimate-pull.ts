@@ -212,7 +212,7 @@ function mire(vehicle: StuckVehicle, policy: Policy): readonly MethodEstimate[] 
   if (depth === 'none') return [];
   const row = policy.effort.mireMultiple[depth];
   const aired = policy.effort.airedDown;
-  const softer = airedDown && airsOutOf(surface) ? [{ label: '× tyres let down, a guess', value: aired.value }] : [];
+  const softer = airedDown && airsOutOf(surface) ? [{ label: '× tyres let down (a guess)', value: aired.value }] : [];
   return [
     method('mire', [
       term(

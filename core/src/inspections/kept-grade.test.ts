@@ -15,7 +15,7 @@ describe('the grade that an inspector keeps', () => {
     expect(gradeFault({ useCheck: true, grade: 'A' }, found('A'))?.field).toBe('grade');
   });
   it('is confirmed, with the day of the next look, which a piece that is out of use does without', () => {
-    expect(gradeFault(full, found('B'))?.words).toBe('Confirm a grade; the findings speak for B.');
+    expect(gradeFault(full, found('B'))?.words).toBe('Confirm a grade; what was found points to B.');
     expect(gradeFault({ ...full, grade: 'B', nextDue: undefined }, found('B'))).toEqual({
       field: 'nextDue',
       words: 'Say when it is to be inspected again.',
@@ -28,7 +28,9 @@ describe('the grade that an inspector keeps', () => {
     expect(gradeFault({ ...full, grade: 'A' }, found('B'))?.field).toBe('note');
     expect(gradeFault({ ...full, grade: 'A', note: '  ' }, found('B'))?.field).toBe('note');
     expect(gradeFault({ ...full, grade: 'A', note: 'surface only' }, found('B'))).toBeUndefined();
-    expect(gradeFault({ ...full, grade: 'C', note: 'looks fine' }, found('D'))?.words).toBe('It fails (No cuts: fails); its grade is D.');
+    expect(gradeFault({ ...full, grade: 'C', note: 'looks fine' }, found('D'))?.words).toBe(
+      'It fails (No cuts: fails), so its grade is D.',
+    );
   });
 });
 

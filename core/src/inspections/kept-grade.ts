@@ -21,14 +21,14 @@ export interface GradeFault {
 /** Whether a grade may be kept beside what was found: never milder than a failure, a better one only with a reason, with its next day. */
 export function gradeFault({ useCheck, grade, nextDue, note }: GradeToKeep, proposed: ProposedGrade): GradeFault | undefined {
   if (useCheck) return grade === undefined ? undefined : { field: 'grade', words: 'A check before or after use sets no grade.' };
-  if (grade === undefined) return { field: 'grade', words: `Confirm a grade; the findings speak for ${proposed.grade}.` };
+  if (grade === undefined) return { field: 'grade', words: `Confirm a grade; what was found points to ${proposed.grade}.` };
   if (proposed.grade === 'D' && grade !== 'D') {
     const failed = proposed.reasons.find((reason) => reason.grade === 'D')?.words;
-    return { field: 'grade', words: `It fails (${failed}); its grade is D.` };
+    return { field: 'grade', words: `It fails (${failed}), so its grade is D.` };
   }
   if (grade !== 'D' && nextDue === undefined) return { field: 'nextDue', words: 'Say when it is to be inspected again.' };
   if (grade < proposed.grade && (note ?? '').trim() === '')
-    return { field: 'note', words: `The findings speak for ${proposed.grade}. For ${grade}, say why in the remark.` };
+    return { field: 'note', words: `What was found points to ${proposed.grade}. For ${grade}, say why in the remark.` };
   return undefined;
 }
 

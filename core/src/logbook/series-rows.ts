@@ -114,7 +114,7 @@ export function seriesRows({ columns, leavesOutSpikes, seen }: Settings): Series
       if (Number.isNaN(firstS)) firstS = reading.at;
       const s = reading.at - firstS;
       if (s < lastS) return refuse(line, `its time, ${seconds(s)} s after the first, runs behind the row before it, ${seconds(lastS)} s`);
-      if (s > MOST_S) return refuse(line, `its time, ${seconds(s)} s after the first, is beyond the 30 days that are taken`);
+      if (s > MOST_S) return refuse(line, `its time, ${seconds(s)} s after the first, is beyond the 30 days that can be read`);
       pause(s);
       lastS = s;
       settle(reading.n);
@@ -149,11 +149,11 @@ function readRow(cells: readonly string[], columns: SeriesColumns): RowReading |
   if (!Number.isFinite(at)) return `“${short(cells[time])}” is not a time`;
   const n = seriesNumber(cells[tension] ?? '', decimal) * tensionN;
   if (Number.isNaN(n)) return `“${short(cells[tension])}” is not a tension`;
-  if (Math.abs(n) > MOST_N) return `${Math.round(n / 1000)} kN is beyond the 2,000 kN that are taken`;
+  if (Math.abs(n) > MOST_N) return `${Math.round(n / 1000)} kN is beyond the 2,000 kN that can be read`;
   if (travel === undefined) return { at, n, m: undefined };
   const m = seriesNumber(cells[travel] ?? '', decimal) * travelM;
   if (Number.isNaN(m)) return `“${short(cells[travel])}” is not a distance`;
-  return Math.abs(m) > MOST_M ? `“${short(cells[travel])}” is beyond the 10 km that are taken` : { at, n, m };
+  return Math.abs(m) > MOST_M ? `“${short(cells[travel])}” is beyond the 10 km that can be read` : { at, n, m };
 }
 
 const timeOf = (cell: string, unit: SeriesColumns['timeS'], decimal: SeriesColumns['decimal']): number =>

@@ -138,7 +138,7 @@ describe('the rows of a recorder’s file', () => {
     expect(summary.refused).toEqual([
       { line: 3, why: '“x” is not a time' },
       { line: 4, why: '“much” is not a tension' },
-      { line: 5, why: '2001 kN is beyond the 2,000 kN that are taken' },
+      { line: 5, why: '2001 kN is beyond the 2,000 kN that can be read' },
       { line: 7, why: 'its time, 1 s after the first, runs behind the row before it, 2 s' },
     ]);
     expect(summary.refusedCount).toBe(4);
@@ -154,7 +154,7 @@ describe('the rows of a recorder’s file', () => {
     ]);
     expect(seen.map(([timeS]) => timeS)).toEqual([0, days]);
     expect(summary.refused).toEqual([
-      { line: 4, why: `its time, ${days + 0.1} s after the first, is beyond the 30 days that are taken` },
+      { line: 4, why: `its time, ${days + 0.1} s after the first, is beyond the 30 days that can be read` },
       { line: 5, why: '“1e400” is not a time' },
       { line: 6, why: '“-1e400” is not a time' },
     ]);

@@ -27,13 +27,13 @@ export const endWords: { readonly [K in EndKind]: string } = {
   'travel-done': 'The load is where it has to go',
   upright: 'The load comes over its edge and stands up by itself',
   'no-balance': 'No balance of forces is found any more',
-  'pulls-no-longer': 'The line no longer pulls the load on its way',
+  'pulls-no-longer': 'The line no longer pulls the load the way it has to go',
   stalls: 'The winch stalls',
   'reaches-fairlead': 'A hook or pulley comes to the fairlead',
   'reaches-pulley': 'A fitting comes to a pulley',
   'blocks-meet': 'Two pulleys meet',
   'splice-reaches': 'A joint in the rope comes to a pulley or the fairlead',
-  'load-touches': 'The load touches something',
+  'load-touches': 'The load meets something in its way',
   'wraps-run-out': 'The wraps on the drum run down to those that must stay',
 };
 

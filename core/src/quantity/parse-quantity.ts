@@ -64,7 +64,7 @@ function withUnit({ text, value, unitText, settingDecided }: Pieces, dimension: 
   if (unitText.trim() === '') return fault(`“${text}” has no unit; a unit is expected, for example ${EXAMPLES[dimension]}.`);
   const unit = findUnit(unitText);
   if (unit === undefined)
-    return fault(`“${unitText.trim()}” in “${text}” is not a unit known here; expected for example ${EXAMPLES[dimension]}.`);
+    return fault(`“${unitText.trim()}” in “${text}” is not a known unit; expected for example ${EXAMPLES[dimension]}.`);
   if (value === 0) return fault(`“${text}” is zero; a positive value such as ${EXAMPLES[dimension]} is expected.`);
   if (unit === 'ambiguous-ton') {
     if (dimension !== 'force' && dimension !== 'mass')

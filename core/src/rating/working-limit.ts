@@ -27,7 +27,7 @@ export interface Limit {
   readonly inferredBy?: number;
   /** The marked working limit is above breaking strength ÷ design factor. */
   readonly markAboveQuotient: boolean;
-  /** Only an advert speaks for this limit. */
+  /** Nothing but an advert rates this limit. */
   readonly advertOnly: boolean;
   readonly basisUnstated: boolean;
   readonly ambiguousUnit: boolean;

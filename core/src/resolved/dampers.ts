@@ -12,7 +12,7 @@ export function resolveDampers({ dampers }: Rig, gear: GearIndex, policy: Policy
     const piece = gear.get(gearId);
     const again = taken.has(gearId);
     taken.add(gearId);
-    const whyNot = again ? 'hangs on another leg already' : piece && uselessFor(piece, policy);
+    const whyNot = again ? 'already hangs on another leg' : piece && uselessFor(piece, policy);
     const heavy = piece === undefined ? undefined : isHeavy(piece, policy);
     return { lineId, strand, piece, whyNot, counts: whyNot !== undefined ? 'no' : heavy === undefined ? 'unknown' : 'yes' };
   });
@@ -22,7 +22,7 @@ type Piece = NonNullable<ResolvedDamper['piece']>;
 
 /** Why a piece damps nothing; undefined where it may, or where its mass is not on record. */
 function uselessFor(piece: Piece, policy: Policy): string | undefined {
-  if (!traitsOf(piece).damps) return 'is no damper';
+  if (!traitsOf(piece).damps) return 'is not a damper';
   if (piece.state !== 'in-use') return `is ${piece.state}`;
   if (piece.inspection?.grade === 'D') return 'is graded D';
   return isHeavy(piece, policy) === false ? 'is lighter than the team asks for' : undefined;

@@ -1,5 +1,6 @@
 import { isRope, isWire, pinOf, pulleyOf, ropeDiameterOf } from '../gear/traits.ts';
 import type { Policy } from '../policy/policy.ts';
+import { keyWords } from '../quantity/key-words.ts';
 import { type Derate, fullBendFactor } from '../rating/derates.ts';
 import { eyeLocals, interlacedLocal } from './chain-locals.ts';
 import { hasEyes, isInterlaced, neighboursInLine } from './eyes.ts';
@@ -117,9 +118,7 @@ function madeUp({ piece }: ResolvedUse, policy: Policy): readonly Derate[] {
   const end = piece.attributes.endTermination ?? 'unknown';
   const slippery = 'material' in piece.attributes && piece.attributes.material === 'hmpe' && KNOTS.includes(end);
   const row = slippery ? policy.hmpeTermination.anyKnot : policy.terminations[end];
-  return row.value === 1
-    ? NO_LOCALS
-    : [{ name: end.replaceAll('-', ' '), factor: row.value, reason: 'how the end is made', source: row.source }];
+  return row.value === 1 ? NO_LOCALS : [{ name: keyWords(end), factor: row.value, reason: 'how the end is made', source: row.source }];
 }
 
 /** What the piece that takes one end of a rope makes of it: an eye on a thin pin, a loop through a loop. */

@@ -93,7 +93,7 @@ export const rigFacts = {
     paths: ['bodies.practised'],
   },
   'crew.people': { words: 'people at the rope', of: 'body', told: 'number of people at the rope changed', paths: ['bodies.people'] },
-  'point.mount': { words: 'where a point sits', of: 'point', told: 'sits elsewhere or is called otherwise', paths: ['points'] },
+  'point.mount': { words: 'where a point sits', of: 'point', told: 'sits elsewhere or has another name', paths: ['points'] },
   'use.piece': { words: 'the piece chosen for a place', of: 'use', told: 'another piece is chosen', paths: ['uses.gearId'] },
   'use.role': {
     words: 'what a place asks of its piece',
@@ -101,7 +101,7 @@ export const rigFacts = {
     told: 'what the place asks of its piece changed',
     paths: ['uses.id', 'uses.role'],
   },
-  'use.hitch': { words: 'how a strap is laid', of: 'use', told: 'laid otherwise', paths: ['uses.hitch'] },
+  'use.hitch': { words: 'how a strap is laid', of: 'use', told: 'laid differently', paths: ['uses.hitch'] },
   'use.bow-angle': {
     words: 'angle of the load off the bow’s axis',
     of: 'use',
@@ -154,9 +154,9 @@ export const rigFacts = {
   origin: { words: 'where the site lies', of: 'rig', told: 'Where the site lies on the earth changed', paths: ['origin'] },
   purpose: { words: 'what the rig is for', of: 'rig', told: 'The purpose changed', paths: ['purpose'] },
   'load.travel': {
-    words: 'what is to move, which way and how far',
+    words: 'what is to be moved, which way and how far',
     of: 'rig',
-    told: 'What is to move, which way or how far, changed',
+    told: 'What is to be moved, which way or how far, changed',
     paths: ['load.bodyId', 'load.travel', 'load.travelM'],
   },
   'load.path': { words: 'the way of the load over the ground', of: 'rig', told: 'The way of the load changed', paths: ['load.path'] },

@@ -43,12 +43,12 @@ describe('what changed from one version to the next', () => {
     [
       'a strap choked',
       changed(use(strap?.id ?? '', { hitch: 'choke' })),
-      [`${strap?.gearId} as tree strap: laid otherwise, choke in place of basket`],
+      [`${strap?.gearId} as tree strap: laid differently, choked on itself in place of round as a basket`],
     ],
     [
       'a point moved',
       changed({ kind: 'change-point', point: { ...(point as Rig['points'][number]), place: { ...point?.place, heightM: 1.9 } as never } }),
-      [`The point “${point?.label}” sits elsewhere or is called otherwise`],
+      [`The point “${point?.label}” sits elsewhere or has another name`],
     ],
     [
       'a new origin',
@@ -72,7 +72,7 @@ describe('what changed from one version to the next', () => {
     );
     expect(told(after)).toEqual(['Oak is gone', 'Rowan was added', 'Ash: diameter changed']);
     expect(told(clearLines(rig).reduce((state, edit) => applyEdit(state, edit).rig, rig))).toEqual([
-      'The lines run otherwise: none is laid',
+      'The lines run differently: none is laid',
     ]);
     const [heron, ash] = ['heron', 'ash'].map((wanted) => rig.bodies.find(({ id }) => id === wanted) as Body);
     expect(told(changed(...tieBack(rig, heron as Body, ash as Body)))).toContain('What ties a vehicle back changed');

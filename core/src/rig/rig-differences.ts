@@ -1,5 +1,6 @@
 import { roleWords } from '../gear/classes/roles.ts';
 import { length, type RichText, rich, smallLength } from '../quantity/format.ts';
+import { keyWords } from '../quantity/key-words.ts';
 import { type FactRow, factAt, type RigFactId, rigFacts } from './facts.ts';
 import { usesOf } from './references.ts';
 import type { Body, PieceUse, Rig } from './rig.ts';
@@ -85,7 +86,7 @@ function sentence({ fact, of }: Change, versions: Versions): readonly RichText[]
     case 'rig':
       return [
         fact === 'line.way' && pathWords(before) !== pathWords(after)
-          ? rich`The lines run otherwise: ${pathWords(after)}`
+          ? rich`The lines run differently: ${pathWords(after)}`
           : rich`${row.told}`,
       ];
     default: {
@@ -108,9 +109,11 @@ function useSentence(fact: RigFactId, { told }: FactRow, useId: string, { before
   if (was === undefined || use === undefined) return [];
   if (fact === 'use.piece') return [pieceWords(was, use, tagOf)];
   const name = use.gearId === undefined ? '' : `${tagOf(use.gearId)} `;
-  const other = fact === 'use.hitch' ? rich`${use.hitch ?? 'in no stated way'} in place of ${was.hitch ?? 'no stated way'}` : undefined;
+  const other = fact === 'use.hitch' ? rich`${hitchWords(use)} in place of ${hitchWords(was)}` : undefined;
   return [rich`${name}as ${roleWords[use.role]}: ${told}${other ? rich`, ${other}` : ''}`];
 }
+
+const hitchWords = ({ hitch }: PieceUse): string => (hitch === undefined ? 'in a way not said' : keyWords(hitch));
 
 function pieceWords(was: PieceUse, use: PieceUse, tagOf: (gearId: string) => string): RichText {
   const role = roleWords[use.role];

@@ -1,5 +1,6 @@
 import type { Role } from '../gear/classes/roles.ts';
 import type { Edit } from '../rig/edits.ts';
+import { legWords } from '../rig/line-words.ts';
 import type { Body, Chain, PieceUse, Rig } from '../rig/rig.ts';
 import { withTidying } from '../rig/tidy-rig.ts';
 import { mayHold, placeTowards, usesAt } from './route-line.ts';
@@ -154,8 +155,11 @@ export interface LanyardReach {
 export const lanyardReaches = (rig: Rig): readonly LanyardReach[] => [
   ...rig.lines.flatMap(({ id, via }) =>
     Array.from({ length: via.length + 1 }, (_, strand): LanyardReach => {
-      const name = rig.lines.length === 1 ? 'the line' : id.replaceAll('-', ' ');
-      return { id: `${id}.${strand}`, words: `strand ${strand + 1} of ${name}, by a grip`, to: { kind: 'strand', lineId: id, strand } };
+      return {
+        id: `${id}.${strand}`,
+        words: `${legWords(rig, { lineId: id, strand })}, by a grip`,
+        to: { kind: 'strand', lineId: id, strand },
+      };
     }),
   ),
   ...rig.points.map(({ id, label, bodyId }): LanyardReach => {

@@ -192,7 +192,7 @@ describe('what may not be', () => {
 
   it('is a line from anything but a vehicle, or to people', () => {
     expect(routeFault(bodyOf(peopled, 'heron'), 'drive')).toBeUndefined();
-    expect(routeFault({ kind: 'tree', label: 'Oak' }, 'drive')).toContain('Oak is none');
+    expect(routeFault({ kind: 'tree', label: 'Oak' }, 'drive')).toContain('Oak is not one');
     expect(routeFault(person, 'stop')).toContain('Mirren cannot hold a line');
     expect(routeEdits(peopled, { lineId: 'line', fromBodyId: 'heron', stops: [{ bodyId: 'mirren', at: 'end' }] })).toEqual([]);
     expect(routeEdits(peopled, { lineId: 'line', fromBodyId: 'mirren', stops: [{ bodyId: 'otter', at: 'end' }] })).toEqual([]);

@@ -43,7 +43,7 @@ export function mayHold({ kind }: Pick<Body, 'kind'>): boolean {
 
 /** Why a line cannot begin at a body, or be led to it; nothing where it can. */
 export function routeFault(body: Pick<Body, 'kind' | 'label'>, place: 'drive' | 'stop'): string | undefined {
-  if (place === 'drive' && body.kind !== 'vehicle') return `A line begins at the vehicle whose winch pulls; ${body.label} is none.`;
+  if (place === 'drive' && body.kind !== 'vehicle') return `A line begins at the vehicle whose winch pulls; ${body.label} is not one.`;
   return mayHold(body) ? undefined : `Nothing is tied to people or animals: ${body.label} cannot hold a line.`;
 }
 

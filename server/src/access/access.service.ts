@@ -34,8 +34,8 @@ const DAY_MS = 86_400_000;
 const noInvitation = () =>
   new ProblemException({
     status: 404,
-    title: 'This link opens nothing',
-    detail: 'It was used, withdrawn or is too old. Ask your coordinator for a new one.',
+    title: 'This link no longer works',
+    detail: 'It was used or withdrawn, or it is too old. Ask your coordinator for a new one.',
   });
 
 @Injectable()
@@ -99,7 +99,7 @@ export class AccessService {
       throw new ProblemException({
         status: 401,
         title: 'Not signed in',
-        detail: 'This name and password do not belong together. Try again, or ask your coordinator for a new link.',
+        detail: 'This name and password do not match. Try again, or ask your coordinator for a new link.',
       });
     await this.countSuccess(name, address);
     await this.noteSignIn(signedIn, 'signed in');
@@ -295,7 +295,7 @@ export class AccessService {
       await this.repository.useInvitation(trx, hash);
       const { name } = await this.teams.team(trx);
       const actor: Actor = { teamId, personId, name: person.name, role: person.role };
-      await this.audit.note(trx, actor, { action: 'brought the team in from its file', kind: 'team', id: teamId, name });
+      await this.audit.note(trx, actor, { action: 'imported the team from its file', kind: 'team', id: teamId, name });
       return { accountId, teamId };
     });
   }

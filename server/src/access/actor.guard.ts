@@ -26,7 +26,7 @@ export class ActorGuard implements CanActivate {
       throw new ProblemException({
         status: 403,
         title: 'Not allowed',
-        detail: `You are signed in as ${ROLE_WORDS[actor.role]}; this needs somebody else. Ask your coordinator.`,
+        detail: `You are signed in as ${ROLE_WORDS[actor.role]}, who may not do this. Ask your coordinator.`,
       });
     request.actor = actor;
     return true;

@@ -24,7 +24,7 @@ export function knownHosts(publicUrl: string | undefined) {
         new ProblemException({
           status: 421,
           title: 'Not this server',
-          detail: 'This server is not known by the name that was asked for. Its address is set by WAINROPE_PUBLIC_URL.',
+          detail: 'This server does not answer to the name that was used. Its address is set by WAINROPE_PUBLIC_URL.',
         }),
       );
   };

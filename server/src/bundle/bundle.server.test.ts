@@ -30,7 +30,7 @@ afterAll(async () => {
   await server.stop();
 });
 
-const MOVES = ['took out the team’s file', 'brought the team in from its file'];
+const MOVES = ['exported the team’s file', 'imported the team from its file'];
 
 /** The file without the entries of its being taken out and brought in, of which each adds one. */
 function withoutTakingOut(text: string): string {
@@ -163,7 +163,7 @@ describe('into an empty server', () => {
     const { demo, ...team } = bundle.team;
     expect(demo).toBeTruthy();
     expect(withoutTakingOut(out.text)).toBe(withoutTakingOut(JSON.stringify({ ...bundle, team })));
-    expect(out.body.tables.audit_entry.at(-1).action).toBe('brought the team in from its file');
+    expect(out.body.tables.audit_entry.at(-1).action).toBe('imported the team from its file');
     const { body: session } = await supertest(other.getHttpServer()).get('/api/v1/session').expect(200);
     expect(session).toMatchObject({ signedIn: false, demoPeople: [] });
     await supertest(other.getHttpServer()).post('/api/v1/session/demo').send({ personId: isla() }).expect(404);

@@ -69,7 +69,7 @@ export class BundleService {
       return (JSON.parse(team) as { readonly name: string }).name;
     });
     await this.database.inTeam(actor.teamId, (trx) =>
-      this.audit.note(trx, actor, { action: 'took out the team’s file', kind: 'team', id: actor.teamId, name }),
+      this.audit.note(trx, actor, { action: 'exported the team’s file', kind: 'team', id: actor.teamId, name }),
     );
     await say('}}\n');
   }

@@ -125,9 +125,9 @@ export class GearService {
     const { decimal_mark } = await this.teams.team(trx);
     const faults: FieldFault[] = [...attributeFaults(input.kind, input.attributes), ...dayFaults(input)];
     if (input.kitId && !(await this.teams.kits(trx)).some(({ kit_id }) => kit_id === input.kitId))
-      faults.push({ path: 'kitId', message: 'This kit is not known.' });
+      faults.push({ path: 'kitId', message: 'There is no such kit.' });
     if (input.vehicleId && !(await this.teams.vehicles(trx)).some(({ vehicle_id }) => vehicle_id === input.vehicleId))
-      faults.push({ path: 'vehicleId', message: 'This vehicle is not known.' });
+      faults.push({ path: 'vehicleId', message: 'There is no such vehicle.' });
     const marks = readMarks(input, { decimal: decimal_mark, tonOfMaker: await this.repository.tonOfMaker(trx) }, faults);
     if (faults.length > 0) throw invalid(faults);
     return marks;

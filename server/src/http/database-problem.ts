@@ -38,12 +38,12 @@ export function databaseProblem(error: unknown): Told | undefined {
       detail: 'The database has no room left, so nothing was saved. Make room on the disk of the server, then try again.',
     };
   if (WAITED.includes(code))
-    return { status: 503, title: 'Busy', detail: 'Others are changing the same at this moment. Nothing was saved; try again in a moment.' };
+    return { status: 503, title: 'Busy', detail: 'Others are changing the same thing right now. Nothing was saved; try again in a moment.' };
   if (code === '23505')
     return {
       status: 409,
       title: 'Changed by somebody else',
-      detail: 'Somebody else has saved the same at this moment. Look at what stands, then try again.',
+      detail: 'Somebody else saved the same thing at this moment. Look at what they saved, then try again.',
     };
   if (/^22/.test(code))
     return { status: 422, title: 'Not accepted', detail: 'A value of the request is out of the range that can be kept.' };

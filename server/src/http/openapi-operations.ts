@@ -60,7 +60,7 @@ function refusals(path: string, operation: Operation, namesBase: boolean) {
   const takesId = named.some(({ name, in: where }) => where === 'path' && /Id$/.test(name));
   const takesTask = named.some(({ name }) => name === 'task');
   return {
-    ...(takesId && { 400: problem(400, 'Not accepted', 'What stands in the address is no id.') }),
+    ...(takesId && { 400: problem(400, 'Not accepted', 'The address does not hold an id.') }),
     ...(operation.security !== undefined && { 401: problem(401, 'Not signed in', 'Not signed in.') }),
     ...(operation.security !== undefined && !everybody && { 403: problem(403, 'Not allowed', 'Signed in, and not allowed.') }),
     ...(path.includes('{') && !OPEN_ENDED.includes(path) && { 404: problem(404, 'Not found', 'Nothing has that id.') }),

@@ -58,7 +58,7 @@ export function problemOf(error: unknown): Omit<Problem, 'type'> {
   return {
     status: 500,
     title: 'Something went wrong',
-    detail: 'The server met a fault of its own. Nothing was saved. The request id finds it in the log.',
+    detail: 'Something failed on the server. Nothing was saved. The request number finds it in the log.',
   };
 }
 

@@ -8,6 +8,6 @@ export function refuseFull({ role }: Actor): void {
   throw new ProblemException({
     status: 403,
     title: 'Not allowed',
-    detail: 'Members make the checks before and after use; an inspection that sets a grade is a gear keeper’s.',
+    detail: 'Members make the checks before and after use; an inspection that sets a grade is made by a gear keeper.',
   });
 }

@@ -319,8 +319,8 @@ function sameAs(existing: InspectionView, input: InspectionCreate): InspectionVi
   if (isDeepStrictEqual({ gearId, kind, on, answers, note }, told) && (isUseCheck(kind) || existing.grade === input.grade)) return existing;
   throw new ProblemException({
     status: 409,
-    title: 'Already kept otherwise',
-    detail: 'The register has this inspection already, with other answers. Let this one go, or put that one right from its own page.',
+    title: 'Already kept with other answers',
+    detail: 'The register has this inspection already, with other answers. Discard this one, or correct that one from its own page.',
   });
 }
 
@@ -331,7 +331,7 @@ function answerFaults(sheet: InspectionSheet, answers: InspectionAnswers, { unwe
   return [
     ...unweighed.map((id) => ({
       path: `answers.measures.${id}.whenNew`,
-      message: 'Without its value when new it cannot be weighed; give that, or leave the measure out.',
+      message: 'Without its value when new it cannot be judged; give that, or leave the measure out.',
     })),
     ...openPoints(sheet, answers).map((id) => ({ path: `answers.points.${id}`, message: `“${words.get(id)}” has no answer yet.` })),
     ...Object.keys(answers.points)

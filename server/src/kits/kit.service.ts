@@ -113,7 +113,7 @@ export class KitService {
     const taken = (await this.repository.all(trx)).some((kit) => kit.name.toLowerCase() === name.toLowerCase() && kit.kitId !== own);
     if (taken) faults.push({ path: 'name', message: `A kit is called ${name} already; choose another name.` });
     if (vehicleId && !(await this.teams.vehicles(trx)).some(({ vehicle_id }) => vehicle_id === vehicleId))
-      faults.push({ path: 'vehicleId', message: 'This vehicle is not known.' });
+      faults.push({ path: 'vehicleId', message: 'There is no such vehicle.' });
     if (faults.length > 0) throw invalid(faults);
   }
 }

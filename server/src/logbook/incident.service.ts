@@ -70,7 +70,7 @@ export class IncidentService {
       for (const piece of pieces) await this.follow(trx, actor, input, piece);
       if (input.changed?.trim()) await this.keepFollowUp(trx, actor, input.incidentId, { followUpId: randomUUID(), words: input.changed });
       await this.audit.note(trx, actor, {
-        action: input.corrects === undefined ? 'recorded an incident' : 'put an incident record right',
+        action: input.corrects === undefined ? 'recorded an incident' : 'corrected an incident record',
         kind: 'incident',
         id: input.incidentId,
         name: `${input.kind} on ${input.on}`,
@@ -112,10 +112,10 @@ export class IncidentService {
   private async correctable(trx: TeamTransaction, actor: Actor, { corrects }: IncidentCreate): Promise<void> {
     if (corrects === undefined) return;
     if (!may(actor.role, 'load.correct'))
-      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'Putting an incident record right is a gear keeper’s.' });
+      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'Only a gear keeper may correct an incident record.' });
     const corrected = await this.repository.byId(trx, corrects);
-    if (!corrected) throw invalid([{ path: 'corrects', message: 'The record to be put right is not known.' }]);
-    if (corrected.correctedBy !== undefined) throw conflict('That record was put right already; put the newer one right.', corrected);
+    if (!corrected) throw invalid([{ path: 'corrects', message: 'The record to be corrected is not known.' }]);
+    if (corrected.correctedBy !== undefined) throw conflict('That record was corrected already; correct the newer one.', corrected);
   }
 
   /** In one order, so that two that name the same pieces never wait for each other. */

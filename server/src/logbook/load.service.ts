@@ -67,7 +67,7 @@ export class LoadService {
     const { name, version, rig, fresh } = await this.plans.get(actor, planId);
     if (version !== input.version)
       throw conflict(
-        `The plan stands at version ${version}; the pull was of version ${input.version}. Open that version, or log it by hand.`,
+        `The plan is at version ${version} now; the pull was made by version ${input.version}. Open that version, or log it by hand.`,
         version,
       );
     const { report } = fresh;
@@ -103,7 +103,7 @@ export class LoadService {
   private async correctedBy(trx: TeamTransaction, actor: Actor, input: LoadCreate): Promise<LoadView | undefined> {
     if (input.corrects === undefined) return undefined;
     if (!may(actor.role, 'load.correct'))
-      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'Putting a load record right is a gear keeper’s.' });
+      throw new ProblemException({ status: 403, title: 'Not allowed', detail: 'Only a gear keeper may correct a load record.' });
     const corrected = await this.repository.byId(trx, input.corrects);
     if (corrected?.gearId !== input.gearId)
       throw invalid([{ path: 'corrects', message: 'The record to be corrected is not one of this piece.' }]);
@@ -147,7 +147,7 @@ function figureFaults({ plannedN, greatestN, peakN, stalled }: LoadCreate): Fiel
   const faults: FieldFault[] = [];
   if (plannedN === 0 && peakN === undefined) faults.push({ path: 'plannedN', message: 'Say what was planned, or what a gauge showed.' });
   if (greatestN !== undefined && greatestN < plannedN)
-    faults.push({ path: 'greatestN', message: 'The greatest load is not less than the planned one.' });
+    faults.push({ path: 'greatestN', message: 'The greatest load cannot be less than the planned one.' });
   if (stalled && greatestN === undefined && peakN === undefined)
     faults.push({ path: 'greatestN', message: 'The winch stalled: say the greatest load, which then did happen.' });
   return faults;
@@ -157,6 +157,6 @@ function figureFaults({ plannedN, greatestN, peakN, stalled }: LoadCreate): Fiel
 function gaugeFaults({ linePeakN }: PullCreate, { drives, plannedPullN }: Report): FieldFault[] {
   if (linePeakN === undefined) return [];
   if (drives.length > 1)
-    return [{ path: 'linePeakN', message: 'Several lines draw in this rig; log the measured loads by hand, piece by piece.' }];
+    return [{ path: 'linePeakN', message: 'Several lines pull in this rig; log the measured loads by hand, piece by piece.' }];
   return plannedPullN ? [] : [{ path: 'linePeakN', message: 'No line pull is planned here, so nothing can be worked out from a gauge.' }];
 }

@@ -143,7 +143,7 @@ export class OutingService {
     if (!holder)
       faults.push(
         holderKind === 'outside'
-          ? { path: 'holderName', message: 'Say who borrows it.' }
+          ? { path: 'holderName', message: 'Say who is borrowing it.' }
           : { path: 'holderId', message: `Choose the ${holderKind}.` },
       );
     if (dueBackOn !== undefined && !isDay(dueBackOn))

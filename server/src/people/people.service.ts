@@ -66,7 +66,7 @@ export class PeopleService {
       const account = left && (await this.access.accountOfPerson(trx, { teamId: actor.teamId, personId }));
       if (account) await this.access.endSessions(trx, account.account_id);
       await this.audit.note(trx, actor, {
-        action: left ? 'noted as left' : 'changed a person',
+        action: left ? 'noted as having left' : 'changed a person',
         kind: 'person',
         id: personId,
         name,
@@ -95,7 +95,7 @@ export class PeopleService {
       const person = await this.one(trx, actor, personId);
       const seenBy = await this.teams.person(trx, input.seenBy);
       const faults: FieldFault[] = [];
-      if (!seenBy) faults.push({ path: 'seenBy', message: 'Who saw it is not a person of this team.' });
+      if (!seenBy) faults.push({ path: 'seenBy', message: 'The person who saw it is not in this team.' });
       if (input.seenBy === personId) faults.push({ path: 'seenBy', message: 'Somebody else must have seen it.' });
       if (!isDay(input.on)) faults.push({ path: 'on', message: `${input.on} is not a day of the calendar.` });
       else if (input.on > this.clock.today())

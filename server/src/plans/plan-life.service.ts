@@ -186,7 +186,7 @@ export class PlanLifeService {
     const stands = await this.repository.lockVersion(trx, planId);
     if (stands === undefined) throw notFound('plan', planId);
     const plan = await this.plans.stored(trx, planId);
-    if (stands !== version) throw new Overtaken(`Version ${stands} stands by now, saved by ${plan.savedBy}; look at it first.`);
+    if (stands !== version) throw new Overtaken(`${plan.savedBy} has saved version ${stands} in the meantime; look at it first.`);
     return plan;
   }
 }
@@ -200,7 +200,7 @@ interface Readied {
 
 function refuseTurn(plan: StoredPlan, state: PlanState): void {
   if (!NEXT[plan.state].includes(state))
-    throw invalid([{ path: 'state', message: `A plan that is ${plan.state} does not become ${state}; first take it back to draft.` }]);
+    throw invalid([{ path: 'state', message: `A plan that is ${plan.state} cannot become ${state}; take it back to draft first.` }]);
 }
 
 /** A finding in words, where somebody may answer for it. */

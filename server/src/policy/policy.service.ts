@@ -93,7 +93,7 @@ export class PolicyService {
       throw invalid([
         {
           path: 'machine',
-          message: `The team plans by ${others.length} figures of its own, the most there can be. Take one out in the settings.`,
+          message: `The team plans by ${others.length} figures of its own, the most it can have. Take one out in the settings.`,
         },
       ]);
     return { ...policy, ownFigures: [...others, figure] };

@@ -92,5 +92,5 @@ const busy = () =>
   new ProblemException({
     status: 503,
     title: 'Busy',
-    detail: 'The server has more to judge than it can at the moment. Nothing was saved; try again in a minute.',
+    detail: 'The server is busy judging other plans. Nothing was saved; try again in a minute.',
   });

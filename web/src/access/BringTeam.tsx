@@ -2,6 +2,7 @@ import { type ChangeEvent, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { problemOf, useAcceptBundleMutation } from '../api/wainrope-api.ts';
+import { Chosen } from '../fields/Chosen.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -39,7 +40,7 @@ export function BringTeam({ token }: { readonly token: string }) {
   const [accept, accepted] = useAcceptBundleMutation();
   const running = useRef<{ abort: () => void }>(undefined);
   const [isStopped, setIsStopped] = useState(false);
-  const { register, handleSubmit, setValue } = useForm({ defaultValues: { login: '', password: '', personId: '' } });
+  const { register, control, handleSubmit, setValue } = useForm({ defaultValues: { login: '', password: '', personId: '' } });
   const navigate = useNavigate();
   const faults = faultsByPath(accepted.error && problemOf(accepted.error));
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
@@ -72,19 +73,18 @@ export function BringTeam({ token }: { readonly token: string }) {
             <strong>{read.teamName}</strong>, with its whole record. Passwords are not in the file: the others are invited anew.
           </p>
           {isStopped ? (
-            <p role="alert">Stopped. Where the team is in all the same, the link opens nothing any more; then sign in.</p>
+            <p role="alert">Stopped. If the team arrived all the same, the link no longer works: sign in instead.</p>
           ) : (
             <FormProblem error={accepted.error} shown={['login', 'password', 'personId']} />
           )}
-          <Labelled label="You are" fault={faults.personId}>
-            <select {...register('personId')}>
-              {read.coordinators.map(({ personId, name }) => (
-                <option key={personId} value={personId}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </Labelled>
+          <Chosen
+            control={control}
+            name="personId"
+            label="You are"
+            options={read.coordinators.map(({ personId }) => personId)}
+            words={(id) => read.coordinators.find(({ personId }) => personId === id)?.name ?? 'Choose …'}
+            fault={faults.personId}
+          />
           <AccountFields login={register('login')} password={register('password')} faults={faults} />
           <button type="submit" className="action-main" disabled={accepted.isLoading}>
             {accepted.isLoading ? 'Bringing it in…' : 'Bring the team in'}

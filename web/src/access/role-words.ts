@@ -11,6 +11,6 @@ export const roleWords: { readonly [R in PersonRole]: string } = {
 export const roleLines: { readonly [R in PersonRole]: string } = {
   coordinator: 'everything, and answers for the gear',
   'gear-keeper': 'register, inspections, states, kits, and what members do',
-  member: 'plans, checks before and after use, taking gear out and back',
+  member: 'plans, checks before and after use, checking gear out and back',
   reader: 'sees all, changes nothing',
 };

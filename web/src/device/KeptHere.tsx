@@ -70,8 +70,8 @@ export function KeptHere() {
         </tbody>
       </table>
       <p className="pt-2 text-[15px] text-quiet">
-        Read anew by itself while there is a signal; of plans at most the {MOST_PLANS} saved last. Photos and the trail need a signal.
-        Signing out lets go of all of it.
+        Refreshed by itself while there is a signal; of the plans, at most the {MOST_PLANS} saved last. Photos and the trail need a signal.
+        Signing out removes all of it.
       </p>
       <h2 className="stitched mt-6 pb-1.5 text-xl">Room</h2>
       <p className="pt-3">

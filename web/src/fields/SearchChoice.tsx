@@ -1,22 +1,7 @@
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions, Field, Label } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
-
-export interface Choice<T extends string> {
-  readonly value: T;
-  readonly words: string;
-}
-
-interface SearchChoiceProps<T extends string> {
-  readonly label: string;
-  /** The label is read out, not shown: a heading beside it says the same. */
-  readonly labelIsHidden?: boolean;
-  readonly value: T | '';
-  readonly options: readonly Choice<T>[];
-  readonly onChange: (value: T) => void;
-  /** What stands there while nothing is chosen. */
-  readonly placeholder?: string;
-}
+import type { ChoiceProps } from './Choice.tsx';
 
 const holds = (words: string, typed: string): boolean =>
   typed
@@ -25,26 +10,34 @@ const holds = (words: string, typed: string): boolean =>
     .every((part) => words.toLowerCase().includes(part));
 
 /** One of many, found by typing a part of its words. */
-export function SearchChoice<T extends string>(props: SearchChoiceProps<T>) {
-  const { label, labelIsHidden = false, value, options, onChange, placeholder = 'Choose …' } = props;
+export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
+  const { label, labelIsHidden = false, value, options, words, onChange, isOff, disabled = false, fault } = props;
   const [typed, setTyped] = useState('');
-  const shown = options.filter(({ words }) => holds(words, typed));
-  const wordsOf = (chosen: T | '') => options.find((option) => option.value === chosen)?.words ?? '';
+  const shown = options.filter((option) => holds(words(option), typed));
+  const chosenOf = (wanted: string | null) => options.find((option) => option === wanted);
+  const wordsOf = (wanted: string | null): string => {
+    const chosen = chosenOf(wanted);
+    return chosen === undefined ? '' : words(chosen);
+  };
   return (
-    <Field className="block">
+    <Field className="block" disabled={disabled}>
       <Label className={labelIsHidden ? 'sr-only' : ''}>{label}</Label>
-      <Combobox<T | ''>
+      <Combobox<string>
         immediate
         value={value}
-        onChange={(chosen) => chosen !== null && chosen !== '' && onChange(chosen)}
+        onChange={(wanted) => {
+          const chosen = chosenOf(wanted);
+          if (chosen !== undefined) onChange(chosen);
+        }}
         onClose={() => setTyped('')}
       >
         <span className="relative block">
           <ComboboxInput
             className="min-h-11 w-full pr-9! placeholder:text-quiet"
             autoComplete="off"
+            aria-invalid={fault !== undefined}
             displayValue={wordsOf}
-            placeholder={placeholder}
+            placeholder={props.placeholder ?? 'Choose …'}
             onFocus={(event) => event.target.select()}
             onClick={(event) => event.currentTarget.select()}
             onChange={(event) => setTyped(event.target.value)}
@@ -59,18 +52,19 @@ export function SearchChoice<T extends string>(props: SearchChoiceProps<T>) {
         <ComboboxOptions
           modal={false}
           anchor="bottom start"
-          className="z-20 max-h-72 w-(--input-width) min-w-56 overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg empty:invisible"
+          className="z-40 max-h-72 w-(--input-width) min-w-56 overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg empty:invisible"
         >
           {shown.map((option) => (
             <ComboboxOption
-              key={option.value}
-              value={option.value}
-              className="flex min-h-11 cursor-pointer items-center px-2 data-focus:bg-paper data-selected:font-semibold"
+              key={option}
+              value={option}
+              disabled={isOff?.(option) ?? false}
+              className="flex min-h-11 cursor-pointer items-center px-2 data-disabled:text-quiet data-disabled:line-through data-focus:bg-paper data-selected:font-semibold"
             >
-              {option.words}
+              {words(option)}
             </ComboboxOption>
           ))}
-          {shown.length === 0 && <li className="px-2 py-2.5 text-quiet">Nothing here is called that.</li>}
+          {shown.length === 0 && <li className="px-2 py-2.5 text-quiet">Nothing here matches.</li>}
         </ComboboxOptions>
       </Combobox>
     </Field>

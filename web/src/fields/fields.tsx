@@ -10,31 +10,6 @@ export function Group({ title, children }: { readonly title: string; readonly ch
   );
 }
 
-interface ChoiceProps<T extends string> {
-  readonly label: string;
-  readonly value: T;
-  readonly options: readonly T[];
-  readonly words: (option: T) => string;
-  readonly onChange: (value: T) => void;
-  readonly disabled?: (option: T) => boolean;
-}
-
-/** One of a few words. */
-export function Choice<T extends string>({ label, value, options, words, onChange, disabled }: ChoiceProps<T>) {
-  return (
-    <label className="block text-[15px]">
-      {label}
-      <select value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map((option) => (
-          <option key={option} value={option} disabled={disabled?.(option) ?? false}>
-            {words(option)}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
 /** Yes or no. */
 export function Check({
   label,

@@ -1,9 +1,9 @@
 import type { GearView } from '@wainrope/contract';
-import { type Field, gearClasses, gearClassNames, gearStates } from '@wainrope/core';
-import { type UseFormRegister, useForm, useWatch } from 'react-hook-form';
+import { type Field, gearClasses, gearClassNames, gearStates, keyWords } from '@wainrope/core';
+import { type Control, type UseFormRegister, useForm, useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
-import { VehicleOptions } from '../fields/VehicleOptions.tsx';
+import { Chosen } from '../fields/Chosen.tsx';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
@@ -69,11 +69,11 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
       </div>
       <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-2">
         <div className="space-y-3">
-          <IdentityFields register={register} faults={faults} kind={kind} />
+          <IdentityFields register={register} control={control} faults={faults} kind={kind} />
           <MarkFields control={control} register={register} setValue={form.setValue} decimal={decimal} kind={kind} faults={faults} />
-          {kind && <AttributeFields kind={kind} register={register} faults={faults} />}
+          {kind && <AttributeFields kind={kind} register={register} control={control} faults={faults} />}
         </div>
-        <WhereaboutsFields register={register} faults={faults} team={team} existing={before !== undefined} />
+        <WhereaboutsFields register={register} control={control} faults={faults} team={team} existing={before !== undefined} />
       </div>
     </form>
   );
@@ -81,22 +81,21 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
 
 interface FieldsProps {
   readonly register: UseFormRegister<GearFormValues>;
+  readonly control: Control<GearFormValues>;
   readonly faults: { readonly [path: string]: string };
 }
 
-function IdentityFields({ register, faults, kind }: FieldsProps & { readonly kind: GearFormValues['kind'] }) {
+function IdentityFields({ register, control, faults, kind }: FieldsProps & { readonly kind: GearFormValues['kind'] }) {
   return (
     <>
-      <Labelled label="Class" fault={faults.kind}>
-        <select {...register('kind')} aria-invalid={faults.kind !== undefined}>
-          <option value="">Choose…</option>
-          {gearClassNames.map((name) => (
-            <option key={name} value={name}>
-              {gearClasses[name].label}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Chosen
+        control={control}
+        name="kind"
+        label="Class"
+        options={gearClassNames}
+        words={(name) => gearClasses[name].label}
+        fault={faults.kind}
+      />
       <div className="grid grid-cols-[1fr_2fr] gap-3">
         <Labelled label="Tag" fault={faults.tag}>
           <input {...register('tag')} className="font-mono" aria-invalid={faults.tag !== undefined} autoComplete="off" />
@@ -134,7 +133,9 @@ const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; read
 };
 const plainFields = Object.keys(PLAIN_FIELDS) as readonly PlainField[];
 
-function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProps) {
+function WhereaboutsFields({ register, control, faults, team, existing }: WhereaboutsProps) {
+  const kits = new Map((team?.kits ?? []).map(({ kitId, name }) => [kitId, name]));
+  const vehicles = new Map((team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name]));
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-2 gap-3">
@@ -150,21 +151,22 @@ function WhereaboutsFields({ register, faults, team, existing }: WhereaboutsProp
         <Labelled label="Overloads since inspection" fault={faults.overloadsSinceInspection}>
           <input {...register('overloadsSinceInspection')} inputMode="numeric" />
         </Labelled>
-        <Labelled label="Kit" fault={faults.kitId}>
-          <select {...register('kitId')}>
-            <option value="">in no kit</option>
-            {team?.kits.map(({ kitId, name }) => (
-              <option key={kitId} value={kitId}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </Labelled>
-        <Labelled label="On vehicle" fault={faults.vehicleId}>
-          <select {...register('vehicleId')}>
-            <VehicleOptions vehicles={team?.vehicles} />
-          </select>
-        </Labelled>
+        <Chosen
+          control={control}
+          name="kitId"
+          label="Kit"
+          options={['', ...kits.keys()]}
+          words={(id) => kits.get(id) ?? 'in no kit'}
+          fault={faults.kitId}
+        />
+        <Chosen
+          control={control}
+          name="vehicleId"
+          label="On vehicle"
+          options={['', ...vehicles.keys()]}
+          words={(id) => vehicles.get(id) ?? 'no vehicle'}
+          fault={faults.vehicleId}
+        />
         {plainFields.map((key) => (
           <Labelled key={key} label={PLAIN_FIELDS[key].label} fault={faults[key]}>
             {PLAIN_FIELDS[key].type === 'partial' ? (
@@ -202,7 +204,7 @@ function AttributeFields({ kind, register, faults }: AttributeFieldsProps) {
                 <option value="">not known</option>
                 {(field.type === 'choice' ? field.options : ['yes', 'no']).map((option) => (
                   <option key={option} value={option}>
-                    {option.replaceAll('-', ' ')}
+                    {keyWords(option)}
                   </option>
                 ))}
               </select>

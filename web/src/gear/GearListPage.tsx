@@ -3,6 +3,7 @@ import { Download, Plus, Upload } from 'lucide-react';
 import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { stateWords } from '../register/gear-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -142,19 +143,19 @@ function Filters({ pieces, filter, typed, setTyped, set, showAll, anyFilter }: F
           onKeyDown={toTable}
         />
       </label>
-      <Choice
+      <FilterBy
         label="Class"
         value={filter.kind}
         onChange={(value) => set('class', value)}
         options={kinds.map((kind) => [kind, gearClasses[kind].plural])}
       />
-      <Choice
+      <FilterBy
         label="State"
         value={filter.state}
         onChange={(value) => set('state', value)}
         options={gearStates.map((state) => [state, stateWords[state]])}
       />
-      <Choice label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
+      <FilterBy label="Kit" value={filter.kit} onChange={(value) => set('kit', value)} options={kits.map((kit) => [kit, kit])} />
       <button type="button" className="action justify-center" disabled={!anyFilter} onClick={showAll}>
         Show all
       </button>
@@ -172,25 +173,24 @@ function Empty({ register }: { readonly register: number }) {
   );
 }
 
-interface ChoiceProps {
+interface FilterByProps {
   readonly label: string;
   readonly value: string;
   readonly options: readonly (readonly [string, string])[];
   readonly onChange: (value: string) => void;
 }
 
-function Choice({ label, value, options, onChange }: ChoiceProps) {
+/** All, or one of what there is. */
+function FilterBy({ label, value, options, onChange }: FilterByProps) {
+  const words = new Map(options);
   return (
-    <label>
-      <span className="sr-only">{label}</span>
-      <select value={value} onChange={(event) => onChange(event.target.value)}>
-        <option value="">{label}: all</option>
-        {options.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Choice
+      label={label}
+      labelIsHidden
+      value={value}
+      options={['', ...words.keys()]}
+      words={(key) => words.get(key) ?? `${label}: all`}
+      onChange={onChange}
+    />
   );
 }

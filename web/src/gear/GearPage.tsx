@@ -8,6 +8,7 @@ import {
   force,
   formatFigure,
   gearClasses,
+  keyWords,
   length,
   mass,
   pieceLimit,
@@ -252,7 +253,7 @@ function attributeText(field: Field, value: unknown, units: ReaderUnits): string
   const make = figures[field.type];
   if (make && typeof value === 'number') return formatFigure(make(value), units);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return String(value).replaceAll('-', ' ');
+  return field.type === 'choice' ? keyWords(String(value)) : String(value);
 }
 
 function Attributes({ gear }: { readonly gear: GearView }) {

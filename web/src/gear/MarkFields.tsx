@@ -139,7 +139,7 @@ function Understood({ id, control, register, index, decimal, winch, takeAsPull }
       !winch &&
       'It does not say what it means. It counts as breaking strength; a steel shackle marked in tonnes usually shows its working load limit.',
     source === 'advert' && 'An advert is a claim, not a rating.',
-    settingDecided && 'The separator may part thousands or decimals; the team’s setting decided.',
+    settingDecided && 'The separator may mean thousands or decimals; the team’s setting decided.',
   ].filter((line) => line !== false);
   return (
     <div id={id} aria-live="polite" className="mt-1">

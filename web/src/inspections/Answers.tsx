@@ -24,7 +24,7 @@ export function Answers({ piece, sheet, draft, decimal, change, pass }: AnswersP
       <div className="flex flex-wrap items-center gap-3 pt-4">
         <h2 className="text-xl">Look for</h2>
         <button type="button" className="action min-h-12 text-lg" onClick={pass}>
-          All in order, except what is answered (A)
+          Mark all the rest in order (A)
         </button>
       </div>
       {sheet.points.map((point) => (

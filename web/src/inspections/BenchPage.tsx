@@ -37,7 +37,7 @@ export function BenchPage() {
     // The summary must open without a signal: its page is fetched while there is one. Where that fails, opening it says so.
     import('./BenchSummary.tsx').catch(() => undefined);
   }, []);
-  if (round === null) return <NoRound title="This round is not on this device" words="It was put away, or begun on another one." />;
+  if (round === null) return <NoRound title="This round is not on this device" words="It was put away, or begun on another device." />;
   // Without a signal, what was read before is enough to go on with.
   if (!round || !drafts || !pieces || !sheets || !team || !person)
     return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
@@ -333,7 +333,7 @@ function Closing({ piece, draft, outcome, change, proposed }: ClosingProps) {
         <ul className="pt-2">
           {outcome.proposed.reasons.map(({ id, grade, words }) => (
             <li key={id}>
-              {words}: speaks for {grade}
+              {words}: points to {grade}
             </li>
           ))}
         </ul>

@@ -1,5 +1,6 @@
 import { dueOf, type PieceDue } from '@wainrope/contract';
 import { Link } from 'react-router';
+import { Choice } from '../fields/Choice.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -70,15 +71,16 @@ function Filter({
   readonly set: (value: string) => void;
 }) {
   return (
-    <label className="w-52">
-      <span className="sr-only">{label}</span>
-      <select value={value} onChange={(event) => set(event.target.value)}>
-        <option value="">{label}: all</option>
-        {options.map((option) => (
-          <option key={option}>{option}</option>
-        ))}
-      </select>
-    </label>
+    <div className="w-52">
+      <Choice
+        label={label}
+        labelIsHidden
+        value={value}
+        options={['', ...options]}
+        words={(option) => option || `${label}: all`}
+        onChange={set}
+      />
+    </div>
   );
 }
 

@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useMay, usePerson } from '../access/use-session.ts';
 import { usePutRoundAwayMutation } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { type BenchRound, thisDevice } from '../outbox/bench-store.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
-import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { backOf } from './back-of.ts';
 import { InspectTabs } from './InspectTabs.tsx';
@@ -47,14 +47,14 @@ export function InspectPage() {
   const choice = params.get('of') ?? 'due';
   const today = team?.today ?? '';
   const chosen = useMemo(() => (pieces ? piecesOf(choice, pieces, today) : []), [pieces, choice, today]);
-  const options = useMemo(() => choices(pieces ?? [], team?.kits ?? []), [pieces, team]);
+  const words = useMemo(() => new Map(choices(pieces ?? [], team?.kits ?? [])), [pieces, team]);
   const named = choice.startsWith('piece:') || choice.startsWith('pieces:');
   const title = named
     ? chosen
         .map(({ gear }) => gear.tag)
         .join(', ')
         .slice(0, LONGEST_TITLE)
-    : (options.find(([value]) => value === choice)?.[1] ?? 'All due');
+    : (words.get(choice) ?? 'All due');
   const corrects = params.get('corrects');
   const begin = async () => {
     if (!person) return;
@@ -75,25 +75,14 @@ export function InspectPage() {
           <h2 className="stitched pb-1.5 text-xl">{corrects ? `Put right an inspection of ${title}` : 'Begin at the bench'}</h2>
           {corrects && <p className="pt-2">Inspect it anew. The earlier one stays on record, and this one takes its place.</p>}
           <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
-            <Labelled label="Which pieces">
-              <select value={choice} onChange={(event) => setParams({ of: event.target.value }, { replace: true })}>
-                {named && <option value={choice}>{title}</option>}
-                {options.map(([value, label]) => (
-                  <option key={value} value={value}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-            <Labelled label="What kind">
-              <select value={chosenKind} onChange={(event) => setKind(event.target.value as BenchRound['kind'])}>
-                {kinds.map((entry) => (
-                  <option key={entry} value={entry}>
-                    {kindWords[entry]}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
+            <Choice
+              label="Which pieces"
+              value={choice}
+              options={named ? [choice, ...words.keys()] : [...words.keys()]}
+              words={(of) => words.get(of) ?? title}
+              onChange={(of) => setParams({ of }, { replace: true })}
+            />
+            <Choice label="What kind" value={chosenKind} options={kinds} words={(entry) => kindWords[entry]} onChange={setKind} />
             <button type="button" className="action-main min-h-11 justify-center text-lg" disabled={chosen.length === 0} onClick={begin}>
               Begin: {chosen.length} {chosen.length === 1 ? 'piece' : 'pieces'}
             </button>
@@ -157,7 +146,7 @@ function RoundRow({ progress: { round, confirmed, waiting, refused, unconfirmed 
         {own && round.takenOverBy !== undefined && (
           <span className="block text-amber-ink">{round.takenOverBy} took it over on another device.</span>
         )}
-        {!own && <span className="block text-amber-ink">Somebody else’s: it is sent and gone on with when they sign in here.</span>}
+        {!own && <span className="block text-amber-ink">Somebody else’s: it can be continued and sent when they sign in here.</span>}
         {asked && (
           <span className="block text-rust">
             {unconfirmed} begun and not confirmed {unconfirmed === 1 ? 'is' : 'are'} dropped with it.

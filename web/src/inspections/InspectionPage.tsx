@@ -50,7 +50,7 @@ function Record({ view }: { readonly view: InspectionView }) {
         {view.grade ? (
           <strong>
             Grade {view.grade}
-            {view.proposedGrade && view.proposedGrade !== view.grade && ` (the findings spoke for ${view.proposedGrade})`}.
+            {view.proposedGrade && view.proposedGrade !== view.grade && ` (what was found pointed to ${view.proposedGrade})`}.
           </strong>
         ) : (
           'Checked and found fit; grade and due day stayed as they were.'

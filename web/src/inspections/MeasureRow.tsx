@@ -73,7 +73,7 @@ function Outcome({ measure, value, fault, share, ask }: OutcomeProps) {
       <p aria-live="polite" className={`min-h-6 text-[15px] ${share?.over || fault ? 'font-semibold text-rust' : 'text-quiet'}`}>
         {fault}
         {!fault && share && shareWords(measure, share)}
-        {!fault && wantsNew && 'Say what it measured when new; without that it cannot be weighed.'}
+        {!fault && wantsNew && 'Say what it measured when new; without that it cannot be judged.'}
       </p>
       {question && (
         <p role="status" className="mb-1 border-l-4 border-signal bg-amber-wash px-3 py-1 text-amber-ink">

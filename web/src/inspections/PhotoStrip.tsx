@@ -20,7 +20,7 @@ export function PhotoStrip({ inspectionId, begin }: { readonly inspectionId: str
         begin();
         await benchStore.photos.add({ ...shrunk, photoId: crypto.randomUUID(), inspectionId, status: 'kept' });
       } catch (error) {
-        setProblem(`${file.name} cannot be used: ${error instanceof Error ? error.message : 'it is no picture'}. Choose a photo.`);
+        setProblem(`${file.name} cannot be used: ${error instanceof Error ? error.message : 'it is not a picture'}. Choose a photo.`);
       }
     }
   };

@@ -106,7 +106,7 @@ export function TakenOver({ round }: { readonly round: BenchRound }) {
           Summary
         </Link>
         <Link className="action-main" to="/inspect">
-          To the rounds
+          Back to the rounds
         </Link>
       </div>
     </div>

@@ -4,7 +4,7 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
-import { VehicleOptions } from '../fields/VehicleOptions.tsx';
+import { Chosen } from '../fields/Chosen.tsx';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -132,28 +132,28 @@ interface PartProps {
   readonly form: UseFormReturn<FormValues>;
 }
 
-function KitFields({ form: { register }, fault }: PartProps & { readonly fault: string | undefined }) {
+function KitFields({ form: { register, control }, fault }: PartProps & { readonly fault: string | undefined }) {
   const { team } = useTeam();
+  const vehicles = new Map((team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name]));
   return (
     <div className="grid gap-3 sm:grid-cols-4">
       <Labelled label="Name" fault={fault}>
         <input {...register('name')} />
       </Labelled>
-      <Labelled label="Ground">
-        <select {...register('terrain')}>
-          <option value="">any</option>
-          {terrains.map((entry) => (
-            <option key={entry} value={entry}>
-              {terrainWords[entry]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
-      <Labelled label="Travels on">
-        <select {...register('vehicleId')}>
-          <VehicleOptions vehicles={team?.vehicles} />
-        </select>
-      </Labelled>
+      <Chosen
+        control={control}
+        name="terrain"
+        label="Ground"
+        options={['', ...terrains]}
+        words={(entry) => (entry === '' ? 'any' : terrainWords[entry])}
+      />
+      <Chosen
+        control={control}
+        name="vehicleId"
+        label="Travels on"
+        options={['', ...vehicles.keys()]}
+        words={(id) => vehicles.get(id) ?? 'no vehicle'}
+      />
       <Labelled label="Note">
         <input {...register('note')} />
       </Labelled>
@@ -189,13 +189,14 @@ function PackingList({ form: { register, control, setValue } }: PartProps) {
             className="grid grid-cols-[4rem_1fr_auto] items-end gap-2 border-b border-rule py-1.5 sm:grid-cols-[5rem_1.5fr_1fr_auto]"
           >
             <input aria-label="How many" inputMode="numeric" {...register(`lines.${index}.count`)} />
-            <select aria-label="Class" {...register(`lines.${index}.kind`)}>
-              {gearClassNames.map((name) => (
-                <option key={name} value={name}>
-                  {gearClasses[name].label}
-                </option>
-              ))}
-            </select>
+            <Chosen
+              control={control}
+              name={`lines.${index}.kind`}
+              label="Class"
+              labelIsHidden
+              options={gearClassNames}
+              words={(name) => gearClasses[name].label}
+            />
             <input
               aria-label="Least working limit"
               placeholder="least working limit, e.g. 20 kN"

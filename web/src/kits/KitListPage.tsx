@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddKitMutation } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -68,16 +69,13 @@ function AddKit() {
       <Labelled label="Name of a new kit" fault={faults.name}>
         <input value={name} onChange={(event) => setName(event.target.value)} />
       </Labelled>
-      <Labelled label="Packing list">
-        <select value={terrain} onChange={(event) => setTerrain(event.target.value as Terrain | '')}>
-          <option value="">none to begin with</option>
-          {terrains.map((entry) => (
-            <option key={entry} value={entry}>
-              {terrainWords[entry]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        label="Packing list"
+        value={terrain}
+        options={['', ...terrains]}
+        words={(entry) => (entry === '' ? 'none to begin with' : terrainWords[entry])}
+        onChange={setTerrain}
+      />
       <button type="submit" className="action-main sm:mt-[1.35rem]" disabled={isLoading}>
         <Plus size={17} aria-hidden="true" /> Make a kit
       </button>

@@ -37,7 +37,7 @@ export function BreakTests({ gear, today, decimal }: BreakTestsProps) {
       {items.length > 0 && (
         <p className="pt-2 text-[15px] text-quiet">
           Bought pieces of batch {batch} by {maker} that were pulled until they broke; {data?.pieces} of that batch{' '}
-          {data?.pieces === 1 ? 'is' : 'are'} in the register. One that held says little of another: no limit is worked out from these.
+          {data?.pieces === 1 ? 'is' : 'are'} in the register. One that held says little about another: no limit is worked out from these.
         </p>
       )}
       <ul>
@@ -84,7 +84,7 @@ function TestForm({ gear, today, decimal, done }: BreakTestsProps & { readonly d
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const load = readForce(typed.load, decimal, units);
-    if (load.kind !== 'force') return setFault(load.kind === 'fault' ? load.message : 'Say at which load it failed.');
+    if (load.kind !== 'force') return setFault(load.kind === 'fault' ? load.message : 'Give the load at which it failed.');
     setFault(undefined);
     const { kind, maker = '', model, batch = '' } = gear;
     const answer = await add({

@@ -1,5 +1,5 @@
 import type { DiaryCreate, DiaryKind, GearView } from '@wainrope/contract';
-import { type DecimalMark, eyeLocks, gearClasses, length, seenTerminations, spoolStates } from '@wainrope/core';
+import { type DecimalMark, eyeLocks, gearClasses, keyWords, length, seenTerminations, spoolStates } from '@wainrope/core';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -10,7 +10,7 @@ import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { dashedWords, diaryWords, entryWords, spoolWords } from './diary-words.ts';
+import { diaryWords, entryWords, spoolWords } from './diary-words.ts';
 import { FurtherBack } from './FurtherBack.tsx';
 import { readForce } from './read-force.ts';
 import { readMetres } from './read-metres.ts';
@@ -178,7 +178,7 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
           </Labelled>
         )}
         {asks.metres && (
-          <Labelled label={kind === 'ran' ? 'Metres that it ran' : 'Metres cut off'} fault={faults.metres}>
+          <Labelled label={kind === 'ran' ? 'Metres run' : 'Metres cut off'} fault={faults.metres}>
             <input inputMode="decimal" value={typed.metres} onChange={(event) => set({ metres: event.target.value })} />
           </Labelled>
         )}
@@ -196,7 +196,7 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
               <select value={typed.end} onChange={(event) => set({ end: event.target.value })}>
                 {seenTerminations.map((word) => (
                   <option key={word} value={word}>
-                    {dashedWords(word)}
+                    {keyWords(word)}
                   </option>
                 ))}
               </select>
@@ -206,7 +206,7 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
                 <option value="">not known</option>
                 {eyeLocks.map((word) => (
                   <option key={word} value={word}>
-                    {dashedWords(word)}
+                    {keyWords(word)}
                   </option>
                 ))}
               </select>

@@ -13,7 +13,7 @@ export function FurtherBack({ hasMore, limit, most, read }: FurtherBackProps) {
   if (limit >= most) return <p className="pt-2 text-quiet">The newest {most} are listed.</p>;
   return (
     <button type="button" className="action no-print mt-2" onClick={() => read(most)}>
-      Read further back
+      Show older ones
     </button>
   );
 }

@@ -31,7 +31,7 @@ export function LifeSection({ gearId, tag, today }: LifeSectionProps) {
     <section className="pt-6" aria-label="Its life">
       <h2 className="stitched pb-1.5 text-xl">Its life</h2>
       <ProblemNote error={error} retry={refetch} />
-      {events?.length === 0 && <p className="pt-2 text-quiet">Nothing has happened to it on record.</p>}
+      {events?.length === 0 && <p className="pt-2 text-quiet">Nothing is on record yet.</p>}
       {events && events.length > 0 && (
         <>
           <Chart

@@ -93,7 +93,7 @@ function LoadLine({ load, correct }: LoadLineProps) {
       <span className="min-w-0">
         {isOver && !correctedBy && <strong className="block text-rust">{overloadWords[overload]}</strong>}
         {overload === 'unknown' && <span className="block text-amber-ink">{overloadWords.unknown}</span>}
-        {correctedBy && <span className="block text-amber-ink">Corrected by a later record; it counts no more.</span>}
+        {correctedBy && <span className="block text-amber-ink">Corrected by a later record; it no longer counts.</span>}
         {planId ? (
           <Link className="underline" to={`/plans/${planId}`}>
             {place ?? planName}

@@ -16,6 +16,7 @@ import {
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useAddDiaryEntryMutation, useListVehiclesQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { surfaceWords } from '../fields/situation-words.ts';
 import { useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -54,6 +55,8 @@ interface CoachProps {
   readonly lines: readonly GearView[];
 }
 
+const pieceWords = (piece: GearView | undefined): string => (piece ? `${piece.tag} ${piece.name}` : 'none in the register');
+
 function Coach({ winch, team, policy, lines }: CoachProps) {
   const [lineId, setLineId] = useState<string>();
   const [helper, setHelper] = useState<HelperValues>({ massKg: 2500, slopeDeg: 0, surface: 'grass', brakePercent: 0 });
@@ -78,16 +81,13 @@ function Coach({ winch, team, policy, lines }: CoachProps) {
         The line is live: nobody stands in it or beside it, a damper hangs on it, gloves are on, and no hand comes within a metre of the
         fairlead. The maker’s instructions win.
       </p>
-      <Labelled label="The line">
-        <select value={line?.gearId ?? ''} onChange={(event) => setLineId(event.target.value)}>
-          {lines.length === 0 && <option value="">none in the register</option>}
-          {lines.map(({ gearId, tag, name }) => (
-            <option key={gearId} value={gearId}>
-              {tag} {name}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        label="The line"
+        value={line?.gearId ?? ''}
+        options={lines.map(({ gearId }) => gearId)}
+        words={(id) => pieceWords(lines.find(({ gearId }) => gearId === id))}
+        onChange={setLineId}
+      />
       <Helper typed={helper} set={(change) => setHelper({ ...helper, ...change })} advice={advice} />
       <Layers drum={drum} wraps={wrapsOf(winch, line, policy)} done={done} setDone={setDone} />
       <Finish winch={winch} line={line} today={team.today} advice={advice} isDone={done >= steps} />
@@ -202,7 +202,7 @@ function Layers({ drum, wraps, done, setDone }: LayersProps) {
       <h2 className="stitched pb-1.5 text-xl">2. Layer by layer</h2>
       {!drum && (
         <p className="pt-2 text-amber-ink">
-          Sizes of the drum or the line are not on record, so that nobody can say how many turns fit. Lay them side by side all the same.
+          Sizes of the drum or the line are not on record, so how many turns fit cannot be said. Lay them side by side all the same.
         </p>
       )}
       <ol>

@@ -33,14 +33,14 @@ describe('break tests of a batch', () => {
     const line = await within(section).findByRole('listitem');
     expect(line.textContent).toContain('84.3 kN');
     expect(line.textContent).toContain('First to fail: Stitching of one eye');
-    within(section).getByText(/3 of that batch are in the register\. One that held says little of another: no limit is worked out/);
+    within(section).getByText(/3 of that batch are in the register\. One that held says little about another: no limit is worked out/);
     expect(within(section).queryByRole('button')).toBeNull();
   });
   it('are recorded by a keeper, with class, maker and batch of the piece', async () => {
     const user = open('gear-keeper', []);
     await user.click(await screen.findByRole('button', { name: 'Record a break test of batch K-1187' }));
     await user.click(screen.getByRole('button', { name: 'Keep it' }));
-    screen.getByText('Say at which load it failed.');
+    screen.getByText('Give the load at which it failed.');
     await user.type(screen.getByLabelText(/^Failed at/), '84.3 kN');
     await user.type(screen.getByLabelText('What failed first'), 'Stitching');
     server.answers({

@@ -1,5 +1,5 @@
 import type { DiaryEntry, DiaryKind } from '@wainrope/contract';
-import { force, length, type RichText, rich } from '@wainrope/core';
+import { force, keyWords, length, type RichText, rich } from '@wainrope/core';
 
 export const diaryWords: { readonly [K in DiaryKind]: string } = {
   spooled: 'Spooled',
@@ -12,9 +12,6 @@ export const diaryWords: { readonly [K in DiaryKind]: string } = {
 };
 
 export const spoolWords = { 'under-tension': 'under tension', slack: 'slack', stacked: 'stacked to a side' } as const;
-
-/** How an end is made up and how its eye is locked, as `long-tapered-bury` is said. */
-export const dashedWords = (key: string): string => key.replaceAll('-', ' ');
 
 /** What was done, with its figures. */
 export function entryWords(
@@ -30,7 +27,7 @@ export function entryWords(
     case 'cut-back':
       return rich`${length(metres)} cut off at the ${cutAt ?? 'end'}`;
     case 'spliced':
-      return rich`New end: ${dashedWords(endTermination ?? 'not said')}${eyeLock ? `, eye ${dashedWords(eyeLock)}` : ''}`;
+      return rich`New end: ${endTermination ? keyWords(endTermination) : 'not said'}${eyeLock ? `, eye ${keyWords(eyeLock)}` : ''}`;
     case 'stretched':
       return rich`Stretched under tension${under}`;
     default:

@@ -89,6 +89,6 @@ describe('the life of a piece on its page', () => {
   it('of a new piece says that nothing has happened to it', async () => {
     server.answers({ ...asRole('member'), 'GET /api/v1/gear/*/life': { items: [] } });
     show(<LifeSection gearId="g" tag="A-1" today={TODAY} />);
-    await screen.findByText('Nothing has happened to it on record.');
+    await screen.findByText('Nothing is on record yet.');
   });
 });

@@ -11,5 +11,5 @@ export function readMetres(typed: string, decimal: DecimalMark): TypedMetres {
   if (text === '') return { kind: 'empty' };
   const read = parseQuantity(/^[\d.,\s]+$/.test(text) ? `${text} m` : text, { dimension: 'length', decimal });
   if (read.kind === 'understood') return { kind: 'metres', metres: read.reading.valueSi };
-  return { kind: 'fault', message: read.kind === 'fault' ? read.message : `“${text}” is no length.` };
+  return { kind: 'fault', message: read.kind === 'fault' ? read.message : `“${text}” is not a length.` };
 }

@@ -160,7 +160,7 @@ describe('the recorded pulls of a plan', () => {
     const user = show(<PlanSeries planId="p-1" />);
     expect((await screen.findByRole('link', { name: 'pull-3.csv' })).getAttribute('href')).toBe('/series/s-3');
     expect(screen.getAllByText('peak 20.0 kN')).toHaveLength(6);
-    await user.click(screen.getByRole('button', { name: 'Read further back' }));
+    await user.click(screen.getByRole('button', { name: 'Show older ones' }));
     await screen.findByText('The newest 200 are listed.');
     expect(asked).toEqual(['limit=6', 'limit=200']);
     cleanup();
@@ -168,7 +168,7 @@ describe('the recorded pulls of a plan', () => {
     next = undefined;
     show(<PlanSeries planId="p-1" />);
     await screen.findByRole('link', { name: 'pull-3.csv' });
-    expect(screen.queryByRole('button', { name: 'Read further back' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Show older ones' })).toBeNull();
   });
   it('are not spoken of where there is none', async () => {
     server.answers({ ...asRole('member'), 'GET /api/v1/plans/*/series': { items: [] } });

@@ -2,6 +2,7 @@ import { type HolderKind, holderKinds } from '@wainrope/contract';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { problemOf, useCheckOutMutation, useListPeopleQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -101,38 +102,37 @@ interface HolderProps {
 function Holder({ form, set, faults }: HolderProps) {
   const { team } = useRegister();
   const { data: people } = useListPeopleQuery();
+  const names = new Map(
+    form.holderKind === 'person'
+      ? people?.items.filter(({ left }) => !left).map(({ personId, name }) => [personId, name])
+      : team?.vehicles.map(({ vehicleId, name }) => [vehicleId, name]),
+  );
   return (
     <>
-      <Labelled label="With">
-        <select value={form.holderKind} onChange={(event) => set({ holderKind: event.target.value as HolderKind, holderId: '' })}>
-          {holderKinds.map((kind) => (
-            <option key={kind} value={kind}>
-              {holderWords[kind]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        label="With"
+        value={form.holderKind}
+        options={holderKinds}
+        words={(kind) => holderWords[kind]}
+        onChange={(holderKind) => set({ holderKind, holderId: '' })}
+      />
       {form.holderKind === 'outside' ? (
         <Labelled label="Who borrows it" fault={faults.holderName}>
           <input value={form.holderName} onChange={(event) => set({ holderName: event.target.value })} />
         </Labelled>
       ) : (
-        <Labelled label={form.holderKind === 'person' ? 'Which person' : 'Which vehicle'} fault={faults.holderId}>
-          <select value={form.holderId} onChange={(event) => set({ holderId: event.target.value })}>
-            <option value="">Choose…</option>
-            {form.holderKind === 'person'
-              ? people?.items
-                  .filter(({ left }) => !left)
-                  .map((person) => <Option key={person.personId} id={person.personId} name={person.name} />)
-              : team?.vehicles.map((vehicle) => <Option key={vehicle.vehicleId} id={vehicle.vehicleId} name={vehicle.name} />)}
-          </select>
-        </Labelled>
+        <Choice
+          label={form.holderKind === 'person' ? 'Which person' : 'Which vehicle'}
+          value={form.holderId}
+          options={[...names.keys()]}
+          words={(id) => names.get(id) ?? 'Choose …'}
+          onChange={(holderId) => set({ holderId })}
+          fault={faults.holderId}
+        />
       )}
     </>
   );
 }
-
-const Option = ({ id, name }: { readonly id: string; readonly name: string }) => <option value={id}>{name}</option>;
 
 interface ChosenProps {
   readonly pieces: readonly RegisterPiece[];

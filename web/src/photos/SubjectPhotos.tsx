@@ -27,7 +27,7 @@ export function SubjectPhotos({ subjectId, subjectKind, photoIds, name }: Subjec
       setProblem(undefined);
       await addPhoto({ photoCreate: { photoId: crypto.randomUUID(), subjectId, subjectKind, ...shrunk } });
     } catch {
-      setProblem(`${file.name} is no picture that this browser can read. Choose a photo.`);
+      setProblem(`${file.name} is not a picture that this browser can read. Choose a photo.`);
     }
   };
   return (

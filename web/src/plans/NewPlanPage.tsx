@@ -1,12 +1,25 @@
-import { type Depth, depths, firstRig, layouts, type PlanVehicle, type Rig, type Surface, surfaces, winchOf } from '@wainrope/core';
+import {
+  type Depth,
+  depths,
+  type Figure,
+  firstRig,
+  layouts,
+  mass,
+  type PlanVehicle,
+  type Rig,
+  type Surface,
+  surfaces,
+  winchOf,
+} from '@wainrope/core';
 import { type FormEvent, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
-import { Choice } from '../fields/fields.tsx';
+import { Choice } from '../fields/Choice.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { depthWords, surfaceWords } from '../fields/situation-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { useFigures } from '../shell/use-figures.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { LayoutGallery, type OfferedLayout } from './layouts/LayoutGallery.tsx';
 import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './layouts/rig-of-layout.ts';
@@ -86,7 +99,7 @@ function useFirstQuestions(props: NewPlanFormProps) {
   const change = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
   const places = useMemo(
     (): readonly VehiclePlace[] =>
-      layout === 'empty' ? [{ bodyId: 'vehicle', label: 'Vehicle that is to move', winches: false }] : vehiclePlaces(layout),
+      layout === 'empty' ? [{ bodyId: 'vehicle', label: 'Vehicle to be moved', winches: false }] : vehiclePlaces(layout),
     [layout],
   );
   const chosen = suggested(places, picked, props);
@@ -174,6 +187,7 @@ interface QuestionsProps extends NewPlanFormProps {
 
 /** Who stands where, what it stands on, and how far it has to go. */
 function Questions({ pieces, vehicles, asked }: QuestionsProps) {
+  const { figure } = useFigures();
   const { places, chosen, pick, anyWinch, strange, simple, answers, change } = asked;
   return (
     <>
@@ -183,8 +197,8 @@ function Questions({ pieces, vehicles, asked }: QuestionsProps) {
           label={place.label}
           value={chosen[place.bodyId]?.vehicleId ?? ''}
           options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
-          words={(id) => vehicleWords(vehicles, pieces, id)}
-          disabled={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
+          words={(id) => vehicleWords({ vehicles, pieces, figure }, id)}
+          isOff={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
           onChange={(id) => {
             const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
             pick(place.bodyId, vehicle);
@@ -258,8 +272,14 @@ function going({ travelM: _ofLayout, ...load }: Rig['load'], travelM: number | u
   return travelM === undefined ? load : { ...load, travelM };
 }
 
-function vehicleWords(vehicles: readonly PlanVehicle[], pieces: readonly RegisterPiece[], id: string): string {
+interface Told {
+  readonly vehicles: readonly PlanVehicle[];
+  readonly pieces: readonly RegisterPiece[];
+  readonly figure: (figure: Figure) => string;
+}
+
+function vehicleWords({ vehicles, pieces, figure }: Told, id: string): string {
   const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id);
   if (!vehicle) return 'not one of the team’s';
-  return [vehicle.name, `${vehicle.massKg} kg`, winchOf(pieces, id)?.tag ?? 'no winch'].join(', ');
+  return [vehicle.name, figure(mass(vehicle.massKg)), winchOf(pieces, id)?.tag ?? 'no winch'].join(', ');
 }

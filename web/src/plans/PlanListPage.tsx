@@ -31,7 +31,7 @@ export function PlanListPage() {
           <input type="search" placeholder="Search plans…" value={search} onChange={(event) => set('q', event.target.value)} />
         </label>
         <select className="w-44!" aria-label="In which state" value={state} onChange={(event) => set('state', event.target.value)}>
-          <option value="">All but put away</option>
+          <option value="">All except put away</option>
           {planStates.map((entry) => (
             <option key={entry} value={entry}>
               {planStateWords[entry]}

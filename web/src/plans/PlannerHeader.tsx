@@ -120,7 +120,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
           <span className="block text-[14px] text-quiet">line-pull limit</span>
           <span className="block whitespace-nowrap text-[16px]">
             <strong>{figure(force(limit.pullN))}</strong>
-            <span className="hidden 2xl:inline"> keeps all within</span>
+            <span className="hidden 2xl:inline"> keeps every piece within</span>
           </span>
         </p>
       )}

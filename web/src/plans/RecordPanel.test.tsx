@@ -114,8 +114,8 @@ describe('the record of a plan', () => {
   });
   it('takes a comment only with words in it, and empties the field once it is kept', async () => {
     show();
-    const say = screen.getByRole('button', { name: 'Say it' });
-    const words = screen.getByLabelText('Say something about this plan');
+    const say = screen.getByRole('button', { name: 'Comment' });
+    const words = screen.getByLabelText('Comment on this plan');
     fireEvent.change(words, { target: { value: '   ' } });
     expect(say.hasAttribute('disabled')).toBe(true);
     fireEvent.change(words, { target: { value: ' The drain is deep. ' } });

@@ -182,7 +182,7 @@ function Comments({ planId }: { readonly planId: string }) {
   };
   return (
     <section aria-label="Comments">
-      <h2 className="font-head text-lg font-semibold">What people say</h2>
+      <h2 className="font-head text-lg font-semibold">Comments</h2>
       <ProblemNote error={error} />
       <ul>
         {data?.items.map(({ commentId, words: said, by, at, version }) => (
@@ -204,11 +204,11 @@ function Comments({ planId }: { readonly planId: string }) {
           }}
         >
           <label className="block text-[15px]">
-            Say something about this plan
+            Comment on this plan
             <textarea value={words} rows={2} maxLength={2000} onChange={(event) => setWords(event.target.value)} />
           </label>
           <button type="submit" className="action" disabled={words.trim() === '' || adding.isLoading}>
-            Say it
+            Comment
           </button>
           <ProblemNote error={adding.error} />
         </form>

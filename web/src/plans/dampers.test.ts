@@ -20,7 +20,7 @@ describe('dampers to hang', () => {
     expect(freeDampers(pieces, hung())).toEqual(['a', 'b']);
   });
   it.each<[string, RegisterPiece[], string]>([
-    ['there is none', [damper('x', 'in-use', 'chain'), damper('y', 'retired')], 'There is no damper in the register.'],
+    ['there is none', [damper('x', 'in-use', 'chain'), damper('y', 'retired')], 'There is not a damper in the register.'],
     ['none may be used', [damper('x', 'quarantined')], 'Every damper in the register is in quarantine.'],
     ['all hang already', [damper('x'), damper('y', 'quarantined')], 'Every damper that may be used is in this rig already.'],
   ])('are none where %s, and that is said', (_when, pieces, words) => {

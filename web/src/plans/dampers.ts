@@ -13,7 +13,7 @@ export function freeDampers(pieces: readonly RegisterPiece[], rig: Rig): readonl
 export function noDamperWords(pieces: readonly RegisterPiece[]): string {
   const dampers = pieces.filter(({ gear }) => gearClasses[gear.kind].damps && gear.state !== 'retired');
   const make = 'A coat or a blanket will do: add it to the register as a damper.';
-  if (dampers.length === 0) return `There is no damper in the register. ${make}`;
+  if (dampers.length === 0) return `There is not a damper in the register. ${make}`;
   if (dampers.every(({ gear }) => gear.state !== 'in-use')) return `Every damper in the register is in quarantine. ${make}`;
   return `Every damper that may be used is in this rig already. ${make}`;
 }

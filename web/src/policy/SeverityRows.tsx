@@ -11,7 +11,7 @@ interface SeverityRowsProps {
   readonly rules: readonly RuleView[];
 }
 
-/** How grave each rule is for this team: stricter always, milder only where the rule lets itself be softened. */
+/** How serious each rule is for this team: stricter always, milder only where the rule lets itself be softened. */
 export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsProps) {
   const set = (code: string, own: Severity, wanted: Severity) => {
     const { [code]: _before, ...rest } = policy.severities;
@@ -19,7 +19,7 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
   };
   return (
     <section className="pt-4">
-      <h2 className="stitched pb-1.5 text-xl">How grave each rule is</h2>
+      <h2 className="stitched pb-1.5 text-xl">How serious each rule is</h2>
       <p className="pt-1.5 text-quiet">
         A team may be stricter with any rule; milder only with those that keep nobody from harm by themselves.
       </p>
@@ -33,7 +33,7 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
               <span className="font-mono text-[14px]">{code}</span>
               {editable && allowed.length > 1 ? (
                 <select
-                  aria-label={`How grave: ${code}`}
+                  aria-label={`How serious: ${code}`}
                   value={now}
                   onChange={(event) => set(code, severity, event.target.value as Severity)}
                 >

@@ -1,4 +1,4 @@
-import { figureOfPath, useWords } from '@wainrope/core';
+import { figureOfPath, keyWords, useWords } from '@wainrope/core';
 import { depthWords, surfaceWords } from '../fields/situation-words.ts';
 import { LEAF_LABELS } from './leaf-labels.ts';
 import { SCHOOL_LABELS } from './school-words.ts';
@@ -22,7 +22,7 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
   winch: { title: 'Winch and drum', why: 'Wraps to leave: 5 steel, 10 synthetic, unless the maker says otherwise.' },
   limits: { title: 'Checks', why: 'Both are checked: the estimate within working limits, the greatest pull within a margin to breaking.' },
   tree: { title: 'Trees', why: 'Low strap, live and upright tree; a higher strap shows the lost strength.' },
-  care: { title: 'Age and zones', why: 'Danger zone: 1.5 × the longest tensioned leg; soft goods leave after ten years.' },
+  care: { title: 'Age and zones', why: 'Danger zone: 1.5 × the longest tensioned leg; soft goods are retired after ten years.' },
   exposure: { title: 'Exposure', why: 'Share of the inspection interval that is left after mud, sand, salt, wet or sun.' },
   washing: { title: 'Washing', why: 'Washed within so many days, exposure no longer counts.' },
   wear: { title: 'Wear', why: 'A trend over three readings or more brings the next inspection forward before it meets the limit.' },
@@ -103,12 +103,7 @@ const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slic
 
 /** A key as words; picket lines and slopes keep their signs. */
 const spaced = (key: string) =>
-  /^\d/.test(key)
-    ? key
-    : key
-        .replace(/([a-z])([A-Z0-9])/g, '$1 $2')
-        .replaceAll('-', ' ')
-        .toLowerCase();
+  /^\d/.test(key) ? key : /[A-Z]/.test(key) ? key.replace(/([a-z])([A-Z0-9])/g, '$1 $2').toLowerCase() : keyWords(key);
 
 /** A difference by its path, as the page names it: group, then row. */
 export function changeWords(path: string): string {

@@ -6,6 +6,7 @@ import { Controller, type UseFormReturn, useFieldArray, useForm } from 'react-ho
 import { useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useListSheetsQuery, useSaveSheetMutation } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -25,16 +26,16 @@ export function SheetsPage() {
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <TeamTabs title="Inspection sheets">
-        <label>
-          <span className="sr-only">Class</span>
-          <select value={kind} onChange={(event) => setParams({ class: event.target.value }, { replace: true })}>
-            {gearClassNames.map((name) => (
-              <option key={name} value={name}>
-                {gearClasses[name].plural}
-              </option>
-            ))}
-          </select>
-        </label>
+        <div className="w-72">
+          <Choice
+            label="Class"
+            labelIsHidden
+            value={kind}
+            options={gearClassNames}
+            words={(name) => gearClasses[name].plural}
+            onChange={(name) => setParams({ class: name }, { replace: true })}
+          />
+        </div>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
       {!view && !error && <p className="py-6">Loading…</p>}

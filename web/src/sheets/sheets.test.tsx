@@ -4,6 +4,7 @@ import { standardSheets } from '@wainrope/core';
 import { afterEach, describe, expect, it } from 'vitest';
 import { wainropeApi } from '../api/wainrope-api.ts';
 import { store } from '../store.ts';
+import { choose } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole } from '../testing/sample-team.ts';
 import { leadsTo, show } from '../testing/show.tsx';
@@ -119,7 +120,7 @@ describe('an inspection sheet', () => {
 
   it('of another class is a link', async () => {
     const user = await open();
-    await user.selectOptions(screen.getByLabelText('Class'), 'chain');
+    await choose(user, 'Class', 'Chains');
     expect(leadsTo()).toBe('/sheets?class=chain');
     expect(await screen.findByDisplayValue(standardSheets.chain.points[0]?.look ?? '')).toBeTruthy();
   });

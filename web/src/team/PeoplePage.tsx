@@ -36,7 +36,7 @@ export function PeoplePage() {
       {may('people.write') && <AddPerson />}
       {gone.length > 0 && (
         <>
-          <h2 className="stitched mt-6 pb-1.5 text-xl">Have left</h2>
+          <h2 className="stitched mt-6 pb-1.5 text-xl">Former members</h2>
           <ul>
             {gone.map((person) => (
               <PersonRow key={person.personId} person={person} />

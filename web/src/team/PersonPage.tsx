@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { roleWords } from '../access/role-words.ts';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddPracticeMutation, useGetPersonQuery, useListPeopleQuery } from '../api/wainrope-api.ts';
+import { Chosen } from '../fields/Chosen.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -101,9 +102,13 @@ function Inspected({ page }: { readonly page: PersonPageData }) {
 function AddPractice({ personId }: { readonly personId: string }) {
   const { data: people } = useListPeopleQuery();
   const [add, { error, isLoading }] = useAddPracticeMutation();
-  const { register, handleSubmit, reset } = useForm({ defaultValues: { layout: layoutNames[0] ?? '', on: '', seenBy: '', note: '' } });
+  const { register, control, handleSubmit, reset } = useForm({
+    defaultValues: { layout: layoutNames[0] ?? '', on: '', seenBy: '', note: '' },
+  });
   const faults = faultsByPath(error && problemOf(error));
-  const witnesses = (people?.items ?? []).filter((entry) => !entry.left && entry.personId !== personId);
+  const witnesses = new Map(
+    (people?.items ?? []).filter((entry) => !entry.left && entry.personId !== personId).map((entry) => [entry.personId, entry.name]),
+  );
   const submit = handleSubmit(async ({ note, ...values }) => {
     const practice = { ...values, practiceId: crypto.randomUUID(), ...(note && { note }) };
     const answer = await add({ personId, practiceCreate: practice });
@@ -111,26 +116,18 @@ function AddPractice({ personId }: { readonly personId: string }) {
   });
   return (
     <form onSubmit={submit} noValidate className="grid grid-cols-2 gap-3 pt-3">
-      <Labelled label="Layout practised" fault={faults.layout}>
-        <select {...register('layout')}>
-          {layoutNames.map((name) => (
-            <option key={name}>{name}</option>
-          ))}
-        </select>
-      </Labelled>
+      <Chosen control={control} name="layout" label="Layout practised" options={layoutNames} words={(name) => name} fault={faults.layout} />
       <Labelled label="On" fault={faults.on}>
         <input type="date" {...register('on')} />
       </Labelled>
-      <Labelled label="Seen by" fault={faults.seenBy}>
-        <select {...register('seenBy')}>
-          <option value="">Choose…</option>
-          {witnesses.map((entry) => (
-            <option key={entry.personId} value={entry.personId}>
-              {entry.name}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Chosen
+        control={control}
+        name="seenBy"
+        label="Seen by"
+        options={[...witnesses.keys()]}
+        words={(id) => witnesses.get(id) ?? 'Choose …'}
+        fault={faults.seenBy}
+      />
       <Labelled label="Note">
         <input {...register('note')} />
       </Labelled>

@@ -18,7 +18,7 @@ export function TeamFilePage() {
           </p>
           <p className="text-quiet">Keep it like the notebook: it holds names, and what was found on every piece.</p>
           <a className="action-main" href="/api/v1/bundle" download="wainrope.team.json">
-            <FileJson size={20} aria-hidden="true" /> Take the team out
+            <FileJson size={20} aria-hidden="true" /> Export the team
           </a>
         </section>
         <section className="space-y-2">

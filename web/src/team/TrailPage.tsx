@@ -1,6 +1,7 @@
 import { subjectKinds } from '@wainrope/contract';
 import { useSearchParams } from 'react-router';
 import { useListAuditQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from './TeamTabs.tsx';
 import { TrailList } from './TrailList.tsx';
@@ -15,21 +16,20 @@ export function TrailPage() {
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <TeamTabs title="What changed">
-        <label>
-          <span className="sr-only">Of what kind</span>
-          <select value={kind ?? ''} onChange={(event) => setParams(event.target.value ? { of: event.target.value } : {})}>
-            <option value="">Everything</option>
-            {subjectKinds.map((entry) => (
-              <option key={entry} value={entry}>
-                {kindWords[entry]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <div className="w-72">
+          <Choice
+            label="Kind of change"
+            labelIsHidden
+            value={kind ?? ''}
+            options={['', ...subjectKinds]}
+            words={(entry) => (entry === '' ? 'Everything' : kindWords[entry])}
+            onChange={(of) => setParams(of ? { of } : {})}
+          />
+        </div>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
       {page && <TrailList entries={page.items} />}
-      {page?.items.length === 0 && <p className="py-8 text-center text-lg">Nothing of this kind was done yet.</p>}
+      {page?.items.length === 0 && <p className="py-8 text-center text-lg">Nothing of this kind has been done yet.</p>}
       {page?.next !== undefined && (
         <button type="button" className="action mt-4" onClick={() => setParams({ ...(kind && { of: kind }), before: String(page.next) })}>
           Earlier

@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { PersonListed, PersonPage as PersonPageData } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
+import { choose, offeredBy } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, people } from '../testing/sample-team.ts';
 import { rowsOf, show } from '../testing/show.tsx';
@@ -38,7 +39,7 @@ describe('the people of the team', () => {
     await open('coordinator');
     expect(rowsOf('People of the team')).toHaveLength(2);
     expect(row('Mirren Sedge').getByText('has not joined yet')).toBeTruthy();
-    expect(screen.getByRole('heading', { name: 'Have left' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Former members' })).toBeTruthy();
     expect(row('Odd Fellside').getByRole('button', { name: 'Back in the team' })).toBeTruthy();
     expect(row('Odd Fellside').queryByRole('button', { name: 'Invite' })).toBeNull();
   });
@@ -132,13 +133,11 @@ describe('a person’s page', () => {
 
   it('takes a practice that somebody else of the team has seen', async () => {
     const user = await show_('member');
-    await screen.findByRole('option', { name: 'Isla Wrenfell' });
-    const witnesses = [...(screen.getByLabelText('Seen by') as HTMLSelectElement).options].map(({ text }) => text);
     // Neither oneself nor who has left.
-    expect(witnesses).toEqual(['Choose…', 'Isla Wrenfell']);
+    await waitFor(async () => expect(await offeredBy(user, 'Seen by')).toEqual(['Isla Wrenfell']));
     server.answers({ 'POST /api/v1/people/*/practice': page });
     await user.type(screen.getByLabelText('On'), '2026-01-10');
-    await user.selectOptions(screen.getByLabelText('Seen by'), 'Isla Wrenfell');
+    await choose(user, 'Seen by', 'Isla Wrenfell');
     await user.click(screen.getByRole('button', { name: 'Note the practice' }));
     await waitFor(() => expect((screen.getByLabelText('On') as HTMLInputElement).value).toBe(''));
     expect(server.sent[0]).toMatchObject({ path: '/api/v1/people/p-mirren/practice', body: { on: '2026-01-10', seenBy: 'p-isla' } });

@@ -5,7 +5,7 @@ export const kindWords: { readonly [K in SubjectKind]: string } = {
   inspection: 'Inspections',
   defect: 'Defects',
   kit: 'Kits',
-  outing: 'Taken out and counted back',
+  outing: 'Checked out and counted back',
   plan: 'Plans',
   person: 'People',
   policy: 'Settings',

@@ -1,5 +1,5 @@
 import type { VehicleDetail } from '@wainrope/contract';
-import { parseQuantity } from '@wainrope/core';
+import { length, mass, parseQuantity } from '@wainrope/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { problemOf, useAddVehicleMutation, useChangeVehicleMutation } from '../api/wainrope-api.ts';
@@ -8,6 +8,7 @@ import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { useFigures } from '../shell/use-figures.ts';
 
 const FIELDS = [
   { key: 'massKg', label: 'Mass with its usual load', dimension: 'mass', example: '2 600 kg' },
@@ -52,6 +53,7 @@ export function readSizes(sizes: Sizes, decimal: '.' | ','): ReadSizes {
 /** Adds or changes a vehicle; sizes are typed with their units. */
 export function VehicleForm({ before, done }: { readonly before?: VehicleDetail; readonly done: () => void }) {
   const { team } = useTeam();
+  const { figure } = useFigures();
   const [add, adding] = useAddVehicleMutation();
   const [change, changing] = useChangeVehicleMutation();
   const [typed, setTyped] = useState<{ readonly [path: string]: string }>({});
@@ -102,7 +104,8 @@ export function VehicleForm({ before, done }: { readonly before?: VehicleDetail;
             keepMine={settle}
           >
             <p>
-              Theirs: {conflict.model}, {conflict.massKg} kg, {conflict.lengthM} × {conflict.widthM} m. Yours stands in the fields.
+              Theirs: {conflict.model}, {figure(mass(conflict.massKg))}, {figure(length(conflict.lengthM))} ×{' '}
+              {figure(length(conflict.widthM))}. Yours stands in the fields.
             </p>
           </ConflictNote>
         )}

@@ -1,5 +1,5 @@
 import type { HookUpView, VehicleDetail } from '@wainrope/contract';
-import { type Figure, force, length, mass, smallLength } from '@wainrope/core';
+import { type Figure, force, keyWords, length, mass, smallLength } from '@wainrope/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -156,10 +156,10 @@ function pointWords(attributes: object, figure: (value: Figure) => string): stri
     readonly spoolState?: string;
   };
   return [
-    pointKind?.replaceAll('-', ' '),
+    pointKind && keyWords(pointKind),
     heightM !== undefined && `${figure(length(heightM))} high`,
     edgeRadiusM !== undefined && `edge ${figure(smallLength(edgeRadiusM))}`,
-    spoolState && `spooled ${spoolState.replaceAll('-', ' ')}`,
+    spoolState && `spooled ${keyWords(spoolState)}`,
   ]
     .filter(Boolean)
     .join(', ');

@@ -66,7 +66,7 @@ describe('a vehicle', () => {
     const theirs = { ...before, massKg: 2900, rowVersion: 8 };
     server.answers({ 'PUT /api/v1/vehicles/*': () => (server.sent.length === 1 ? stale(theirs) : theirs) });
     await user.click(screen.getByRole('button', { name: 'Save' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('Theirs: Long 4 × 4, 2900 kg, 4.6 × 1.85 m.');
+    expect((await screen.findByRole('alert')).textContent).toContain('Theirs: Long 4 × 4, 2\u202f900 kg, 4.6 m × 1.9 m.');
     await user.click(screen.getByRole('button', { name: /Take theirs/ }));
     expect((screen.getByLabelText('Mass with its usual load') as HTMLInputElement).value).toBe('2900 kg');
     await user.click(screen.getByRole('button', { name: 'Save' }));

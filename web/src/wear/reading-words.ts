@@ -30,5 +30,5 @@ export function readingWords({ measure, series, value, on, policy }: Typed): str
     return `Better than last time, when it was ${shown(asked.before)}. Nothing grows back: was it measured at the same spot?`;
   const [lowest, highest] = [shown(asked.lowest), shown(asked.highest)];
   const expected = lowest === highest ? `about ${lowest}` : `between ${lowest} and ${highest}`;
-  return `Farther off its trend than its readings usually scatter: ${expected} was to be expected. Measure it once more.`;
+  return `Farther off its trend than its readings usually scatter: ${expected} was expected. Measure it again.`;
 }

@@ -5,10 +5,10 @@ import { eyeLocks, fibres, terminationKinds } from './materials.ts';
 const line = {
   ropeDiameterM: small('Rope diameter', 'strength'),
   lengthM: long('Length', 'length'),
-  endTermination: pick('Made up at the end', 'strength', terminationKinds),
-  reachM: small('End fitting adds', 'record-only'),
+  endTermination: pick('How the end is made', 'strength', terminationKinds),
+  reachM: small('Length the end fitting adds', 'record-only'),
   eyeLock: pick('How the eye is locked', 'record-only', eyeLocks),
-  stretchedOn: words('Stretched under tension before use, on', 'record-only'),
+  stretchedOn: words('Stretched under tension before first use, on', 'record-only'),
 } as const;
 
 /** A line on a drum says by a mark, or a change of colour, where to stop paying out; metres from the hook. */

@@ -28,7 +28,7 @@ function pullFigures(judged: Judged): readonly ReportFigure[] {
   const weakest = judged.weakest?.moment.travelM;
   const GUESS = 'a guess by the team’s table';
   return [
-    ...(weakest === undefined ? [] : [measured('weakestAtM', 'Where on the way the weakest is worst', length(weakest), BY_RUN)]),
+    ...(weakest === undefined ? [] : [measured('weakestAtM', 'Where on the way the weakest piece is worst', length(weakest), BY_RUN)]),
     ...told('pull', pull, [
       ['askedM', 'How far the load has to go', length, 'stated'],
       ['reachedM', 'How far it comes', length, BY_RUN],

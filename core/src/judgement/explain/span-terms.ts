@@ -5,6 +5,7 @@ import { joinedSpan, loadIn } from '../../moment/places.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
 import type { ResolvedChain, ResolvedLine } from '../../resolved/parts.ts';
 import type { LoadSource } from '../../resolved/place.ts';
+import { legWords } from '../../rig/line-words.ts';
 import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 
@@ -62,10 +63,8 @@ function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name:
 /** The tension of one span from the first drive's pull: its drive's share, then what each bend lets pass. */
 export function spanTerm({ rig }: Moment, line: ResolvedLine, span: number, load: LoadState, linePull: Term): Term {
   const { balance, scale } = load;
-  const label =
-    span === 0 && line.index === 0
-      ? 'First leg'
-      : `Leg ${span + 1} of ${rig.lines.length === 1 ? 'the line' : line.line.id.replaceAll('-', ' ')}`;
+  const words = legWords(rig.subject.rig, { lineId: line.line.id, index: span });
+  const label = `${words[0]?.toUpperCase()}${words.slice(1)}`;
   const figure = force(scale * (balance.forces.spans[line.firstSpan + span] ?? 0));
   const ref = line.spans[span];
   const rope = ref && rig.equations.ropes[ref.rope];

@@ -11,7 +11,7 @@ import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.t
 import type { Finding } from './finding.ts';
 
 /** Version of the rules and formulas: a saved report made by another is out of date. */
-export const CORE_VERSION = '9';
+export const CORE_VERSION = '10';
 
 export type Verdict = 'clear' | 'clear-judged' | 'watch' | 'stop';
 

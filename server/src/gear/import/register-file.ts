@@ -78,7 +78,7 @@ const MOST_CELLS = 500;
 
 function refuseTooMuch(record: readonly string[], before: number): void {
   if (before > IMPORT_MAX_ROWS + SPARE_ROWS)
-    throw new TooMuch(`The file has more than ${IMPORT_MAX_ROWS} rows; at most so many are taken at once. Split it.`);
+    throw new TooMuch(`The file has more than ${IMPORT_MAX_ROWS} rows; at most that many can be read at once. Split it.`);
   if (record.length > MOST_CELLS)
     throw new TooMuch(`Row ${before + 1} of the file has ${record.length} cells; at most ${MOST_CELLS} are taken. Is it a register?`);
 }

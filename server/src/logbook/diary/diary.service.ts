@@ -45,7 +45,7 @@ export class DiaryService {
         throw new ProblemException({
           status: 403,
           title: 'Not allowed',
-          detail: 'Cutting a line back and splicing it anew is a gear keeper’s.',
+          detail: 'Only a gear keeper may cut a line back and splice it.',
         });
       const faults = [...dayFaults(input.on, this.clock.today()), ...entryFaults(piece, input)];
       if (faults.length > 0) throw invalid(faults);

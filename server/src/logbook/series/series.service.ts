@@ -131,7 +131,7 @@ export class SeriesService implements OnModuleInit {
     const { version: current, rig, fresh } = await this.plans.get(actor, planId);
     if (current !== version)
       throw conflict(
-        `The plan stands at version ${current}; the pull was of version ${version}. Open that version, or log it by hand.`,
+        `The plan is at version ${current} now; the pull was made by version ${version}. Open that version, or log it by hand.`,
         current,
       );
     const { case: subject } = await this.plans.rigFile(actor, planId);

@@ -1,15 +1,16 @@
 import { type ColumnChoice, type FileEncoding, fileEncodings, type ImportPreview, registerColumns } from '@wainrope/contract';
-import { LongChoice } from '../../fields/LongChoice.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 import { SearchChoice } from '../../fields/SearchChoice.tsx';
 
 /** A column that is left out; the register has none of that name. */
 const LEFT_OUT = 'left out';
 
-const OPTIONS = [
-  { value: LEFT_OUT, words: 'Leave out' },
-  { value: 'note', words: 'Keep in the note' },
-  ...registerColumns.filter(({ key }) => key !== 'note').map(({ key, label }) => ({ value: key, words: label })),
-];
+const WORDS: ReadonlyMap<string, string> = new Map([
+  [LEFT_OUT, 'Leave out'],
+  ['note', 'Keep in the note'],
+  ...registerColumns.filter(({ key }) => key !== 'note').map(({ key, label }) => [key, label] as const),
+]);
+const OPTIONS = [...WORDS.keys()];
 
 interface ColumnsProps {
   readonly preview: ImportPreview;
@@ -44,7 +45,7 @@ export function Columns({ preview: { columns, encoding, separator, headingLine, 
           {dayOrder ? `, ${dayOrder === 'day-first' ? 'the day' : 'the month'} first in dates` : ''}.
         </p>
         <div className="w-52">
-          <LongChoice
+          <Choice
             label="Letters look wrong? Read as"
             value={encoding as FileEncoding}
             options={fileEncodings}
@@ -65,6 +66,7 @@ export function Columns({ preview: { columns, encoding, separator, headingLine, 
               labelIsHidden
               value={column ?? LEFT_OUT}
               options={OPTIONS}
+              words={(key) => WORDS.get(key) ?? key}
               onChange={(chosen) => change(index, chosen)}
             />
           </div>

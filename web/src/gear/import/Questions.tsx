@@ -2,7 +2,7 @@ import type { ImportPreview, ImportQuestion } from '@wainrope/contract';
 import { registerColumns } from '@wainrope/contract';
 import { type GearClass, gearClasses, gearClassNames, gearStates, grades } from '@wainrope/core';
 import type { ReactNode } from 'react';
-import { type Choice, SearchChoice } from '../../fields/SearchChoice.tsx';
+import { SearchChoice } from '../../fields/SearchChoice.tsx';
 import { stateWords } from '../../register/gear-words.ts';
 
 interface QuestionsProps {
@@ -79,12 +79,16 @@ function unitsOf(column: string): readonly string[] {
   return column === 'diameter' || type === 'length' || type === 'small-length' ? LENGTHS : FORCES;
 }
 
-const classChoice = (kind: GearClass): Choice<GearClass> => ({ value: kind, words: gearClasses[kind].label });
-
 /** Every class, the likeliest first. */
-export function classChoices(first: readonly string[] = []): readonly Choice<GearClass>[] {
+function classesFrom(first: readonly string[]): readonly GearClass[] {
   const likely = gearClassNames.filter((kind) => first.includes(kind));
-  return [...likely, ...gearClassNames.filter((kind) => !likely.includes(kind))].map(classChoice);
+  return [...likely, ...gearClassNames.filter((kind) => !likely.includes(kind))];
+}
+
+/** What is answered, and how it is said. */
+interface Answered {
+  readonly value: string;
+  readonly words: string;
 }
 
 const ORDERS = [
@@ -98,7 +102,7 @@ const GRADE_CHOICES = [
 const STATE_CHOICES = gearStates.map((state) => ({ value: state as string, words: stateWords[state] }));
 
 /** The few answers that a question has; classes are too many for buttons. */
-function fewAnswers({ about, word }: ImportQuestion): readonly Choice<string>[] {
+function fewAnswers({ about, word }: ImportQuestion): readonly Answered[] {
   if (about === 'day-order') return ORDERS;
   if (about === 'grade') return GRADE_CHOICES;
   if (about === 'state') return STATE_CHOICES;
@@ -112,7 +116,8 @@ function Answer({ question, answer }: { readonly question: ImportQuestion; reado
         label={`What “${question.word}” is`}
         labelIsHidden
         value=""
-        options={classChoices(question.choices)}
+        options={classesFrom(question.choices)}
+        words={(kind) => gearClasses[kind].label}
         onChange={answer}
         placeholder="Choose a class …"
       />

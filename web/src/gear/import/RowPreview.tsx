@@ -1,9 +1,8 @@
 import { type ImportFault, type ImportRowView, registerColumns } from '@wainrope/contract';
-import { type GearClass, gearClasses } from '@wainrope/core';
+import { type GearClass, gearClasses, gearClassNames } from '@wainrope/core';
 import { useState } from 'react';
 import { SearchChoice } from '../../fields/SearchChoice.tsx';
 import { Tag } from '../../shell/Tag.tsx';
-import { classChoices } from './Questions.tsx';
 
 const OUTCOMES: { readonly [O in ImportRowView['outcome']]: string } = {
   new: 'new',
@@ -78,7 +77,8 @@ function SayClass({ row, mend, words }: RowPreviewProps & { readonly words: stri
         label={`Class of line ${row.row}`}
         labelIsHidden
         value=""
-        options={classChoices()}
+        options={gearClassNames}
+        words={(kind) => gearClasses[kind].label}
         onChange={(chosen) => mend('class', chosen)}
       />
     </span>

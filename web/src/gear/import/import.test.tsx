@@ -72,7 +72,7 @@ describe('a gear list', () => {
     const file = new File(['x'], 'all.csv', { type: 'text/csv' });
     Object.defineProperty(file, 'size', { value: 6_000_001 });
     fireEvent.change(screen.getByLabelText('Choose a CSV file'), { target: { files: [file] } });
-    expect((await screen.findByRole('alert')).textContent).toBe('all.csv has 6.0 MB; at most 6 MB are taken. Split it.');
+    expect((await screen.findByRole('alert')).textContent).toBe('all.csv has 6.0 MB; at most 6 MB can be read at once. Split it.');
     expect(server.sent).toEqual([]);
   });
 

@@ -82,7 +82,7 @@ export function useImport() {
       if (!picked) return;
       forget();
       if (picked.size > MOST_BYTES)
-        return setTooLarge(`${picked.name} has ${(picked.size / 1e6).toFixed(1)} MB; at most 6 MB are taken. Split it.`);
+        return setTooLarge(`${picked.name} has ${(picked.size / 1e6).toFixed(1)} MB; at most 6 MB can be read at once. Split it.`);
       const chosen = { name: picked.name, contentBase64: await base64Of(picked) };
       setFile(chosen);
       await look(chosen, AS_IT_IS);

@@ -33,7 +33,7 @@ function Incident({ incident }: { readonly incident: IncidentView }) {
           <Link className="underline" to={`/log/incidents/${correctedBy}`}>
             a later record
           </Link>
-          ; this one counts no more.
+          ; this one no longer counts.
         </p>
       )}
       <p className="pt-3 text-quiet">

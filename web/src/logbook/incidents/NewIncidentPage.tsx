@@ -84,7 +84,7 @@ function Writing({ team, pieces }: WritingProps) {
     // No form of its own: the field for tags is one, and forms do not stand in each other.
     <div className="space-y-4 pt-3 text-lg">
       <p className="border-l-4 border-rust bg-rust-wash px-4 py-2">
-        First help who is hurt and call for help; keep everyone clear of anything still under load. Write it down after.
+        First help anyone who is hurt, and call for help; keep everyone clear of anything still under load. Write it down after.
       </p>
       <fieldset>
         <legend>What was it?</legend>

@@ -20,7 +20,7 @@ export function bringRigFile(
   try {
     parsed = JSON.parse(text);
   } catch {
-    return { ok: false, message: 'This is no rig file: it is not JSON.' };
+    return { ok: false, message: 'This is not a rig file: it is not JSON.' };
   }
   const file = readRigFile(parsed);
   if (!file.ok) {

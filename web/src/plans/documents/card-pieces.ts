@@ -5,12 +5,13 @@ import {
   type Figure,
   type GearFacts,
   gearClasses,
+  legWords,
   length,
+  lineWords,
   type PieceUse,
   type Rig,
   roleWords,
 } from '@wainrope/core';
-import { legName } from '../sheet/layout/sheet-labels.ts';
 
 interface PiecesInput {
   readonly rig: Rig;
@@ -70,7 +71,7 @@ function chainGroup(input: PiecesInput, chain: Chain): CardGroup {
 /** Where a chain that ends in a grip takes hold. */
 function gripWords({ rig, figure }: PiecesInput, { to }: Chain): string | undefined {
   const grip = to?.kind === 'grip' ? rig.grips?.find(({ id }) => id === to.gripId) : undefined;
-  return grip && `grips the ${legName(rig, { lineId: grip.lineId, index: grip.strand })}, ${figure(length(grip.toEndM))} before its end`;
+  return grip && `grips ${legWords(rig, { lineId: grip.lineId, strand: grip.strand })}, ${figure(length(grip.toEndM))} before its end`;
 }
 
 function jointLabel(rig: Rig, { from }: Chain): string {
@@ -88,7 +89,7 @@ function lineGroup(input: PiecesInput, line: Rig['lines'][number]): CardGroup {
   const winch = line.drive.kind === 'winch' ? [line.drive.use] : [];
   const [first, ...more] = line.ropes;
   return {
-    title: rig.lines.length > 1 ? `Line, ${line.id.replaceAll('-', ' ')}` : 'Line',
+    title: rig.lines.length > 1 ? `Line, ${lineWords(rig, line.id)}` : 'Line',
     pieces: [
       ...winch.map((use) => ({ ...labelled(input, use), way: 'drawn out by hand in free spool' })),
       ...(first ? [{ ...labelled(input, first), way: route }] : []),
@@ -98,7 +99,7 @@ function lineGroup(input: PiecesInput, line: Rig['lines'][number]): CardGroup {
         .map(({ gearId, strand }) => ({
           tag: named(gearId),
           name: gear.get(gearId)?.name ?? 'damper',
-          way: `on the ${legName(rig, { lineId: line.id, index: strand })}, by its heaviest hardware`,
+          way: `on ${legWords(rig, { lineId: line.id, index: strand })}, by its heaviest hardware`,
         })),
     ],
   };

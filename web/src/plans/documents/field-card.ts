@@ -5,15 +5,15 @@ import {
   type Figure,
   force,
   type GearFacts,
+  keyWords,
+  legWords,
   length,
   type Report,
   type RichText,
-  type Rig,
   wordsOf,
 } from '@wainrope/core';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { pullRows } from '../pull/pull-rows.ts';
-import { legName } from '../sheet/layout/sheet-labels.ts';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
 import { drawingSvg, paces } from './drawing-svg.ts';
@@ -68,7 +68,7 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
   const which = changed ? `version ${version} with changes that are not saved` : `version ${version}`;
   const { rig } = subject;
   const svg = drawingSvg({ rig, report, size: { width: 760, height: 400 }, imperial: input.imperial, figure: input.figure });
-  const strands = paces(report, (lineId, index) => strandName(rig, lineId, index), input.figure);
+  const strands = paces(report, (lineId, index) => legWords(rig, { lineId, index }), input.figure);
   return {
     pageSize: 'A4',
     pageMargins: [28, 24, 28, 28],
@@ -146,7 +146,7 @@ function onTheWay({ report, figure, text }: CardInput): readonly object[] {
       },
     ];
   }
-  if (report.startOnly) return [{ text: 'Only the start of this pull has been looked at.', bold: true, margin: [0, 4, 0, 0] }];
+  if (report.startOnly) return [{ text: 'Only the start of this pull has been checked.', bold: true, margin: [0, 4, 0, 0] }];
   const rows = pullRows(report)
     .slice(0, MOST_ON_THE_WAY)
     .map(({ atM, words }) => [figure(length(atM)), text(words)]);
@@ -188,11 +188,6 @@ function zoneWords(report: Report, figure: CardInput['figure']): string {
 export const zoneRadius = ({ zones, swept }: Pick<Report, 'zones' | 'swept'>): number =>
   Math.max(0, ...[...zones, ...swept].flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
 
-function strandName(rig: Rig, lineId: string, index: number): string {
-  const leg = legName(rig, { lineId, index });
-  return rig.lines.length > 1 ? `${leg} of ${lineId.replaceAll('-', ' ')}` : leg;
-}
-
 function whoStands({ subject: { rig }, figure }: CardInput): readonly object[] {
   const people = rig.bodies.filter((body) => body.kind === 'person');
   if (people.length === 0)
@@ -204,7 +199,7 @@ function whoStands({ subject: { rig }, figure }: CardInput): readonly object[] {
         const cab = rig.bodies.find(({ id }) => id === inVehicleId)?.label;
         const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
         const off = load ? `${figure(length(Math.hypot(xM - load.xM, yM - load.yM)))} from ${load.label}` : '';
-        return [label, duty.replaceAll('-', ' '), cab ? `in the cab of ${cab}` : shelter ? `behind ${shelter}` : off];
+        return [label, keyWords(duty), cab ? `in the cab of ${cab}` : shelter ? `behind ${shelter}` : off];
       }),
     ),
   ];

@@ -110,7 +110,7 @@ const MOST = { bodies: 100, features: 60, corners: 60 };
 
 function tooMuch(rig: Rig, { features, origin }: Parsed): string | undefined {
   if (origin && (Math.abs(origin.latitudeDeg) > 89 || Math.abs(origin.longitudeDeg) > 180 || Math.abs(origin.bearingRad) > 7))
-    return `The file's origin, ${origin.latitudeDeg}° ${origin.longitudeDeg}°, is no place on the earth that a site can have.`;
+    return `The file's origin, ${origin.latitudeDeg}° ${origin.longitudeDeg}°, is not a place on the earth where a site can be.`;
   const lines = features.filter(({ geometry }) => geometry && isLine(geometry));
   const points = features.filter(({ geometry, id }) => geometry && isPoint(geometry) && !rig.bodies.some((body) => body.id === id));
   const longest = Math.max(0, ...lines.map((line) => coordinatesOf(line).length));

@@ -1,4 +1,5 @@
 import type { Case, Rig } from '@wainrope/core';
+import { legWords, lineWords } from '@wainrope/core';
 import { Explained } from '../../shell/Explained.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useReportFigures } from '../solver/questions.ts';
@@ -57,10 +58,7 @@ function Whose({ path, rig }: { readonly path: string; readonly rig: Rig }) {
   if (id === undefined) return null;
   const strand = /\.(\d+)$/.exec(id)?.[1];
   const line = strand === undefined ? id : id.slice(0, -strand.length - 1);
-  const words = [
-    rig.lines.length > 1 ? line.replaceAll('-', ' ') : undefined,
-    strand === undefined ? undefined : `leg ${Number(strand) + 1}`,
-  ];
-  const shown = words.filter((word) => word !== undefined).join(', ');
-  return shown === '' ? null : <span className="text-quiet"> · {shown}</span>;
+  if (strand === undefined && rig.lines.length === 1) return null;
+  const words = strand === undefined ? lineWords(rig, line) : legWords(rig, { lineId: line, index: Number(strand) });
+  return <span className="text-quiet"> · {words}</span>;
 }

@@ -1,6 +1,7 @@
-import { type Edit, readRigFile } from '@wainrope/core';
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { type Edit, legCalled, readRigFile } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
-import { act } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import beck from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import gate from '../../../../demo/plans/gate-two-winches.json' with { type: 'json' };
@@ -8,7 +9,7 @@ import { press, render } from '../../testing/render.tsx';
 import { pathColumns } from '../load-path/load-path-columns.ts';
 import { PiecesPanel } from '../pieces/PiecesPanel.tsx';
 import { fitView, shownAt } from '../sheet/layout/plan-sheet-layout.ts';
-import { legName, sheetLabels } from '../sheet/layout/sheet-labels.ts';
+import { sheetLabels } from '../sheet/layout/sheet-labels.ts';
 import { StandingFields } from '../site/StandingFields.tsx';
 import { FindingsPanel } from './FindingsPanel.tsx';
 
@@ -24,8 +25,8 @@ const figure = () => '1';
 
 describe('a rig of several lines on the plan sheet', () => {
   it('names its legs by what drives them', () => {
-    expect(legName(two.rig, { lineId: 'from-otter', index: 0 })).toBe('winch leg');
-    expect(legName(tied.rig, { lineId: 'line', index: 1 })).toBe('return leg');
+    expect(legCalled(two.rig, { lineId: 'from-otter', index: 0 })).toBe('winch leg');
+    expect(legCalled(tied.rig, { lineId: 'line', index: 1 })).toBe('return leg');
   });
   it('is not drawn out for people who only stand about; they are shown at the edge with how far off they are', () => {
     const report = judge(tied);
@@ -55,7 +56,7 @@ describe('the panels of a rig of several lines', () => {
   it('offer a damper for every leg of every line, and take one off by its id', async () => {
     const apply = vi.fn<(edits: readonly Edit[]) => void>();
     const box = await render(<PiecesPanel rig={two.rig} pieces={[]} choosePiece={vi.fn()} addDamper={vi.fn()} apply={apply} />);
-    expect(box.textContent?.match(/on the winch leg/g)).toHaveLength(2);
+    for (const whose of ['Heron', 'Otter']) expect(box.textContent).toContain(`Damper on ${whose}’s line`);
     await press(box, 'Take off');
     expect(apply).toHaveBeenCalledWith([{ kind: 'remove', list: 'dampers', id: 'damper-1' }]);
   });
@@ -66,12 +67,11 @@ describe('the panels of a rig of several lines', () => {
     );
     expect(box.textContent).toContain('Heron, winching');
     expect(box.textContent).not.toContain('Badger, winching');
-    const ground = box.querySelector('select');
+    const [ground] = screen.getAllByLabelText('Stands on');
     if (!ground) throw new Error('no choice');
-    await act(async () => {
-      ground.value = 'ice';
-      ground.dispatchEvent(new Event('change', { bubbles: true }));
-    });
+    const user = userEvent.setup();
+    await user.click(ground);
+    await user.click(screen.getByRole('option', { name: 'ice' }));
     expect(apply.mock.calls[0]?.[0][0]).toMatchObject({
       kind: 'change-body',
       body: { id: 'heron', stance: { ground: 'ice', brakes: 'all' } },

@@ -11,7 +11,7 @@ import {
   type Rig,
 } from '@wainrope/core';
 import { useState } from 'react';
-import { Choice } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { LayoutGallery, type OfferedLayout } from './LayoutGallery.tsx';
 import { useOwnLayouts } from './use-own-layouts.ts';
@@ -71,9 +71,7 @@ export function LayLayout({ rig, pieces, today, apply, close }: LayLayoutProps) 
                 <button type="button" className="action-main" onClick={lay}>
                   Lay it
                 </button>
-                {rig.lines.length > 0 && (
-                  <p className="text-quiet">It takes the place of the lines that are laid now. Undo brings them back.</p>
-                )}
+                {rig.lines.length > 0 && <p className="text-quiet">It replaces the lines that are laid now. Undo brings them back.</p>}
               </div>
             </div>
           )}

@@ -31,7 +31,7 @@ export function vehiclePlaces(layout: Pick<OfferedLayout, 'build'>): readonly Ve
   return wanted.map(({ id, isLoad }) => {
     const winches = winching.has(id);
     const others = winches ? 'Winching vehicle' : 'Vehicle that helps';
-    const own = wanted.length === 1 && winches ? 'Vehicle and its winch' : 'Vehicle that is to move';
+    const own = wanted.length === 1 && winches ? 'Vehicle and its winch' : 'Vehicle to be moved';
     return { bodyId: id, winches, label: isLoad ? own : others };
   });
 }

@@ -112,5 +112,5 @@ function ChainKeys({ rig, chain, apply, lay }: Pick<ChainRowsProps, 'rig' | 'app
 function chainWords(rig: Rig, chain: Chain): string {
   const point = pointOfChain(rig, chain);
   const body = rig.bodies.find(({ id }) => id === point?.bodyId);
-  return body ? `On ${body.label}:` : `${chain.id.replaceAll('-', ' ')}:`;
+  return body ? `On ${body.label}:` : 'In the air:';
 }

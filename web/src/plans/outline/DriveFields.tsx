@@ -1,5 +1,6 @@
-import { bodyOfPoint, type Edit, type Rig, winchFaces } from '@wainrope/core';
-import { Choice, Group } from '../../fields/fields.tsx';
+import { bodyOfPoint, type Edit, lineWords, type Rig, winchFaces } from '@wainrope/core';
+import { Choice } from '../../fields/Choice.tsx';
+import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { facesWords } from './how-laid-words.ts';
 
@@ -16,9 +17,7 @@ type WinchLine = Line & { readonly drive: Extract<Line['drive'], { kind: 'winch'
 function driveName(rig: Rig, driven: readonly Line[], { id, drive }: Line): string {
   const on = (other: Line['drive']) => ('pointId' in other ? bodyOfPoint(rig, other.pointId) : undefined);
   const body = on(drive);
-  const name = id.replaceAll('-', ' ');
-  if (body === undefined) return name;
-  return driven.filter((other) => on(other.drive) === body).length > 1 ? `${body.label}, ${name}` : body.label;
+  return body === undefined || driven.filter((other) => on(other.drive) === body).length > 1 ? lineWords(rig, id) : body.label;
 }
 
 /** Which way each winch faces, and how several drives share the pull. */

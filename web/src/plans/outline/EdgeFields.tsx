@@ -13,7 +13,8 @@ import {
   type VehicleBody,
 } from '@wainrope/core';
 import { useGetHookUpBookQuery } from '../../api/wainrope-api.ts';
-import { Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { PointFields } from '../site/PointFields.tsx';

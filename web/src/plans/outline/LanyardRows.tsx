@@ -1,5 +1,5 @@
 import { type Edit, isLanyard, lanyardReaches, type Rig, roleWords, usesOf } from '@wainrope/core';
-import { LongChoice } from '../../fields/LongChoice.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 import type { RegisterPiece } from '../../register/use-register.ts';
 
 interface LanyardRowsProps {
@@ -24,14 +24,14 @@ export function LanyardRows({ rig, pieces, apply }: LanyardRowsProps) {
           Lanyard of {caught ? `${caught.gearId === undefined ? '' : `${tagOf(caught.gearId)}, `}${roleWords[caught.role]}` : 'a piece'}
         </legend>
         <div className="grid grid-cols-2 items-end gap-x-3 gap-y-2">
-          <LongChoice
+          <Choice
             label="Piece"
             value={chosen ?? ''}
             options={['', ...own.map(({ gear }) => gear.gearId)]}
             words={(gearId) => (gearId === '' ? 'none yet' : tagOf(gearId))}
             onChange={(gearId) => apply([{ kind: 'put', list: 'lanyards', entry: gearId === '' ? bare : { ...bare, gearId } }])}
           />
-          <LongChoice
+          <Choice
             label="Tied to"
             value={now}
             options={ties.map(({ id }) => id)}

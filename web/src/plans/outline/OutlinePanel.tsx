@@ -1,16 +1,16 @@
-import { addGrip, type Body, type Edit, extendLine, length, type Rig, removeBody, removeLine, tieBack } from '@wainrope/core';
+import { addGrip, type Body, type Edit, extendLine, length, lineWords, type Rig, removeBody, removeLine, tieBack } from '@wainrope/core';
 import { useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
+import { ActMenu } from '../../fields/ActMenu.tsx';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { bodySelected } from '../draft/planner-slice.ts';
 import { routeWords } from '../draft/route-words.ts';
 import { Unlocked } from '../draft/Unlocked.tsx';
-import { AddChoice } from '../site/AddChoice.tsx';
 import { BodyFields } from '../site/BodyFields.tsx';
-import { addEdits, duplicateEdits } from '../site/body-edits.ts';
+import { addEdits, bodyKinds, bodyKindWords, duplicateEdits } from '../site/body-edits.ts';
 import { FeatureFields } from '../site/FeatureFields.tsx';
 import { BodyList } from './BodyList.tsx';
 import { ChainRows } from './ChainRows.tsx';
@@ -59,7 +59,14 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
       <section aria-label="On the site">
         <div className="flex items-end gap-2">
           <h2 className="font-head text-lg font-semibold">On the site</h2>
-          <AddChoice className="ml-auto w-44!" label="Add to the site, beside the rest" value="" choose={(kind) => kind && add(kind)} />
+          <ActMenu
+            className="ml-auto w-44"
+            label="Add to the site, beside the rest"
+            shown="Add…"
+            acts={bodyKinds}
+            words={(kind) => bodyKindWords[kind]}
+            choose={add}
+          />
         </div>
         {(route || refused) && (
           <p aria-live="polite" className="border-l-4 border-rope bg-paper px-2 py-1">
@@ -122,7 +129,7 @@ function LineRows({ rig, apply, lay }: Pick<OutlinePanelProps, 'rig' | 'apply' |
       {rig.lines.map((line) => (
         <div key={line.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1.5" data-line={line.id}>
           <span className="mr-auto">
-            <strong>{line.id.replaceAll('-', ' ')}</strong>{' '}
+            <strong className="first-letter:uppercase inline-block">{lineWords(rig, line.id)}</strong>{' '}
             <span className="text-quiet">
               {driveWords(rig, line, figure)}, {line.ropes.length === 1 ? 'one rope' : `${line.ropes.length} ropes joined`}
             </span>

@@ -1,6 +1,6 @@
 import { DEGREE, type Edit, type GearFacts, hasAxes, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
-import { Check, Choice } from '../../fields/fields.tsx';
-import { LongChoice } from '../../fields/LongChoice.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Check } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { hitchWords, pointKindWords } from './how-laid-words.ts';
 
@@ -70,7 +70,7 @@ function NamedPoint({
     change({ ...use, named: { lastResort: false, ...named, ...said, ...part } });
   return (
     <>
-      <LongChoice
+      <Choice
         label="What it is, as seen"
         value={named?.pointKind ?? ''}
         options={['' as const, ...pointKinds]}

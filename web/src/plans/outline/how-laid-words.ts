@@ -7,8 +7,8 @@ export const hitchWords: { readonly [H in NonNullable<PieceUse['hitch']>]: strin
 };
 
 export const pointKindWords: { readonly [K in (typeof pointKinds)[number]]: string } = {
-  'maker-rated': 'rated recovery point of the maker',
-  'factory-hook': 'hook of the maker, fixed to the frame',
+  'maker-rated': 'recovery point rated by its maker',
+  'factory-hook': 'factory hook on the frame',
   'tie-down-eye': 'tie-down eye',
   'tow-ball': 'tow ball',
   'receiver-pin': 'cross-pin of a hitch receiver',

@@ -1,8 +1,10 @@
+import userEvent from '@testing-library/user-event';
 import type { VehicleView } from '@wainrope/contract';
 import { applyEdit, type Edit, type GearFacts, layouts, plainEdges, type Rig } from '@wainrope/core';
 import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { RegisterPiece } from '../../register/use-register.ts';
+import { choose } from '../../testing/choose.ts';
 import { press, render, type } from '../../testing/render.tsx';
 import { VehicleFigures } from '../site/VehicleFigures.tsx';
 import { DriveFields } from './DriveFields.tsx';
@@ -49,16 +51,6 @@ function doer(before: Rig) {
   return { state, apply };
 }
 
-/** Chooses in the list with this label. */
-async function choose(box: HTMLElement, label: string, value: string): Promise<void> {
-  const select = [...box.querySelectorAll('label')].find((entry) => entry.textContent?.startsWith(label))?.querySelector('select');
-  if (!select) throw new Error(`no list “${label}”`);
-  await act(async () => {
-    select.value = value;
-    select.dispatchEvent(new Event('change', { bubbles: true }));
-  });
-}
-
 async function tick(box: HTMLElement, label: string): Promise<void> {
   const field = [...box.querySelectorAll('label')].find((entry) => entry.textContent?.includes(label))?.querySelector('input');
   if (!field) throw new Error(`no tick “${label}”`);
@@ -77,7 +69,7 @@ describe('what the line touches', () => {
     ]);
     const again = doer(state.rig);
     const more = await render(<EdgeFields rig={state.rig} vehicles={[]} apply={again.apply} />);
-    await choose(more, 'Rope on what', 'wire-on-rollers');
+    await choose(userEvent.setup(), 'Rope on what', 'wire on rollers', more);
     await type(more, 'Radius', '12.5');
     expect(plainEdges(again.state.rig)[0]?.bend).toMatchObject({ radiusM: 0.0125 });
     await type(more, 'Radius', '0.4');
@@ -111,8 +103,8 @@ describe('what the line touches', () => {
 describe('what drives the lines', () => {
   it('faces a way that somebody states, or as its record says', async () => {
     const { state, apply } = doer(laid('single-line-to-an-anchor'));
-    const box = await render(<DriveFields rig={state.rig} actor="Mirren Quaile" apply={apply} />);
-    await choose(box, 'The winch faces', 'astern');
+    await render(<DriveFields rig={state.rig} actor="Mirren Quaile" apply={apply} />);
+    await choose(userEvent.setup(), 'The winch faces', 'astern');
     expect(state.rig.lines[0]?.drive).toMatchObject({ faces: 'astern' });
   });
   it('shares the pull as somebody states, and goes back to its ratings', async () => {

@@ -1,9 +1,8 @@
-import { type Edit, type Rig, roleWords, usesOf } from '@wainrope/core';
+import { type Edit, legWords, type Rig, roleWords, usesOf } from '@wainrope/core';
 import { limitWords } from '../../register/gear-words.ts';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
-import { legName } from '../sheet/layout/sheet-labels.ts';
 
 interface PiecesPanelProps {
   readonly rig: Rig;
@@ -60,11 +59,7 @@ export function PiecesPanel({ rig, pieces, choosePiece, addDamper, apply }: Piec
           >
             {piece ? <Tag code={piece.gear.tag} /> : <span className="text-quiet">none</span>}
             <span>
-              Damper{' '}
-              <span className="text-quiet">
-                on the {legName(rig, { lineId: line.id, index: strand })}
-                {rig.lines.length > 1 && ` of ${line.id.replaceAll('-', ' ')}`}
-              </span>
+              Damper <span className="text-quiet">on {legWords(rig, { lineId: line.id, index: strand })}</span>
             </span>
             {damper ? (
               <button type="button" className="action" onClick={() => apply([{ kind: 'remove', list: 'dampers', id: damper.id }])}>

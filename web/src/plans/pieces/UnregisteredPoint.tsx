@@ -12,7 +12,7 @@ import {
 } from '@wainrope/core';
 import { useState } from 'react';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
-import { Choice } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { judgedPointEdits, type MarkedPoint, markedOn, markedPoint } from './judged-point-edits.ts';

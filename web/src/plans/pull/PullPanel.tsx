@@ -38,7 +38,7 @@ function OnTheWay({ rig, report, show }: Pick<PullPanelProps, 'rig' | 'report' |
       <p data-pull-end>
         {startOnly === 'not-yet-run'
           ? 'The rest of the way is being worked out.'
-          : 'Only the start has been looked at: say how far the load has to go.'}
+          : 'Only the start has been checked: say how far the load has to go.'}
       </p>
     );
   const early = endsEarly(report);

@@ -1,10 +1,10 @@
-import type { Rig } from '@wainrope/core';
+import { featureKinds, type Rig } from '@wainrope/core';
 import { shallowEqual } from 'react-redux';
+import { ActMenu } from '../../fields/ActMenu.tsx';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { routeEnded, routeTakenBack, toolChosen } from '../draft/planner-slice.ts';
 import { routeWords } from '../draft/route-words.ts';
-import { AddChoice } from '../site/AddChoice.tsx';
-import { DrawChoice } from '../site/DrawChoice.tsx';
+import { bodyKinds, bodyKindWords, featureWords } from '../site/body-edits.ts';
 
 interface SheetToolsProps {
   readonly rig: Rig;
@@ -58,17 +58,21 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
               {tool.kind === wanted.kind && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
             </button>
           ))}
-          <AddChoice
-            className="w-36!"
+          <ActMenu
+            className="w-36"
             label="Add to the site"
-            value={tool.kind === 'add' ? tool.body : ''}
-            choose={(body) => dispatch(toolChosen(body ? { kind: 'add', body } : { kind: 'move' }))}
+            shown={tool.kind === 'add' ? bodyKindWords[tool.body] : 'Add…'}
+            acts={bodyKinds}
+            words={(kind) => bodyKindWords[kind]}
+            choose={(body) => dispatch(toolChosen({ kind: 'add', body }))}
           />
-          <DrawChoice
-            className="w-36!"
+          <ActMenu
+            className="w-36"
             label="Draw on the ground"
-            value={tool.kind === 'feature' ? tool.feature : ''}
-            choose={(feature) => dispatch(toolChosen(feature ? { kind: 'feature', feature } : { kind: 'move' }))}
+            shown={tool.kind === 'feature' ? featureWords[tool.feature] : 'Draw…'}
+            acts={featureKinds}
+            words={(kind) => featureWords[kind]}
+            choose={(feature) => dispatch(toolChosen({ kind: 'feature', feature }))}
           />
           <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
             Lay a layout…

@@ -1,4 +1,4 @@
-import { groundHeightM, length, type Report, type Rig } from '@wainrope/core';
+import { groundHeightM, length, lineWords, type Report, type Rig } from '@wainrope/core';
 import { useFigures } from '../../shell/use-figures.ts';
 
 const SIZE = { width: 380, height: 150, rim: 22 };
@@ -37,7 +37,7 @@ export function SideView({ rig, report }: { readonly rig: Rig; readonly report: 
     return (
       <figure key={id} className="stitched pb-3" data-side-view={id}>
         <figcaption className="font-head text-lg font-semibold">
-          From the side{rig.lines.length > 1 && `: ${id.replaceAll('-', ' ')}`}
+          From the side{rig.lines.length > 1 && `: ${lineWords(rig, id)}`}
         </figcaption>
         <svg
           viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}

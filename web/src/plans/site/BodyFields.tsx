@@ -5,6 +5,7 @@ import {
   DEGREE,
   type Edit,
   groundHeightM,
+  keyWords,
   type LooseBody,
   length,
   picketPatterns,
@@ -13,7 +14,8 @@ import {
   type VehicleBody,
 } from '@wainrope/core';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
-import { Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { asVehicle } from './body-edits.ts';
@@ -81,12 +83,12 @@ export function BodyFields({ rig, body, apply, acts }: BodyFieldsProps) {
       <p className="col-span-2 text-[15px] text-quiet">
         {away !== undefined && `${figure(length(away))} from ${load?.label}. `}
         {rig.ground.slopeRad > 0.004 && `Ground ${figure(length(Math.abs(height)))} ${height >= 0 ? 'above' : 'below'} the origin. `}
-        {isLoad && 'It is to move, so it stays on the site; to take it off, say first that another one is to move.'}
+        {isLoad && 'It is the one to be moved, so it stays on the site; to take it off, first choose another to be moved.'}
       </p>
       <div className="col-span-2 flex flex-wrap gap-2">
         {!isLoad && (body.kind === 'vehicle' || body.kind === 'load') && (
           <button type="button" className="action" onClick={() => apply([{ kind: 'change-load', load: { ...rig.load, bodyId: body.id } }])}>
-            This one is to move
+            This one is to be moved
           </button>
         )}
         {acts.map(([words, act]) => (
@@ -133,7 +135,7 @@ function KindFields({ body, put, apply, rig }: KindProps<Body> & Pick<BodyFields
         />
       );
     case 'ground-anchor':
-      return <Choice label="Soil" value={body.soil} options={anchorSoils} words={plain} onChange={(soil) => put({ ...body, soil })} />;
+      return <Choice label="Soil" value={body.soil} options={anchorSoils} words={keyWords} onChange={(soil) => put({ ...body, soil })} />;
     case 'pickets':
       return <PicketChoices body={body} put={put} />;
     case 'deadman':
@@ -160,8 +162,6 @@ function KindFields({ body, put, apply, rig }: KindProps<Body> & Pick<BodyFields
     }
   }
 }
-
-const plain = (word: string) => word.replaceAll('-', ' ');
 
 function WhichVehicle({ body, put }: KindProps<VehicleBody>) {
   const { data: team } = useGetTeamQuery();
@@ -214,7 +214,7 @@ function PicketChoices({ body, put }: KindProps<Extract<Body, { readonly kind: '
         words={(pattern) => pattern}
         onChange={(pattern) => put({ ...body, pattern })}
       />
-      <Choice label="Soil" value={body.soil} options={picketSoils} words={plain} onChange={(soil) => put({ ...body, soil })} />
+      <Choice label="Soil" value={body.soil} options={picketSoils} words={keyWords} onChange={(soil) => put({ ...body, soil })} />
     </>
   );
 }

@@ -1,7 +1,7 @@
-import type { Edit, Feature, Rig } from '@wainrope/core';
+import { type Edit, type Feature, featureKinds, type Rig } from '@wainrope/core';
+import { ActMenu } from '../../fields/ActMenu.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { featureEdits, featureWords, freePlace } from './body-edits.ts';
-import { DrawChoice } from './DrawChoice.tsx';
 
 interface FeatureFieldsProps {
   readonly rig: Rig;
@@ -28,7 +28,14 @@ export function FeatureFields({ rig, apply }: FeatureFieldsProps) {
     <section aria-label="Drawn on the ground">
       <div className="flex items-end gap-2">
         <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
-        <DrawChoice className="ml-auto w-44!" label="Draw on the ground, beside the rest" value="" choose={(kind) => kind && add(kind)} />
+        <ActMenu
+          className="ml-auto w-44"
+          label="Draw on the ground, beside the rest"
+          shown="Draw…"
+          acts={featureKinds}
+          words={(kind) => featureWords[kind]}
+          choose={add}
+        />
       </div>
       {(rig.features ?? []).map((feature) => (
         <FeatureRow key={feature.id} feature={feature} apply={apply} />

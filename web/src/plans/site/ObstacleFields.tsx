@@ -1,5 +1,6 @@
 import { depths, type Edit, type Rig, type Situation } from '@wainrope/core';
-import { Check, Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Check, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { depthWords } from '../../fields/situation-words.ts';
 

@@ -1,7 +1,7 @@
 import { skipToken } from '@reduxjs/toolkit/query/react';
-import { type Body, duties, type Rig } from '@wainrope/core';
+import { type Body, duties, keyWords, type Rig } from '@wainrope/core';
 import { useGetPersonQuery, useListPeopleQuery } from '../../api/wainrope-api.ts';
-import { Choice } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 
 type Person = Extract<Body, { readonly kind: 'person' }>;
 
@@ -11,7 +11,6 @@ interface PersonFieldsProps {
   readonly put: (next: Person, merge?: string) => void;
 }
 
-const plain = (word: string) => word.replaceAll('-', ' ');
 const PRACTISED = { yes: 'has practised it', no: 'has not practised it', '': 'not said' } as const;
 
 /** Who stands there: which of the team, what they do, where they take cover, and what they have practised. */
@@ -34,7 +33,7 @@ export function PersonFields({ rig, body, put }: PersonFieldsProps) {
           onChange={(id) => put({ ...unsaid, label: people.find(({ personId }) => personId === id)?.name ?? 'Somebody' })}
         />
       )}
-      <Choice label="Duty" value={body.duty} options={duties} words={plain} onChange={(duty) => put({ ...body, duty })} />
+      <Choice label="Duty" value={body.duty} options={duties} words={keyWords} onChange={(duty) => put({ ...body, duty })} />
       <Choice
         label="In the cab of"
         value={body.inVehicleId ?? ''}

@@ -22,7 +22,8 @@ import {
   travelDirection,
   winchOf,
 } from '@wainrope/core';
-import { Check, Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Check, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { depthWords, soilWords, surfaceWords } from '../../fields/situation-words.ts';
 import type { RegisterPiece } from '../../register/use-register.ts';
@@ -85,7 +86,7 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
             value={(body.kind === 'vehicle' ? body.vehicleId : undefined) ?? ''}
             options={vehicles.map(({ vehicleId }) => vehicleId)}
             words={(id) => `${byId(id)?.name}${winchOf(pieces, id) ? '' : ' (no winch)'}`}
-            disabled={(id) => winchOf(pieces, id) === undefined}
+            isOff={(id) => winchOf(pieces, id) === undefined}
             onChange={(id) => {
               const vehicle = byId(id);
               if (vehicle) relay(relayEdits({ rig, pieces, today, vehicle }));
@@ -101,7 +102,7 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
         </>
       ) : (
         <p className="col-span-2 text-[15px] text-quiet">
-          {body.label} is to move. Its lines were laid piece by piece and stay as they are.
+          {body.label} is the one to be moved. Its lines were laid piece by piece and stay as they are.
         </p>
       )}
       <NumberField

@@ -1,5 +1,6 @@
 import { type Edit, holdGrounds, type Report, type Rig, type VehicleBody } from '@wainrope/core';
-import { Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { brakeWords, holdGroundWords } from '../../fields/situation-words.ts';
 import { useFigures } from '../../shell/use-figures.ts';

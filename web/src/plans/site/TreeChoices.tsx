@@ -1,5 +1,5 @@
 import { DEGREE, footings, type TreeBody, woods } from '@wainrope/core';
-import { Choice } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 
 interface TreeChoicesProps {

@@ -1,6 +1,7 @@
 import { bearingDegrees, DEGREE, type Edit, loadBody, type Rig } from '@wainrope/core';
 import { Trash2 } from 'lucide-react';
-import { Check, Choice, Group } from '../../fields/fields.tsx';
+import { Choice } from '../../fields/Choice.tsx';
+import { Check, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { StanceChoices } from './StandingFields.tsx';
 import { type Corner, cornersOf, pathOf } from './way-corners.ts';

@@ -24,6 +24,8 @@ export const bodyKindWords: { readonly [K in Body['kind']]: string } = {
   crew: 'hauling crew',
 };
 
+export const bodyKinds = Object.keys(bodyKindWords) as readonly Body['kind'][];
+
 export const featureWords: { readonly [K in Feature['kind']]: string } = {
   obstacle: 'obstacle the line must not cross',
   edge: 'edge or lip',

@@ -1,3 +1,5 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { applyEdit, type Edit, type GearFacts, type Rig, readRigFile, teamStandard } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import { act } from 'react';
@@ -36,13 +38,10 @@ function doer(before: Rig = rig) {
 describe('lines on the ground', () => {
   it('are added beside the rig, by their kind', async () => {
     const { state, apply } = doer();
-    const box = await render(<FeatureFields rig={rig} apply={apply} />);
-    const draw = box.querySelector('select');
-    if (!draw) throw new Error('no choice');
-    await act(async () => {
-      draw.value = 'edge';
-      draw.dispatchEvent(new Event('change', { bubbles: true }));
-    });
+    await render(<FeatureFields rig={rig} apply={apply} />);
+    const user = userEvent.setup();
+    await user.click(screen.getByRole('button', { name: /Draw on the ground/ }));
+    await user.click(screen.getByRole('menuitem', { name: 'edge or lip' }));
     expect(state.rig.features).toMatchObject([{ kind: 'edge', label: 'the edge' }]);
     const [from, to] = state.rig.features?.[0]?.points ?? [];
     expect((to?.xM ?? 0) - (from?.xM ?? 0)).toBeCloseTo(10, 9);

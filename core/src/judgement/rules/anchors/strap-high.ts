@@ -21,5 +21,5 @@ export const strapHigh = rigRule({
     ]);
   },
   title: ({ heightM, label }) => rich`The strap sits ${length(heightM)} up ${label}`,
-  detail: ({ mostM }) => rich`At most ${length(mostM)} unless the line must lift over a crest.`,
+  detail: ({ mostM }) => rich`Keep it at or below ${length(mostM)}, unless the line has to clear a crest.`,
 });

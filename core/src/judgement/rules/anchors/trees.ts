@@ -78,5 +78,5 @@ export const thinTreeRule = ({ least, refused, ...head }: ThinRow) =>
       return fallsShort(trunkM, leastM) && !fallsShort(trunkM, refused(policy)) ? found({ label, trunkM, leastM }) : undefined;
     },
     title: ({ label, trunkM }) => rich`${label} is thin: ${smallLength(trunkM)}`,
-    detail: ({ leastM }) => rich`At least ${smallLength(leastM)} is asked for. Take a thicker tree, or share the load between two.`,
+    detail: ({ leastM }) => rich`At least ${smallLength(leastM)} is asked for. Choose a thicker tree, or share the load between two.`,
   });

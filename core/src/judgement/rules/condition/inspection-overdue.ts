@@ -7,7 +7,7 @@ export const inspectionOverdue = rigRule({
   code: 'inspection-overdue',
   severity: 'caution',
   softenable: true,
-  why: 'The condition counted on is older than the team allows.',
+  why: 'Its last inspection is older than the team allows.',
   needs: ['lanyard.tie', 'dampers', 'tools', 'use.piece', 'gear.inspection', 'day'],
   subjects: namedPieces,
   about: aboutNamed,

@@ -8,7 +8,7 @@ export const neverInspected = rigRule({
   code: 'never-inspected',
   severity: 'caution',
   softenable: true,
-  why: 'Nobody has looked at it on record, so it counts as worn.',
+  why: 'No inspection is on record, so it counts as worn.',
   needs: ['use.piece', 'gear.inspection', 'gear.age', 'lanyard.tie', 'policy'],
   subjects: namedPieces,
   about: aboutNamed,

@@ -7,7 +7,7 @@ export const outOfService = rigRule({
   code: 'out-of-service',
   severity: 'stop',
   softenable: false,
-  why: 'A piece in quarantine failed somebody’s look at it; a retired one is finished.',
+  why: 'A piece in quarantine failed a check; a retired one is finished.',
   needs: ['lanyard.tie', 'dampers', 'tools', 'use.piece', 'gear.state', 'gear.inspection'],
   subjects: namedPieces,
   about: aboutNamed,

@@ -7,7 +7,7 @@ export const overloadedSinceInspection = rigRule({
   code: 'overloaded-since-inspection',
   severity: 'fix',
   softenable: false,
-  why: 'An overload or a shock leaves damage that only a look finds, and what its last inspection says was before it.',
+  why: 'An overload or a shock leaves damage that only an inspection finds, and the last one was before it.',
   needs: ['use.piece', 'gear.inspection', 'lanyard.tie', 'dampers', 'tools'],
   subjects: namedPieces,
   about: aboutNamed,

@@ -17,7 +17,7 @@ export const batteryLow = actRule({
     'gear.batteryAh',
     'load.travel',
   ],
-  asks: 'How much current does the winch draw, and what are battery and alternator?',
+  asks: 'How much current does the winch draw, and how large are the battery and the alternator?',
   subjects: winchDrives,
   about: aboutDrive,
   answer: ({ work, rig }, drive) => {

@@ -20,7 +20,7 @@ export const layerTableRises = momentRule({
     const drum = drumOf(moment, drive);
     return drum.kind === 'no-winch' || !drum.risesAt ? undefined : found({ ...drum.risesAt });
   },
-  title: ({ layer }) => rich`The winch’s pull on layer ${count(layer)} is written as more than below it`,
+  title: ({ layer }) => rich`The winch’s pull on layer ${count(layer)} is on record as more than on the layer below`,
   detail: ({ pullN, belowN }) =>
     rich`${force(pullN)} there, ${force(belowN)} on the layer below. Correct the maker’s pulls on its gear page before you trust this rig’s figures.`,
 });

@@ -31,7 +31,7 @@ export const respoolTooLight = rigRule({
     const [one, other] = ways;
     const how =
       one === undefined
-        ? rich`This helper cannot: take a heavier one.`
+        ? rich`This helper cannot do it: choose a heavier one.`
         : rich`To reach it, ${other === undefined ? one : rich`${one}, or ${other}`}.`;
     return rich`It gives ${force(tensionN)}, and ${force(wantedN)} is asked for. ${how}`;
   },

@@ -28,5 +28,5 @@ export const gripWrongRope = rigRule({
   title: ({ name, tag }) => rich`${name} is not made for ${tag}`,
   detail: ({ leastM, mostM, ropeM }) =>
     rich`It grips ropes of ${smallLength(leastM)} to ${smallLength(mostM)}; this one has ${smallLength(ropeM)}.`,
-  question: ({ name, tag }) => rich`Does ${name} grip ${tag}? The diameters of the one or the other are not on record.`,
+  question: ({ name, tag }) => rich`Does ${name} grip ${tag}? One of their diameters is not on record.`,
 });

@@ -20,7 +20,7 @@ export const interlacedWithoutSpacer = rigRule({
     never ? rich`${a} and ${b} are looped through each other` : rich`${a} and ${b} are looped through each other without a spacer`,
   detail: ({ never }) =>
     never
-      ? rich`This team joins them by a soft shackle.`
-      : rich`Lay a rolled cloth or a soft rod through the loops, so that they can be opened again, or join them by a soft shackle.`,
+      ? rich`This team joins them with a soft shackle.`
+      : rich`Lay a rolled cloth or a soft rod through the loops, so that they can be opened again, or join them with a soft shackle.`,
   question: ({ a, b }) => rich`Is a soft spacer laid between the loops of ${a} and ${b}?`,
 });

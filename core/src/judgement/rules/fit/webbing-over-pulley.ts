@@ -15,5 +15,5 @@ export const webbingOverPulley = momentRule({
   margin: (moment, subject) => foundWhereItLies(moment, subject, true),
   answer: (_, { pulley, rope }) => found({ tag: rope.piece.tag, name: pieceName(pulley.piece) }, chooseAnother(rope, 'Choose a rope')),
   title: ({ tag, name }) => rich`${tag} runs over ${name}`,
-  detail: () => rich`Nothing but rope runs over a pulley or in a ring. Take a rope here, or a strap that ends before it.`,
+  detail: () => rich`Only rope may run over a pulley or in a ring. Use a rope here, or a strap that ends before it.`,
 });

@@ -15,5 +15,5 @@ export const oneCheckOnly = rigRule({
     estimate
       ? rich`Only the estimate is checked, not the winch’s greatest pull`
       : rich`Only the winch’s greatest pull is checked, not the estimate`,
-  detail: () => rich`The team’s settings leave the other out; nothing that it would find is told here.`,
+  detail: () => rich`The team’s settings leave the other check out; what it would find is not shown.`,
 });

@@ -12,7 +12,9 @@ export const pullChosenByPerson = rigRule({
   about: itself,
   answer: ({ rig: { chosenPull } }) =>
     chosenPull &&
-    found({ ...chosenPull }, [{ kind: 'edits', label: 'Back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] }]),
+    found({ ...chosenPull }, [
+      { kind: 'edits', label: 'Go back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] },
+    ]),
   title: ({ person, pullN }) => rich`${person} chose a pull of ${force(pullN)}`,
   detail: ({ reason }) => rich`Reason given: ${reason}`,
 });

@@ -20,13 +20,13 @@ export const pullChosenLow = rigRule({
     const lowN = lowEndN(effort, rig);
     return fallsShort(pullN, lowN)
       ? found({ person, pullN, lowN }, [
-          { kind: 'edits', label: 'Back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] },
+          { kind: 'edits', label: 'Go back to the estimate', edits: [{ kind: 'choose-pull', chosenPull: undefined }] },
         ])
       : undefined;
   },
   title: ({ pullN }) => rich`The chosen pull of ${force(pullN)} is below every estimate`,
   detail: ({ person, lowN }) =>
-    rich`The lowest method gives ${force(lowN)}. Plan on it, or let ${person} say what was measured and with what.`,
+    rich`The lowest method gives ${force(lowN)}. Plan by it, or have ${person} say what was measured and with what.`,
 });
 
 /** The mildest of the estimates: of what is needed, or of what has to be held back where a rig holds. Newtons. */

@@ -19,7 +19,7 @@ export const wrongWay = momentRule({
     const turned: Fix = { kind: 'edits', label: `Go ${travel} instead`, edits: [{ kind: 'change-load', load: { ...load, travel } }] };
     return found({ gain: advantage.hauling }, advantage.hauling < 0 ? [turned] : []);
   },
-  title: () => rich`The line does not pull the vehicle on its way`,
+  title: () => rich`The line does not pull the vehicle the way it has to go`,
   detail: ({ gain }) =>
     rich`Along the way out it helps with ${Math.max(0, gain).toFixed(2)} of its tension. Move the anchor ahead, turn the vehicle, or choose the other direction.`,
 });

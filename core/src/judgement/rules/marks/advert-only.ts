@@ -14,6 +14,6 @@ export const advertOnly = rigRule({
     if (use.limit?.kind !== 'rated' || !use.limit.limit.advertOnly) return undefined;
     return found({ name: pieceName(use.piece) }, [...chooseAnother(use), ...openPiece(use.piece, 'Record a better source')]);
   },
-  title: ({ name }) => rich`Only an advert speaks for ${name}`,
+  title: ({ name }) => rich`Nothing but an advert rates ${name}`,
   detail: () => rich`Look for a stamp, a label or the maker’s paper, or use another piece.`,
 });

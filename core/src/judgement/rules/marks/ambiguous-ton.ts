@@ -6,7 +6,7 @@ export const ambiguousTon = rigRule({
   code: 'ambiguous-ton',
   severity: 'caution',
   softenable: true,
-  why: 'A bare “ton” may be 907, 1 000 or 1 016 kg; a strength takes the smallest, a winch’s greatest pull the largest.',
+  why: 'A bare “ton” may be 907, 1 000 or 1 016 kg; for a strength the smallest counts, for a winch’s greatest pull the largest.',
   needs: ['use.piece', 'gear.marks'],
   subjects: chosenUses,
   about: aboutUse,
@@ -17,5 +17,5 @@ export const ambiguousTon = rigRule({
     return found({ name: pieceName(piece), asWritten: mark.asWritten, leastN, mostN }, openPiece(piece, 'Say which ton'));
   },
   title: ({ name, asWritten }) => rich`${name}: “${asWritten}” does not say which ton`,
-  detail: ({ leastN, mostN }) => rich`Between ${force(leastN)} and ${force(mostN)}; the unfavourable one is used.`,
+  detail: ({ leastN, mostN }) => rich`Between ${force(leastN)} and ${force(mostN)}; the less favourable one is used.`,
 });

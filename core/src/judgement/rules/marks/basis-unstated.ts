@@ -6,7 +6,7 @@ export const basisUnstated = rigRule({
   code: 'basis-unstated',
   severity: 'caution',
   softenable: true,
-  why: 'A bare number may be a working limit or a breaking strength; it is read as breaking strength, the unfavourable way.',
+  why: 'A bare number may be a working limit or a breaking strength; it is read as breaking strength, the more careful reading.',
   needs: ['use.piece', 'gear.marks'],
   subjects: chosenUses,
   about: aboutUse,

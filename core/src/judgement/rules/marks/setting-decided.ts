@@ -6,7 +6,7 @@ export const settingDecided = rigRule({
   code: 'setting-decided',
   severity: 'note',
   softenable: true,
-  why: 'One mark before three digits may part thousands or decimals; the team’s setting decided.',
+  why: 'A separator before three digits may mean thousands or decimals; the team’s setting decided.',
   needs: ['use.piece', 'gear.marks'],
   subjects: chosenUses,
   about: aboutUse,

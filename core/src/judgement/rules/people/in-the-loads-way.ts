@@ -19,6 +19,6 @@ export const inTheLoadsWay = momentRule({
   margin: (moment, { xM, yM }) =>
     moment.travelM > 0 ? fromPointM(loadOutline(moment), xM, yM) - moment.rig.policy.zones.corridorM.value : Number.POSITIVE_INFINITY,
   answer: ({ rig }, { label }) => found({ label, load: rig.load.body.label }),
-  title: ({ label, load }) => rich`${load} comes over where ${label} stands`,
+  title: ({ label, load }) => rich`${load} passes over where ${label} stands`,
   detail: ({ load }) => rich`Keep well to one side of the whole way of ${load}, and uphill of it on a slope.`,
 });

@@ -23,7 +23,7 @@ export const operatorBelowSlide = momentRule({
     return hit && found({ operator: operator.label, vehicle: hit.vehicle.body.label });
   },
   title: ({ operator }) => rich`${operator} stands in the way of a slide`,
-  detail: ({ vehicle }) => rich`${vehicle} slides towards there before the winch stalls. Stand uphill and to one side.`,
+  detail: ({ vehicle }) => rich`${vehicle} slides that way before the winch stalls. Stand uphill and to one side.`,
 });
 
 /** Whether a vehicle that slides would come over somebody. */

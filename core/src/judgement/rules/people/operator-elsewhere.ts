@@ -15,7 +15,7 @@ export const operatorElsewhere = rigRule({
     const cab = policy.schools.operatorPlace === 'cab';
     return cab === (inVehicleId !== undefined) ? undefined : found({ label, cab });
   },
-  title: ({ label, cab }) => (cab ? rich`${label} is to operate from the cab` : rich`${label} is to operate from outside`),
+  title: ({ label, cab }) => (cab ? rich`${label} should operate from the cab` : rich`${label} should operate from outside`),
   detail: ({ cab }) =>
     cab
       ? rich`By the team’s settings: behind the screen, with brake and steering at hand.`

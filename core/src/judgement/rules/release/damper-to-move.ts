@@ -3,7 +3,7 @@ import type { Moment } from '../../../moment/moment.ts';
 import type { Approach } from '../../../pull/stops.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { leftAbove } from '../../../quantity/tolerance.ts';
-import { legName, legNamed } from '../../ask/leg-name.ts';
+import { legNamed } from '../../ask/leg-name.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { aboutSpan, found } from '../../ask/speak.ts';
 
@@ -17,7 +17,7 @@ export const damperToMove = momentRule({
   about: aboutSpan,
   margin: (moment, leg) => leftAbove(roomOfDamperM(moment, leg), moment.rig.policy.pull.damperRoomM.value),
   answer: ({ rig }, leg) => found({ ...legNamed(rig, leg), roomM: rig.policy.pull.damperRoomM.value }),
-  title: (leg) => rich`The damper on ${legName(leg)} has to be moved on the way`,
+  title: ({ leg }) => rich`The damper on ${leg} has to be moved during the pull`,
   detail: ({ roomM }) =>
     rich`It comes within ${length(roomM)} of a fairlead, a pulley or a hook. Stop there, ease the tension, then move it back out along its leg.`,
 });

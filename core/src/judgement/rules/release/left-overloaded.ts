@@ -1,4 +1,5 @@
 import { force, length, rich } from '../../../quantity/format.ts';
+import { lineWords } from '../../../rig/line-words.ts';
 import { actRule } from '../../ask/rule.ts';
 import { found } from '../../ask/speak.ts';
 
@@ -10,12 +11,14 @@ export const leftOverloaded = actRule({
   needs: ['line.way', 'ground.slope', 'vehicle.stance', 'gear.marks'],
   subjects: ({ lines }) => (lines.length > 1 ? lines : []),
   about: ({ line }) => ({ subject: { kind: 'strand', id: `${line.id}.0` } }),
-  answer: ({ release: { left } }, { line }) => {
+  answer: ({ rig, release: { left } }, { line }) => {
     const strained = left
       .filter(({ lineId }) => lineId === line.id)
       .flatMap(({ strained: all, atM }) => all.map((entry) => ({ ...entry, atM })));
     const [worst] = strained.sort((a, b) => b.loadN / b.mbsN - a.loadN / a.mbsN);
-    return worst && found({ line: line.id.replaceAll('-', ' '), name: worst.name, loadN: worst.loadN, mbsN: worst.mbsN, atM: worst.atM });
+    return (
+      worst && found({ line: lineWords(rig.subject.rig, line.id), name: worst.name, loadN: worst.loadN, mbsN: worst.mbsN, atM: worst.atM })
+    );
   },
   title: ({ line, name }) => rich`If ${line} parts, ${name} may follow`,
   detail: ({ loadN, mbsN, atM }) =>

@@ -1,7 +1,7 @@
 import { spanLengthM } from '../../../moment/forces.ts';
 import { length, rich } from '../../../quantity/format.ts';
 import { fallsShort } from '../../../quantity/tolerance.ts';
-import { legName, legNamed } from '../../ask/leg-name.ts';
+import { legNamed } from '../../ask/leg-name.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { found, openPiece, pieceName, undecided } from '../../ask/speak.ts';
 
@@ -35,10 +35,10 @@ export const noDamper = momentRule({
       damper: unknown?.piece?.tag ?? '',
     };
     if (line.damped[span] === 'unknown') return undecided(data, unknown?.piece && openPiece(unknown.piece, 'Enter its mass'));
-    return found(data, [{ kind: 'add-damper', label: 'Hang a damper', lineId: data.lineId, strand: span }]);
+    return found(data, [{ kind: 'add-damper', label: 'Hang a damper', lineId: line.line.id, strand: span }]);
   },
-  title: (leg) => rich`No damper on ${legName(leg)}`,
+  title: ({ leg }) => rich`No damper on ${leg}`,
   detail: ({ lengthM, useless }) =>
     rich`It is ${length(lengthM)} long and under tension.${useless.length > 0 ? ` What hangs there does not count: ${useless.join('; ')}.` : ''}`,
-  question: (leg) => rich`How heavy is the damper ${leg.damper} on ${legName(leg)}? One that is too light drags nothing down.`,
+  question: ({ damper, leg }) => rich`How heavy is the damper ${damper} on ${leg}? One that is too light drags nothing down.`,
 });

@@ -16,5 +16,5 @@ export const hookReachesPulley = momentRule({
   answer: (moment) => found({ travelM: moment.rig.rig.load.travelM, atM: moment.travelM, leftM: moment.rig.policy.pull.sheaveRoomM.value }),
   title: () => rich`A fitting reaches a pulley before the load is free`,
   detail: ({ travelM, atM, leftM }) =>
-    rich`After ${length(atM)}${travelM === undefined ? rich`` : rich` of ${length(travelM)}`} only ${smallLength(leftM)} are left between them. Begin with more way between them, re-rig half-way, or haul with a grip that can be reset.`,
+    rich`After ${length(atM)}${travelM === undefined ? rich`` : rich` of ${length(travelM)}`} only ${smallLength(leftM)} are left between them. Begin with more distance between them, re-rig half-way, or haul with a grip that can be reset.`,
 });

@@ -7,7 +7,7 @@ export const lineCrossesObstacle = momentRule({
   code: 'line-crosses-obstacle',
   severity: 'fix',
   softenable: false,
-  why: 'A line that lies against something is cut by it, pulls it along, or is turned where nobody reckoned with it.',
+  why: 'A line that lies against something is cut by it, pulls it along, or is turned where nobody expected it.',
   needs: ['line.way', 'features', 'body.stands'],
   subjects: spansAndFeatures('obstacle'),
   about: aboutCrossing,

@@ -7,7 +7,7 @@ import { rich } from '../../../quantity/format.ts';
 import { outlineOf } from '../../../release/zones-of-rig.ts';
 import type { ResolvedBody } from '../../../resolved/parts.ts';
 import type { VehicleBody } from '../../../rig/rig.ts';
-import { legName, legNamed } from '../../ask/leg-name.ts';
+import { legNamed } from '../../ask/leg-name.ts';
 import { momentRule } from '../../ask/rule.ts';
 import { ticked } from '../../ask/speak.ts';
 
@@ -33,11 +33,11 @@ export const lineUnderVehicle = momentRule({
   },
   answer: ({ rig }, { line, span, body }) =>
     ticked(rig, `line-under-vehicle.${line.line.id}.${span}`, { label: body.label, ...legNamed(rig, { line, span }) }),
-  title: ({ label, ...leg }) => rich`Under ${label}, ${legName(leg)} runs unprotected`,
+  title: ({ label, leg }) => rich`Under ${label}, ${leg} runs unprotected`,
   detail: () =>
     rich`Lead it through a pulley or a sleeve, clear of everything that it could saw through; write down each part that it touches.`,
-  question: ({ label, ...leg }) =>
-    rich`Where ${legName(leg)} passes under ${label}: is it protected and clear of hoses, wiring and the exhaust? Each part that it touches goes into the outline, with how round it is.`,
+  question: ({ label, leg }) =>
+    rich`Where ${leg} passes under ${label}: is it protected and clear of hoses, wiring and the exhaust? Each part that it touches goes into the outline, with how round it is.`,
 });
 
 /** As much of a vehicle's outline as counts: a line that starts or ends on its front or back crosses a corner without running under it. */

@@ -6,7 +6,7 @@ export const pathNotDrawn = actRule({
   code: 'path-not-drawn',
   severity: 'caution',
   softenable: false,
-  why: 'A vehicle that is pulled to one side follows its wheels or the rope, and the two ways do not end alike.',
+  why: 'A vehicle that is pulled to one side follows its wheels or the rope, and the two do not end in the same place.',
   needs: ['load.path', 'body.heading', 'line.way'],
   asks: 'Which way will the vehicle go?',
   subjects: wholeRig,

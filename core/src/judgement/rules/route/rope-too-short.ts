@@ -39,8 +39,8 @@ export const ropeTooShort = momentRule({
   detail: ({ legs, wayM, longM }) =>
     legs
       ? rich`Their points are ${length(wayM)} apart, and the two together are ${length(longM)} long. Take longer legs.`
-      : rich`It has to go ${length(wayM)}, and with all that is joined to it there are ${length(longM)}. Take a longer one, join another to it, or move nearer.`,
-  question: ({ name, wayM }) => rich`How long is ${name}? It has to go ${length(wayM)}.`,
+      : rich`It has to reach ${length(wayM)}, and with all that is joined to it there is ${length(longM)}. Take a longer one, join another to it, or move nearer.`,
+  question: ({ name, wayM }) => rich`How long is ${name}? It has to reach ${length(wayM)}.`,
 });
 
 const placeOf = (reach: Reach): string => (reach.kind === 'legs' ? `meets ${reach.to.chain.id}` : 'reach');

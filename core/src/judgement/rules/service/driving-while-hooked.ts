@@ -13,7 +13,7 @@ export const drivingWhileHooked = rigRule({
   subjects: (rig) => rig.drives.flatMap((tow) => (tow.kind === 'tow' ? hookedTo(rig, tow).map((line) => ({ tow, line })) : [])),
   about: ({ line }) => ({ subject: { kind: 'strand', id: `${line.line.id}.0` } }),
   answer: (_, { tow }) => found({ label: tow.on?.body.label ?? 'The towing vehicle' }),
-  title: ({ label }) => rich`${label} is to drive with a winch line hooked to it`,
+  title: ({ label }) => rich`${label} would drive with a winch line hooked to it`,
   detail: () => rich`Take the line off before it drives, or pull with the winch and let it stand.`,
 });
 

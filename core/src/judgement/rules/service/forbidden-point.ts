@@ -43,5 +43,5 @@ function refusedHere(rig: ResolvedRig, use: ResolvedUse): string | undefined {
   const kind = pointKindOf(use);
   if (isTeamsLastResort(kind, rig.policy.schools)) return undefined;
   const hook = kind === 'factory-hook' && rig.policy.schools.factoryHook === 'rolling-only' && !isOnRollingLoad(rig, use);
-  return hook ? 'this team takes a factory hook for a rolling vehicle only' : refusedKind(kind);
+  return hook ? 'this team uses a factory hook for a rolling vehicle only' : refusedKind(kind);
 }

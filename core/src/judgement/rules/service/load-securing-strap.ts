@@ -18,6 +18,6 @@ export const loadSecuringStrap = rigRule({
   title: ({ name }) => rich`${name} is a load-securing strap`,
   detail: ({ unlimited }) =>
     unlimited
-      ? rich`This team takes one by its marked working limit alone, and it has none on record. Take another piece.`
-      : rich`It is refused in any rig.`,
+      ? rich`This team allows one by its marked working limit alone, and none is on record. Choose another piece.`
+      : rich`It may not be used in any rig.`,
 });

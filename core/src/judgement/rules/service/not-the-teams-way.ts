@@ -10,7 +10,7 @@ export const notTheTeamsWay = rigRule({
   code: 'not-the-teams-way',
   severity: 'note',
   softenable: true,
-  why: 'Whoever rigs otherwise than the team has agreed surprises the one who looks it over.',
+  why: 'A rig that differs from what the team has agreed surprises whoever checks it.',
   needs: ['use.piece', 'gear.class', 'policy', 'line.way'],
   subjects: ({ chosen }) => chosen,
   about: aboutUse,
@@ -18,7 +18,7 @@ export const notTheTeamsWay = rigRule({
     const wanted = wantedInstead(rig, use);
     return wanted === undefined ? undefined : found({ name: pieceName(use.piece), wanted }, chooseAnother(use));
   },
-  title: ({ name, wanted }) => rich`${name}: this team takes ${wanted} here`,
+  title: ({ name, wanted }) => rich`${name}: this team uses ${wanted} here`,
   detail: () => rich`Both are used; the team’s settings say which.`,
 });
 

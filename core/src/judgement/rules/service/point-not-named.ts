@@ -19,11 +19,11 @@ export const pointNotNamed = rigRule({
   softenable: false,
   why: 'A vehicle is only as well held as the point that it is held by, and a bracket under it may be a tie-down.',
   needs: ['line.way', 'tie.back', 'use.role', 'point.mount'],
-  asks: 'What is it hooked up at?',
+  asks: 'What is it hooked to?',
   subjects: (rig) => [...rig.chains.flatMap(atChain), ...rig.ties.flatMap((tie) => atTie(rig, tie))],
   about: ({ pointId }) => ({ subject: { kind: 'point', id: pointId } }),
   answer: (_, { label, vehicle, names }) => undecided({ label, vehicle }, [{ kind: 'edits', label: 'Name the point', edits: [names] }]),
-  title: ({ label, vehicle }) => rich`What is hooked up at on ${vehicle}, at “${label}”? A point of its own is asked for there.`,
+  title: ({ label, vehicle }) => rich`What is the line hooked to on ${vehicle}, at “${label}”? Name the point itself.`,
   detail: () => rich``,
 });
 

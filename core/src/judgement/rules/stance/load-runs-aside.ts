@@ -8,7 +8,7 @@ export const loadRunsAside = momentRule({
   code: 'load-runs-aside',
   severity: 'stop',
   softenable: false,
-  why: 'A load drawn across a slope runs off downhill out of its way, over whoever stands there.',
+  why: 'A load drawn across a slope slides off downhill, over whoever stands there.',
   needs: ['ground.slope', 'body.mass', 'body.heading', 'load.path', 'load.task', 'load.travel', 'situation', 'vehicle.stance', 'line.way'],
   subjects: ({ load, rig }) => (rig.purpose === 'respool' ? [] : [load.body]),
   about: aboutBody,
@@ -24,5 +24,5 @@ export const loadRunsAside = momentRule({
   },
   title: ({ label }) => rich`${label} runs off sideways, down the slope`,
   detail: ({ pushN, holdsN }) =>
-    rich`Its weight pushes it out of its way with ${force(pushN)}, and ${force(holdsN)} hold it there. Hold it from uphill by a second line, or pull it straight up or down.`,
+    rich`Its weight pushes it sideways with ${force(pushN)}, and ${force(holdsN)} holds it. Hold it from uphill by a second line, or pull it straight up or down.`,
 });

@@ -33,8 +33,8 @@ export const vehicleSlides = momentRule({
   title: ({ label }) => rich`${label} slides before the load moves`,
   detail: ({ demandN, holdN, tieN, acrossN }) =>
     acrossN === undefined
-      ? rich`${force(demandN)} pull at it, and ${force(holdN)} hold it. Tie it back to an anchor good for ${force(tieN)}, dig its wheels in, or find better ground.`
-      : rich`${force(demandN)} pull at it. Its back-anchors lead too far to one side: however tight, they leave ${force(acrossN)}, and its wheels hold ${force(holdN)}. Tie it back straight behind, or on both sides.`,
+      ? rich`${force(demandN)} pulls at it, and ${force(holdN)} holds it. Tie it back to an anchor good for ${force(tieN)}, dig its wheels in, or find better ground.`
+      : rich`${force(demandN)} pulls at it. Its back-anchors lead too far to one side: however tight, they leave ${force(acrossN)}, and its wheels hold ${force(holdN)}. Tie it back straight behind, or on both sides.`,
   question: ({ label }) => rich`What ground does ${label} stand on, and what holds it?`,
 });
 

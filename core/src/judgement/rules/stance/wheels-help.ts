@@ -15,6 +15,6 @@ export const wheelsHelp = rigRule({
     found({ label }, [
       { kind: 'edits', label: 'Let the winch do it all', edits: [{ kind: 'change-load', load: { ...rig.load, drivesAlong: false } }] },
     ]),
-  title: ({ label }) => rich`${label} is to drive along with the winch`,
+  title: ({ label }) => rich`${label} would drive along with the winch`,
   detail: () => rich`This team lets the winch do it all. Where wheels help, they turn slowly and never faster than the line.`,
 });

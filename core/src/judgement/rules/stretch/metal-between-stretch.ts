@@ -9,7 +9,7 @@ export const metalBetweenStretch = rigRule({
   code: 'metal-between-stretch',
   severity: 'stop',
   softenable: false,
-  why: 'A shackle between two stretch ropes is a shot when one of them parts.',
+  why: 'A shackle between two stretch ropes becomes a missile when one of them parts.',
   needs: ['use.piece', 'gear.class', 'line.way'],
   subjects: betweenStretch,
   about: aboutUse,

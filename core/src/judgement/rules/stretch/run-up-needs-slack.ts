@@ -24,7 +24,7 @@ export const runUpNeedsSlack = actRule({
   title: ({ short, speedMPerS, slackM }) =>
     short
       ? rich`${length(slackM)} of slack does not give ${drivingSpeed(speedMPerS)}`
-      : rich`There is not rope enough for ${length(slackM)} of slack`,
+      : rich`There is not enough rope for ${length(slackM)} of slack`,
   detail: ({ neededSlackM, mostSlackM }) =>
     rich`That speed asks for ${length(neededSlackM)}; at most ${length(mostSlackM)} can be laid back. It is judged at the speed as chosen.`,
 });

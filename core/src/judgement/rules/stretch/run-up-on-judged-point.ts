@@ -10,7 +10,7 @@ export const runUpOnJudgedPoint = rigRule({
   code: 'run-up-on-judged-point',
   severity: 'stop',
   softenable: false,
-  why: 'A point that nobody rated may come off in a jerk, and then it is a shot.',
+  why: 'A point that nobody rated may come off in a jerk, and then it is a missile.',
   needs: ['use.piece', 'use.judged', 'use.named', 'gear.marks', 'gear.pointKind', 'line.way', 'policy'],
   subjects: (rig) =>
     runUps(rig)

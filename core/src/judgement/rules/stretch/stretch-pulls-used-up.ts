@@ -18,7 +18,7 @@ export const stretchPullsUsedUp = rigRule({
     if (used === undefined) return undecided(data, openPiece(use.piece, 'Enter the pulls'));
     return used < allowed ? undefined : found(data, chooseAnother(use));
   },
-  title: ({ name }) => rich`${name} has done its pulls`,
+  title: ({ name }) => rich`${name} has used up its pulls`,
   detail: ({ used, allowed }) => rich`${String(used)} of ${String(allowed)}. Take it out of use.`,
   question: ({ name }) => rich`How many pulls has ${name} done?`,
 });

@@ -3,7 +3,9 @@ import {
   type Body,
   type Figure,
   force,
+  keyWords,
   type LoadBody,
+  legCalled,
   length,
   mass,
   pointPosition,
@@ -51,7 +53,7 @@ export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: L
   );
   const wishes = [
     ...report.strands.map((strand, index) =>
-      strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legName(rig, strand) }),
+      strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legCalled(rig, strand) }),
     ),
     ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
     ...labelled.map((body, index) =>
@@ -104,16 +106,6 @@ function boxOf(points: readonly Point2[], grow: number): Box {
   const ys = points.map(({ y }) => y);
   const [x, y] = [Math.min(...xs) - grow, Math.min(...ys) - grow];
   return { x, y, width: Math.max(...xs) + grow - x, height: Math.max(...ys) + grow - y };
-}
-
-/** What a strand is called on the sheet: the winch's own leg, the one that comes back, a line of one leg, else its number. */
-export function legName(rig: Rig, { lineId, index }: Pick<Report['strands'][number], 'lineId' | 'index'>): string {
-  const line = rig.lines.find(({ id }) => id === lineId);
-  if (index === 0 && line?.drive.kind === 'winch') return 'winch leg';
-  if (index === 0 && line?.drive.kind === 'hand') return 'hand leg';
-  if (line?.via.length === 0) return 'line';
-  if (index === 1 && line?.via.length === 1 && line.drive.kind === 'winch') return 'return leg';
-  return `leg ${index + 1}`;
 }
 
 interface StrandWish {
@@ -243,7 +235,7 @@ function standingLines({
   const detail = [
     anchor?.wllN === undefined ? undefined : heldWords(anchor, figure),
     height === undefined ? undefined : `strap ${figure(length(height))} up`,
-    body.kind === 'person' ? body.duty.replaceAll('-', ' ') : undefined,
+    body.kind === 'person' ? keyWords(body.duty) : undefined,
     body.kind === 'crew' ? `${body.people} people hauling` : undefined,
     offM === undefined ? undefined : `${figure(length(offM))} beyond the edge`,
   ].filter((entry) => entry !== undefined);

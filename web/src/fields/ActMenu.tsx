@@ -1,0 +1,45 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { ChevronDown } from 'lucide-react';
+
+interface ActMenuProps<T extends string> {
+  /** Read out in place of the words on the button. */
+  readonly label: string;
+  /** What stands on the button. */
+  readonly shown: string;
+  readonly acts: readonly T[];
+  readonly words: (act: T) => string;
+  readonly choose: (act: T) => void;
+  readonly className: string;
+}
+
+/** Acts of one sort behind one button. */
+export function ActMenu<T extends string>({ label, shown, acts, words, choose, className }: ActMenuProps<T>) {
+  return (
+    <Menu>
+      <MenuButton
+        aria-label={label}
+        className={`flex min-h-11 items-center gap-2 border border-quiet bg-sheet px-2 text-left ${className}`}
+      >
+        <span className="mr-auto min-w-0 truncate">{shown}</span>
+        <ChevronDown size={18} className="shrink-0" aria-hidden />
+      </MenuButton>
+      <MenuItems
+        modal={false}
+        anchor="bottom start"
+        className="z-40 max-h-80 min-w-max overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg"
+      >
+        {acts.map((act) => (
+          <MenuItem key={act}>
+            <button
+              type="button"
+              className="flex min-h-11 w-full items-center px-3 text-left data-focus:bg-paper"
+              onClick={() => choose(act)}
+            >
+              {words(act)}
+            </button>
+          </MenuItem>
+        ))}
+      </MenuItems>
+    </Menu>
+  );
+}
