@@ -1,7 +1,9 @@
 import { lazy, Suspense } from 'react';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { createBrowserRouter, createRoutesFromElements, Outlet, Route, ScrollRestoration } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
 import { SignedIn } from './access/SignedIn.tsx';
 import { SignalNote } from './device/SignalNote.tsx';
+import { PageHeading } from './shell/PageHeading.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 const GearListPage = lazy(async () => ({ default: (await import('./gear/GearListPage.tsx')).GearListPage }));
@@ -47,62 +49,70 @@ const DevicePage = lazy(async () => ({ default: (await import('./device/DevicePa
 
 const SheetsPage = lazy(async () => ({ default: (await import('./sheets/SheetsPage.tsx')).SheetsPage }));
 
-export function App() {
+/** Every page by its address. A page begins at its top, and back and forward find it where it was left. */
+const router = createBrowserRouter(
+  createRoutesFromElements(
+    <Route element={<EveryPage />}>
+      <Route path="join" element={<JoinPage />} />
+      <Route element={<SignedIn />}>
+        <Route element={<Shell note={<SignalNote />} />}>
+          <Route index element={<ReadyPage />} />
+          <Route path="kits" element={<KitListPage />} />
+          <Route path="kits/:kitId" element={<KitPage />} />
+          <Route path="outings" element={<OutingListPage />} />
+          <Route path="outings/:outingId" element={<OutingPage />} />
+          <Route path="gear" element={<GearListPage />} />
+          <Route path="gear/new" element={<GearEditPage />} />
+          <Route path="gear/import" element={<ImportPage />} />
+          <Route path="gear/:gearId" element={<GearPage />} />
+          <Route path="gear/:gearId/respool" element={<RespoolPage />} />
+          <Route path="gear/:gearId/edit" element={<GearEditPage />} />
+          <Route path="plans" element={<PlanListPage />} />
+          <Route path="plans/new" element={<NewPlanPage />} />
+          <Route path="plans/:planId" element={<PlannerPage />} />
+          <Route path="inspect" element={<InspectPage />} />
+          <Route path="inspect/:roundId" element={<BenchPage />} />
+          <Route path="inspect/:roundId/summary" element={<BenchSummary />} />
+          <Route path="inspections/:inspectionId" element={<InspectionPage />} />
+          <Route path="due" element={<DuePage />} />
+          <Route path="log" element={<IncidentsPage />} />
+          <Route path="log/season" element={<SeasonPage />} />
+          <Route path="log/incidents/new" element={<NewIncidentPage />} />
+          <Route path="log/incidents/:incidentId" element={<IncidentPage />} />
+          <Route path="series/:seriesId" element={<SeriesPage />} />
+          <Route path="defects" element={<DefectsPage />} />
+          <Route path="settings" element={<PolicyPage />} />
+          <Route path="vehicles" element={<VehiclesPage />} />
+          <Route path="vehicles/:vehicleId" element={<VehiclesPage />} />
+          <Route path="sheets" element={<SheetsPage />} />
+          <Route path="people" element={<PeoplePage />} />
+          <Route path="people/:personId" element={<PersonPage />} />
+          <Route path="trail" element={<TrailPage />} />
+          <Route path="team-file" element={<TeamFilePage />} />
+          <Route path="device" element={<DevicePage />} />
+          <Route path="account" element={<AccountPage />} />
+          <Route path="*" element={<NothingHere />} />
+        </Route>
+      </Route>
+    </Route>,
+  ),
+);
+
+export const App = () => <RouterProvider router={router} />;
+
+function EveryPage() {
   return (
-    <BrowserRouter>
-      <Suspense fallback={<p className="p-6">Loading…</p>}>
-        <Routes>
-          <Route path="join" element={<JoinPage />} />
-          <Route element={<SignedIn />}>
-            <Route element={<Shell note={<SignalNote />} />}>
-              <Route index element={<ReadyPage />} />
-              <Route path="kits" element={<KitListPage />} />
-              <Route path="kits/:kitId" element={<KitPage />} />
-              <Route path="outings" element={<OutingListPage />} />
-              <Route path="outings/:outingId" element={<OutingPage />} />
-              <Route path="gear" element={<GearListPage />} />
-              <Route path="gear/new" element={<GearEditPage />} />
-              <Route path="gear/import" element={<ImportPage />} />
-              <Route path="gear/:gearId" element={<GearPage />} />
-              <Route path="gear/:gearId/respool" element={<RespoolPage />} />
-              <Route path="gear/:gearId/edit" element={<GearEditPage />} />
-              <Route path="plans" element={<PlanListPage />} />
-              <Route path="plans/new" element={<NewPlanPage />} />
-              <Route path="plans/:planId" element={<PlannerPage />} />
-              <Route path="inspect" element={<InspectPage />} />
-              <Route path="inspect/:roundId" element={<BenchPage />} />
-              <Route path="inspect/:roundId/summary" element={<BenchSummary />} />
-              <Route path="inspections/:inspectionId" element={<InspectionPage />} />
-              <Route path="due" element={<DuePage />} />
-              <Route path="log" element={<IncidentsPage />} />
-              <Route path="log/season" element={<SeasonPage />} />
-              <Route path="log/incidents/new" element={<NewIncidentPage />} />
-              <Route path="log/incidents/:incidentId" element={<IncidentPage />} />
-              <Route path="series/:seriesId" element={<SeriesPage />} />
-              <Route path="defects" element={<DefectsPage />} />
-              <Route path="settings" element={<PolicyPage />} />
-              <Route path="vehicles" element={<VehiclesPage />} />
-              <Route path="vehicles/:vehicleId" element={<VehiclesPage />} />
-              <Route path="sheets" element={<SheetsPage />} />
-              <Route path="people" element={<PeoplePage />} />
-              <Route path="people/:personId" element={<PersonPage />} />
-              <Route path="trail" element={<TrailPage />} />
-              <Route path="team-file" element={<TeamFilePage />} />
-              <Route path="device" element={<DevicePage />} />
-              <Route path="account" element={<AccountPage />} />
-              <Route path="*" element={<NothingHere />} />
-            </Route>
-          </Route>
-        </Routes>
-      </Suspense>
-    </BrowserRouter>
+    <Suspense fallback={<p className="p-6">Loading…</p>}>
+      <ScrollRestoration />
+      <Outlet />
+    </Suspense>
   );
 }
 
 function NothingHere() {
   return (
     <div className="p-6">
-      <h1 className="text-2xl">There is nothing at this address</h1>
+      <PageHeading title="There is nothing at this address" className="text-2xl" />
       <p>Use the words at the top to go on.</p>
     </div>
   );

@@ -38,7 +38,7 @@ const countsOf = ({ tables }: Team) =>
     Object.entries(tables).map(([name, rows]) => [
       name,
       rows.filter(
-        ({ action, subject_kind }) => subject_kind !== 'account' && !/the team’s file|the team in from its file/.test(String(action)),
+        ({ action, subject_kind }) => subject_kind !== 'account' && !/the team’s file|the team (in )?from its file/.test(String(action)),
       ).length,
     ]),
   );

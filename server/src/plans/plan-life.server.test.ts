@@ -36,7 +36,7 @@ describe('a plan’s states', () => {
       'noted a plan as used',
       'declared a plan ready',
     ]);
-    expect((await state(planId, 'used').expect(422)).body.faults[0].message).toContain('does not become used');
+    expect((await state(planId, 'used').expect(422)).body.faults[0].message).toContain('cannot become used');
   });
   it('are not ready with a stop, and say what stops it', async () => {
     const { planId } = await copyOf('Bog below Tarn Quarry');

@@ -14,6 +14,7 @@ import { forgetKept } from '../kept/keep-reads.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { roleLines, roleWords } from './role-words.ts';
 
@@ -26,7 +27,7 @@ export function AccountPage() {
   if (!person) return null;
   return (
     <div className="mx-auto w-full max-w-[760px] px-3 py-4 sm:px-5">
-      <h1 className="border-b-2 border-ink pb-3 text-[28px]">{person.name}</h1>
+      <PageHeading title={person.name} about="your account" className="border-b-2 border-ink pb-3 text-[28px]" />
       <p className="pt-3">
         {roleWords[person.role]} of {team?.name}: {roleLines[person.role]}.{' '}
         <Link className="underline" to={`/people/${person.personId}`}>

@@ -5,6 +5,7 @@ import { problemOf, useAcceptInvitationMutation, useLookAtInvitationMutation } f
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { AccountFields } from './AccountFields.tsx';
 import { BringTeam } from './BringTeam.tsx';
@@ -47,13 +48,13 @@ export function JoinPage() {
       )}
       {invitation && brings && (
         <>
-          <h1 className="mb-3 text-[28px]">Bring a team in</h1>
+          <PageHeading title="Bring a team in" className="mb-3 text-[28px]" />
           <BringTeam token={token} />
         </>
       )}
       {invitation && !brings && (
         <form className="space-y-3" onSubmit={submit} noValidate>
-          <h1 className="text-[28px]">{titleOf(invitation)}</h1>
+          <PageHeading title={titleOf(invitation)} />
           {invitation.role && (
             <p>
               You are {invitation.personName}, {roleWords[invitation.role]} of {invitation.teamName}.

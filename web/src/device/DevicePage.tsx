@@ -6,6 +6,7 @@ import { letGo, sendAgain, takeBack, type Unsent, whatWaits } from '../outbox/un
 import { useLive } from '../outbox/use-live.ts';
 import { useRegister } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useAppSelector } from '../store.ts';
 import { KeptHere } from './KeptHere.tsx';
@@ -20,7 +21,7 @@ export function DevicePage() {
   const gearOf = new Map(pieces?.map(({ gear }) => [gear.gearId, gear]));
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
-      <h1 className="border-b-2 border-ink pb-3 text-[28px]">This device</h1>
+      <PageHeading title="This device" className="border-b-2 border-ink pb-3 text-[28px]" />
       <h2 className="stitched mt-5 pb-1.5 text-xl">Not sent</h2>
       {waiting?.own.length === 0 && <p className="pt-3">The server has everything that you confirmed here.</p>}
       {waiting && waiting.own.length > 0 && (

@@ -16,12 +16,9 @@ interface ActMenuProps<T extends string> {
 export function ActMenu<T extends string>({ label, shown, acts, words, choose, className }: ActMenuProps<T>) {
   return (
     <Menu>
-      <MenuButton
-        aria-label={label}
-        className={`flex min-h-11 items-center gap-2 border border-quiet bg-sheet px-2 text-left ${className}`}
-      >
-        <span className="mr-auto min-w-0 truncate">{shown}</span>
-        <ChevronDown size={18} className="shrink-0" aria-hidden />
+      <MenuButton aria-label={label} className={`flex min-h-11 items-center gap-1.5 px-3 text-left text-[16px] ${className}`}>
+        <span className="min-w-0 truncate">{shown}</span>
+        <ChevronDown size={18} className="shrink-0 text-quiet" aria-hidden />
       </MenuButton>
       <MenuItems
         modal={false}

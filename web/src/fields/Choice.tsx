@@ -25,7 +25,7 @@ const AT_A_GLANCE = 8;
 export function Choice<T extends string>(props: ChoiceProps<T>) {
   const { fault, options } = props;
   return (
-    <div className="text-[15px]">
+    <div>
       {options.length > AT_A_GLANCE ? <SearchChoice {...props} /> : <ListChoice {...props} />}
       {fault && <span className="block text-rust">{fault}</span>}
     </div>

@@ -18,7 +18,7 @@ export function ListChoice<T extends string>(props: ChoiceProps<T>) {
       >
         <ListboxButton
           aria-invalid={fault !== undefined}
-          className="flex min-h-11 w-full items-center gap-2 border border-quiet bg-sheet px-2 text-left aria-invalid:border-rust data-disabled:text-quiet"
+          className="flex min-h-[38px] w-full items-center gap-2 border border-quiet bg-sheet px-2 text-left pointer-coarse:min-h-11 aria-invalid:border-rust data-disabled:text-quiet"
         >
           <span className="mr-auto min-w-0 truncate">{chosen === undefined ? (props.placeholder ?? 'Choose …') : words(chosen)}</span>
           <ChevronDown size={18} className="shrink-0" aria-hidden />
@@ -26,7 +26,7 @@ export function ListChoice<T extends string>(props: ChoiceProps<T>) {
         <ListboxOptions
           modal={false}
           anchor="bottom start"
-          className="z-40 max-h-72 w-(--button-width) min-w-max overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg"
+          className="z-40 max-h-72 w-(--button-width) min-w-max overflow-y-auto border border-quiet bg-sheet shadow-lg"
         >
           {options.map((option) => (
             <ListboxOption

@@ -33,7 +33,7 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
       >
         <span className="relative block">
           <ComboboxInput
-            className="min-h-11 w-full pr-9! placeholder:text-quiet"
+            className="w-full pr-9! placeholder:text-quiet"
             autoComplete="off"
             aria-invalid={fault !== undefined}
             displayValue={wordsOf}
@@ -52,7 +52,7 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
         <ComboboxOptions
           modal={false}
           anchor="bottom start"
-          className="z-40 max-h-72 w-(--input-width) min-w-56 overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg empty:invisible"
+          className="z-40 max-h-72 w-(--input-width) min-w-56 overflow-y-auto border border-quiet bg-sheet shadow-lg empty:invisible"
         >
           {shown.map((option) => (
             <ComboboxOption

@@ -5,7 +5,7 @@ export function Group({ title, children }: { readonly title: string; readonly ch
   return (
     <fieldset className="stitched pb-3">
       <legend className="font-head text-lg font-semibold">{title}</legend>
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2">{children}</div>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 text-[15px]">{children}</div>
     </fieldset>
   );
 }

@@ -8,6 +8,7 @@ import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
 import { MarkFields } from './MarkFields.tsx';
@@ -30,7 +31,7 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
   return (
     <form onSubmit={submit} noValidate className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
-        <h1 className="text-[28px]">{before ? `Edit ${before.tag}` : 'Add a piece'}</h1>
+        <PageHeading title={before ? `Edit ${before.tag}` : 'Add a piece'} />
         <div className="ml-auto flex gap-2">
           <Link className="action" to={before ? `/gear/${before.gearId}` : '/gear'}>
             Cancel

@@ -4,6 +4,7 @@ import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMem
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { GearTabs } from '../register/GearTabs.tsx';
 import { stateWords } from '../register/gear-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -53,21 +54,13 @@ export function GearListPage() {
   };
   return (
     <div className="flex h-[calc(100dvh-3.25rem)] max-[760px]:h-[calc(100dvh-6.75rem)] min-h-[480px] flex-col px-3 pb-2 sm:px-5">
-      <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule py-3">
-        <h1 className="text-[28px]">Gear</h1>
-        <nav aria-label="Gear" className="flex gap-4">
-          <Link className="py-1 underline-offset-4 hover:underline" to="/kits">
-            Kits
-          </Link>
-          <Link className="py-1 underline-offset-4 hover:underline" to="/outings">
-            Out and back
-          </Link>
-          <Link className="py-1 underline-offset-4 hover:underline" to="/vehicles">
-            Vehicles
-          </Link>
-        </nav>
-        <p className="pb-0.5 text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
-        <ListActions />
+      <div className="pt-3">
+        <GearTabs title="Register">
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+            <p className="text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
+            <ListActions />
+          </div>
+        </GearTabs>
       </div>
       <Filters
         pieces={pieces ?? []}

@@ -31,6 +31,7 @@ import { useIsBookRead } from '../logbook/use-book.ts';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { Explained } from '../shell/Explained.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -77,7 +78,9 @@ function Sheet({ gear }: { readonly gear: GearView }) {
     <>
       <div className="mt-2 flex flex-wrap items-center gap-4 border-b-2 border-ink pb-3">
         <Tag code={gear.tag} large />
-        <h1 className="text-[30px]">{gear.name}</h1>
+        <PageHeading title={`${gear.tag} ${gear.name}`} about="gear" className="text-[30px]">
+          {gear.name}
+        </PageHeading>
         {gear.state !== 'in-use' && (
           <strong className="bg-rust px-2 py-1 text-on-rust">{stateWords[gear.state]}: must not be planned with</strong>
         )}

@@ -17,7 +17,7 @@ import { inspectionWords, limitWords, stateWords, whereWords } from '../register
 import type { RegisterPiece } from '../register/use-register.ts';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { useNarrow } from '../shell/use-media.ts';
+import { useNarrow, usePrinting } from '../shell/use-media.ts';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, RegisterPiece>();
@@ -49,6 +49,7 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
   const table = useTable({ features, columns, data: pieces as RegisterPiece[], state: { sorting }, enableSortingRemoval: false });
   const rows = table.getRowModel().rows;
   const narrow = useNarrow();
+  const printing = usePrinting();
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -91,8 +92,8 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
         </div>
       )}
       <div ref={scroller} role="rowgroup" className="min-h-0 flex-1 overflow-y-auto">
-        <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
-          {virtual.getVirtualItems().map(({ index, key, start, size }) => {
+        <div style={printing ? {} : { height: virtual.getTotalSize(), position: 'relative' }}>
+          {(printing ? everyRow(rows.length) : virtual.getVirtualItems()).map(({ index, key, ...place }) => {
             const piece = rows[index]?.original;
             if (!piece) return null;
             return (
@@ -100,8 +101,8 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
                 key={key}
                 role="row"
                 aria-rowindex={index + 2}
-                className={`absolute inset-x-0 border-b border-rule hover:bg-sheet ${narrow ? 'px-1 py-2' : `${GRID} items-center px-2`}`}
-                style={{ top: start, height: size }}
+                className={`inset-x-0 border-b border-rule hover:bg-sheet ${printing ? 'relative break-inside-avoid' : 'absolute'} ${narrow ? 'px-1 py-2' : `${GRID} items-center px-2`}`}
+                style={'start' in place ? { top: place.start, height: place.size } : {}}
               >
                 {narrow ? (
                   <NarrowCells piece={piece} today={today} link={{ index, step }} />
@@ -116,6 +117,9 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
     </div>
   );
 }
+
+/** Paper does not scroll: it has every row, one below the other. */
+const everyRow = (count: number) => Array.from({ length: count }, (_, index) => ({ index, key: index }));
 
 interface RowLinkProps {
   readonly index: number;

@@ -9,6 +9,7 @@ import { takeBack } from '../outbox/unsent.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { Answers } from './Answers.tsx';
@@ -50,7 +51,7 @@ export function BenchPage() {
 function NoRound({ title, words }: { readonly title: string; readonly words: string }) {
   return (
     <div className="p-5">
-      <h1 className="text-2xl">{title}</h1>
+      <PageHeading title={title} className="text-2xl" />
       <p>{words}</p>
       <Link className="action mt-3" to="/inspect">
         Begin a round
@@ -104,9 +105,7 @@ function Round({ round, drafts, pieces, sheets, team }: RoundProps) {
           <Link className="underline" to="/inspect">
             Inspect
           </Link>
-          <p className="font-head text-2xl font-semibold">
-            {round.title}, {kindWords[round.kind].toLowerCase()}
-          </p>
+          <PageHeading title={`${round.title}, ${kindWords[round.kind].toLowerCase()}`} about="inspection" className="text-2xl" />
           <p aria-live="polite" className="text-quiet" data-progress>
             {done.size} of {order.length} confirmed{round.corrects && '; corrects an earlier inspection'}
           </p>

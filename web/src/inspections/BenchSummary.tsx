@@ -5,6 +5,7 @@ import { usePerson } from '../access/use-session.ts';
 import type { BenchDraft, BenchRound } from '../outbox/bench-store.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { backOf } from './back-of.ts';
 import { draftOutcome } from './draft-outcome.ts';
@@ -39,9 +40,7 @@ export function BenchSummary() {
   return (
     <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
-        <h1 className="text-[28px]">
-          {round.title}: {kindWords[round.kind].toLowerCase()}
-        </h1>
+        <PageHeading title={`${round.title}: ${kindWords[round.kind].toLowerCase()}`} about="summary" />
         <div className="no-print ml-auto flex gap-2">
           <button type="button" className="action" onClick={() => window.print()}>
             <Printer size={17} aria-hidden="true" /> Print

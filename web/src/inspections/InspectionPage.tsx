@@ -6,6 +6,7 @@ import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useGetInspectionQuery } from '../api/wainrope-api.ts';
 import { kindWords } from '../register/care-words.ts';
 import { moment } from '../shell/days.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { limitWords, shareWords, valueWords } from '../wear/measure-words.ts';
@@ -35,7 +36,9 @@ function Record({ view }: { readonly view: InspectionView }) {
         <Link to={`/gear/${view.gearId}`}>
           <Tag code={view.tag} large />
         </Link>
-        <h1 className="text-[28px]">{view.name}</h1>
+        <PageHeading title={`${view.tag} ${view.name}`} about="inspection">
+          {view.name}
+        </PageHeading>
         {may('inspection.full') && view.kind !== 'on-record' && !isUseCheck(view.kind) && (
           <Link className="action no-print ml-auto" to={`/inspect?of=piece:${view.gearId}&kind=${view.kind}&corrects=${view.inspectionId}`}>
             Put it right

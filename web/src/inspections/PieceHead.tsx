@@ -12,7 +12,7 @@ export function PieceHead({ piece }: { readonly piece: GearView }) {
     <div className="pt-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <Tag code={piece.tag} large />
-        <h1 className="text-[28px]">{piece.name}</h1>
+        <h2 className="text-[28px]">{piece.name}</h2>
         <span className="text-quiet">{gearClasses[piece.kind].label}</span>
         {piece.state !== 'in-use' && <strong className="bg-rust px-2 py-1 text-on-rust">In quarantine</strong>}
       </div>

@@ -7,6 +7,7 @@ import { type BenchRound, benchStore, thisDevice } from '../outbox/bench-store.t
 import { takeIn } from '../outbox/round-document.ts';
 import { kindWords } from '../register/care-words.ts';
 import { moment } from '../shell/days.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 
 /** How often a page that shows rounds asks how far they are. */
@@ -92,7 +93,7 @@ export function TakenOver({ round }: { readonly round: BenchRound }) {
   const { takeOver, error, isLoading } = useTakeOver();
   return (
     <div className="p-5">
-      <h1 className="text-2xl">{round.takenOverBy} has this round now</h1>
+      <PageHeading title={`${round.takenOverBy} has this round now`} className="text-2xl" />
       <p>
         It was taken over on another device. What you confirmed here is sent all the same; what you had only begun went along as far as this
         device had told of it.

@@ -5,11 +5,11 @@ import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddKitMutation } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { GearTabs } from '../register/GearTabs.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
-import { KitTabs } from './KitTabs.tsx';
 import { terrainWords } from './kit-words.ts';
 import { ReadyMark } from './ReadyMark.tsx';
 import { useKits } from './use-kits.ts';
@@ -19,7 +19,7 @@ export function KitListPage() {
   const may = useMay();
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
-      <KitTabs title="Kits" />
+      <GearTabs title="Kits" />
       <ProblemNote error={error} retry={refetch} />
       <ul>
         {kits?.map(({ kit, inside, readiness }) => (

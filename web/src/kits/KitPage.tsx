@@ -7,6 +7,7 @@ import { useMay } from '../access/use-session.ts';
 import { useMoveContentsMutation } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import type { RegisterPiece } from '../register/use-register.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -34,7 +35,7 @@ export function KitPage() {
         </Link>
       </p>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-3">
-        <h1 className="text-[28px]">{kit.name}</h1>
+        <PageHeading title={kit.name} about="kit" />
         <ReadyMark readiness={readiness} asked={kit.wanted.length > 0} />
         <span className="text-quiet">
           {[kit.terrain && terrainWords[kit.terrain], vehicle && `travels on ${vehicle}`, kit.note].filter(Boolean).join(' · ')}

@@ -20,6 +20,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { surfaceWords } from '../fields/situation-words.ts';
 import { useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -75,7 +76,7 @@ function Coach({ winch, team, policy, lines }: CoachProps) {
       </Link>
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
         <Tag code={winch.tag} large />
-        <h1 className="text-[26px]">Re-spool under tension</h1>
+        <PageHeading title="Re-spool under tension" about={winch.tag} className="text-[26px]" />
       </div>
       <p className="mt-3 border-l-4 border-rust bg-rust-wash px-4 py-2">
         The line is live: nobody stands in it or beside it, a damper hangs on it, gloves are on, and no hand comes within a metre of the

@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { useGetSeriesQuery } from '../api/wainrope-api.ts';
 import { Chart } from '../charts/Chart.tsx';
 import type { ChartLook } from '../charts/chart-look.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { overloadWords } from './load-words.ts';
@@ -36,7 +37,7 @@ function Series({ series }: { readonly series: SeriesView }) {
         </Link>
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2 border-b-2 border-ink pb-2">
-        <h1 className="text-[28px] break-all">{fileName}</h1>
+        <PageHeading title={fileName} about="load series" className="text-[28px] break-all" />
         <a className="action no-print ml-auto" href={`/api/v1/series/${seriesId}/file`} download={fileName}>
           <Download size={16} aria-hidden="true" /> The file as it came
         </a>

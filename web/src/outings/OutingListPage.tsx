@@ -2,7 +2,7 @@ import type { OutingView } from '@wainrope/contract';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useListOutingsQuery } from '../api/wainrope-api.ts';
-import { KitTabs } from '../kits/KitTabs.tsx';
+import { GearTabs } from '../register/GearTabs.tsx';
 import { useRegister } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -18,7 +18,7 @@ export function OutingListPage() {
   const closed = items.filter(({ closedAt }) => closedAt !== undefined);
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
-      <KitTabs title="Out and back" />
+      <GearTabs title="Out and back" />
       <ProblemNote error={error} retry={refetch} />
       {data && open.length === 0 && <p className="py-4 text-quiet">Everything is in.</p>}
       <ul aria-label="Out now">

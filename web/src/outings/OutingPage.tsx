@@ -10,6 +10,7 @@ import { moment } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 
@@ -46,7 +47,7 @@ function Sheet({ outing }: { readonly outing: OutingView }) {
   };
   return (
     <>
-      <h1 className="text-[28px]">{outing.name}</h1>
+      <PageHeading title={outing.name} about="outing" />
       <p className="border-b-2 border-ink pb-3">
         With {outing.holder}, since {moment(outing.outAt)}, checked out by {outing.outBy}
         {outing.dueBackOn && `, due back ${outing.dueBackOn}`}.{!open && ` Closed ${moment(outing.closedAt ?? '')} by ${outing.closedBy}.`}

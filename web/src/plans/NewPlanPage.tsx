@@ -18,6 +18,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { depthWords, surfaceWords } from '../fields/situation-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
@@ -141,7 +142,7 @@ function NewPlanForm(props: NewPlanFormProps) {
           Plans
         </Link>
       </p>
-      <h1 className="mt-2 border-b-2 border-ink pb-3 text-[28px]">New plan</h1>
+      <PageHeading title="New plan" className="mt-2 border-b-2 border-ink pb-3 text-[28px]" />
       <div className="grid gap-4 pt-4 sm:grid-cols-2 lg:grid-cols-3">
         <label className="block text-[15px]">
           Name of the plan

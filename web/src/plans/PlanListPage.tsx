@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
 import { useFigures } from '../shell/use-figures.ts';
@@ -25,7 +26,7 @@ export function PlanListPage() {
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">
-        <h1 className="text-[28px]">Plans</h1>
+        <PageHeading title="Plans" />
         <label className="w-64">
           <span className="sr-only">Search plans</span>
           <input type="search" placeholder="Search plans…" value={search} onChange={(event) => set('q', event.target.value)} />

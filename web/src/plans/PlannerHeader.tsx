@@ -15,6 +15,7 @@ import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useMay } from '../access/use-session.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape, verdictColours, verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
@@ -47,6 +48,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
   return (
     <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 max-[760px]:contents sm:px-5">
       <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5 max-[760px]:flex-none max-[760px]:px-3 sm:basis-[24rem]">
+        <PageHeading title={name} about="plan" className="sr-only" />
         <label className="min-w-0 flex-1">
           <span className="sr-only">Name of the plan</span>
           <input

@@ -1,3 +1,4 @@
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Case, Edit, Finding, PlaceReport, Report, Rig } from '@wainrope/core';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { useAppDispatch } from '../store.ts';
@@ -55,30 +56,28 @@ const TABS = [
 /** What stands beside the drawing, one panel at a time. */
 export function SidePanels(props: SidePanelsProps) {
   const { report, tab, open } = props;
+  const at = TABS.findIndex(([id]) => id === tab);
+  const choose = (index: number) => {
+    const id = TABS[index]?.[0];
+    open(id === 'findings' ? undefined : id);
+  };
   return (
-    <aside className="flex min-h-0 flex-col border-rule bg-sheet min-[1100px]:border-l">
-      <div role="tablist" aria-label="Plan" className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
+    <TabGroup as="aside" className="flex min-h-0 flex-col border-rule bg-sheet min-[1100px]:border-l" selectedIndex={at} onChange={choose}>
+      <TabList aria-label="Plan" className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
         {TABS.map(([id, label]) => (
-          <button
-            key={id}
-            type="button"
-            role="tab"
-            id={`tab-${id}`}
-            aria-selected={tab === id}
-            aria-controls="plan-panel"
-            className="relative min-h-11 px-2 text-[16px] whitespace-nowrap aria-selected:font-semibold"
-            onClick={() => open(id === 'findings' ? undefined : id)}
-          >
+          <Tab key={id} className="relative min-h-11 px-2 text-[16px] whitespace-nowrap data-selected:font-semibold">
             {label}
             {id === 'findings' && report.findings.length > 0 && ` ${report.findings.length}`}
             {tab === id && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
-          </button>
+          </Tab>
         ))}
-      </div>
-      <div role="tabpanel" id="plan-panel" aria-labelledby={`tab-${tab}`} tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-4 pb-4">
-        {tab === 'findings' ? <FindingsTab {...props} /> : <OtherTab {...props} />}
-      </div>
-    </aside>
+      </TabList>
+      <TabPanels className="min-h-0 flex-1 overflow-y-auto px-4 pb-4">
+        {TABS.map(([id]) => (
+          <TabPanel key={id}>{id === 'findings' ? <FindingsTab {...props} /> : <OtherTab {...props} />}</TabPanel>
+        ))}
+      </TabPanels>
+    </TabGroup>
   );
 }
 

@@ -13,6 +13,7 @@ import { ReadyMark } from '../kits/ReadyMark.tsx';
 import { type KitState, useKits } from '../kits/use-kits.ts';
 import type { RegisterPiece } from '../register/use-register.ts';
 import { ago } from '../shell/days.ts';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { TrailList } from '../team/TrailList.tsx';
@@ -28,7 +29,7 @@ export function ReadyPage() {
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <div className="flex flex-wrap items-end gap-x-5 border-b-2 border-ink pb-2">
-        <h1 className="text-[28px]">Ready today</h1>
+        <PageHeading title="Ready today" />
         <p className="pb-0.5 text-quiet">
           {team?.name}, {today}
         </p>

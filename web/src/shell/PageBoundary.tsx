@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react';
+import { PageHeading } from './PageHeading.tsx';
 
 interface PageBoundaryProps {
   /** Another address is another try. */
@@ -32,7 +33,7 @@ export class PageBoundary extends Component<PageBoundaryProps, PageBoundaryState
     if (!failed) return this.props.children;
     return (
       <div role="alert" className="p-5">
-        <h1 className="text-2xl">This page could not be shown</h1>
+        <PageHeading title="This page could not be shown" className="text-2xl" />
         <p className="pt-1">
           Without a signal, pages that were not opened before cannot be loaded. What you entered is kept on this device.
         </p>

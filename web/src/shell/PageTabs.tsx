@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
+import { PageHeading } from './PageHeading.tsx';
 
 interface PageTabsProps {
   readonly title: string;
@@ -13,7 +14,7 @@ interface PageTabsProps {
 export function PageTabs({ title, about, tabs, children }: PageTabsProps) {
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b-2 border-ink pb-2">
-      <h1 className="text-[28px]">{title}</h1>
+      <PageHeading title={title} {...(title !== about && { about: about.toLowerCase() })} />
       <nav aria-label={about} className="flex flex-wrap gap-x-4">
         {tabs.map(({ to, label }) => (
           <NavLink

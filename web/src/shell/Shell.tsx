@@ -5,7 +5,7 @@ import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
-import { useNarrow } from './use-media.ts';
+import { useNarrow, usePrinting } from './use-media.ts';
 
 /** In the order of the work. */
 const PLACES = [
@@ -76,10 +76,11 @@ export function Shell({ note }: { readonly note: ReactNode }) {
   const { theme } = useAppSelector((state) => state.settings);
   const takenAlong = useAppSelector(({ connection }) => connection.takenAlong);
   const narrow = useNarrow();
+  const printing = usePrinting();
   const { pathname } = useLocation();
   useEffect(() => {
-    document.documentElement.dataset.theme = theme;
-  }, [theme]);
+    document.documentElement.dataset.theme = printing ? 'light' : theme;
+  }, [theme, printing]);
   return (
     <div className="flex min-h-full flex-col" data-taken-along={takenAlong ?? undefined}>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">

@@ -8,6 +8,7 @@ import { Chosen } from '../fields/Chosen.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { layoutNames } from './layout-names.ts';
@@ -27,9 +28,9 @@ export function PersonPage() {
       <ProblemNote error={error} retry={refetch} />
       {page && (
         <>
-          <h1 className="border-b-2 border-ink pb-3 text-[28px]">
+          <PageHeading title={page.person.name} about="person" className="border-b-2 border-ink pb-3 text-[28px]">
             {page.person.name} <span className="font-sans text-lg font-normal text-quiet">{roleWords[page.person.role]}</span>
-          </h1>
+          </PageHeading>
           <div className="grid gap-x-12 lg:grid-cols-2">
             <section>
               <h2 className="stitched mt-5 pb-1.5 text-xl">Practised</h2>

@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetHookUpBookQuery, useListVehiclesQuery } from '../api/wainrope-api.ts';
-import { KitTabs } from '../kits/KitTabs.tsx';
 import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
+import { GearTabs } from '../register/GearTabs.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -31,13 +31,13 @@ export function VehiclesPage() {
   );
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
-      <KitTabs title="Vehicles">
+      <GearTabs title="Vehicles">
         {may('vehicle.write') && (
           <button type="button" className="action-main" onClick={() => setAdding(!adding)}>
             <Plus size={17} aria-hidden="true" /> Add a vehicle
           </button>
         )}
-      </KitTabs>
+      </GearTabs>
       <ProblemNote error={error} retry={refetch} />
       {adding && <VehicleForm done={() => setAdding(false)} />}
       {shown.map((vehicle) => (

@@ -1,5 +1,6 @@
 import type { ImportResult } from '@wainrope/contract';
 import { Link } from 'react-router';
+import { PageHeading } from '../../shell/PageHeading.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { TaskNote } from '../../tasks/TaskNote.tsx';
 import { DropZone } from './DropZone.tsx';
@@ -16,7 +17,7 @@ export function ImportPage() {
           Gear
         </Link>
       </p>
-      <h1 className="mt-2 border-b-2 border-ink pb-3 text-[28px]">Import a gear list</h1>
+      <PageHeading title="Import a gear list" className="mt-2 border-b-2 border-ink pb-3 text-[28px]" />
       {committing.data ? (
         <Done result={committing.data} again={again} />
       ) : (

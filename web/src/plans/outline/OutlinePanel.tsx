@@ -60,7 +60,7 @@ export function OutlinePanel({ rig, pieces, apply, lay, choosePiece, layLayout }
         <div className="flex items-end gap-2">
           <h2 className="font-head text-lg font-semibold">On the site</h2>
           <ActMenu
-            className="ml-auto w-44"
+            className="ml-auto border border-quiet bg-sheet"
             label="Add to the site, beside the rest"
             shown="Add…"
             acts={bodyKinds}

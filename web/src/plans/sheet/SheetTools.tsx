@@ -59,7 +59,7 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
             </button>
           ))}
           <ActMenu
-            className="w-36"
+            className={tool.kind === 'add' ? 'font-semibold' : ''}
             label="Add to the site"
             shown={tool.kind === 'add' ? bodyKindWords[tool.body] : 'Add…'}
             acts={bodyKinds}
@@ -67,7 +67,7 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
             choose={(body) => dispatch(toolChosen({ kind: 'add', body }))}
           />
           <ActMenu
-            className="w-36"
+            className={tool.kind === 'feature' ? 'font-semibold' : ''}
             label="Draw on the ground"
             shown={tool.kind === 'feature' ? featureWords[tool.feature] : 'Draw…'}
             acts={featureKinds}

@@ -29,7 +29,7 @@ export function FeatureFields({ rig, apply }: FeatureFieldsProps) {
       <div className="flex items-end gap-2">
         <h2 className="font-head text-lg font-semibold">Drawn on the ground</h2>
         <ActMenu
-          className="ml-auto w-44"
+          className="ml-auto border border-quiet bg-sheet"
           label="Draw on the ground, beside the rest"
           shown="Draw…"
           acts={featureKinds}

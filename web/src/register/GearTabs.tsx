@@ -9,7 +9,7 @@ const tabs = [
 ];
 
 /** Gear, its kits, where it is, and what it travels on. */
-export const KitTabs = ({ title, children }: { readonly title: string; readonly children?: ReactNode }) => (
+export const GearTabs = ({ title, children }: { readonly title: string; readonly children?: ReactNode }) => (
   <PageTabs title={title} about="Gear" tabs={tabs}>
     {children}
   </PageTabs>
