@@ -26,7 +26,12 @@ async function point(page: Page, what: string, across: number, down: number): Pr
 /** Puts a body on the site by keys alone: its first letter finds it in the menu. */
 async function typeIn(page: Page, what: 'v' | 't'): Promise<void> {
   await page.getByLabel('Add to the site, beside the rest').focus();
-  for (const key of ['Enter', what, 'Enter']) await page.keyboard.press(key);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menu')).toBeFocused();
+  for (const key of [what, 'Enter']) await page.keyboard.press(key);
+  await expect(page.getByRole('menu')).toHaveCount(0);
+  // The menu waits a moment for a second letter.
+  await page.waitForTimeout(500);
 }
 
 /** A key on a body of the outline. */

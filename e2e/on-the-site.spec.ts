@@ -15,7 +15,9 @@ test('by keys: what lies on the ground is drawn and moved by numbers, distances 
     /^Otter to Heron: 13\.5 m on the map, bearing 255°.*From there to Alder: .* with 1[67]\d° between\.$/,
   );
   await page.getByRole('button', { name: 'Draw on the ground, beside the rest' }).focus();
-  for (const key of ['Enter', 'w', 'Enter']) await page.keyboard.press(key);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menu')).toBeFocused();
+  for (const key of ['w', 'Enter']) await page.keyboard.press(key);
   await page.locator('[data-feature] summary').press('Enter');
   await page.getByLabel('Corner 1, east').fill('-12.5');
   await page.getByRole('button', { name: 'One more corner' }).press('Enter');

@@ -71,7 +71,7 @@ test('invited by a link, signed in by name and password; a wrong password is ref
     await theirs.getByLabel('Sign-in name').fill('corin');
     await theirs.getByLabel('Password').fill(`wrong ${attempt}`);
     await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
-    await expect(theirs.getByRole('alert')).toContainText('do not belong together');
+    await expect(theirs.getByRole('alert')).toContainText('do not match');
     await theirs.reload();
   }
   await theirs.getByLabel('Sign-in name').fill('corin');

@@ -30,7 +30,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'settings');
   await page.goto('/inspect?of=class:steel-shackle');
   await page.getByRole('button', { name: /^Begin/ }).click();
-  await page.getByRole('button', { name: /All in order/ }).click();
+  await page.getByRole('button', { name: /Mark all the rest in order/ }).click();
   await page.locator('[data-point="no-rust-pitting"]').getByRole('button', { name: 'Worn' }).click();
   await shoot(page, 'bench');
   await page.goto('/gear');

@@ -8,7 +8,7 @@ test('a round begun on a phone is seen on a tablet, taken over there with what w
   await page.getByRole('button', { name: /^Begin/ }).click();
   const address = page.url();
   const first = (await page.locator('[aria-current="step"]').getAttribute('aria-label')) ?? '';
-  await page.getByRole('button', { name: /All in order/ }).click();
+  await page.getByRole('button', { name: /Mark all the rest in order/ }).click();
   await page.getByRole('button', { name: /^Confirm grade/ }).click();
   await expect(page.locator('[data-progress]')).toContainText('1 of');
   await page.getByLabel('Remark').fill('Pin stiff, half looked at');
@@ -24,7 +24,7 @@ test('a round begun on a phone is seen on a tablet, taken over there with what w
   // The phone learns it with the next thing that it tells.
   await page.getByLabel('Remark').fill('Pin stiff, half looked at, oiled');
   await expect(page.getByRole('heading', { name: 'Tomas Aldbrook has this round now' })).toBeVisible();
-  await tablet.getByRole('button', { name: /All in order/ }).click();
+  await tablet.getByRole('button', { name: /Mark all the rest in order/ }).click();
   await tablet.getByRole('button', { name: /^Confirm grade/ }).click();
   await expect(tablet.locator('[data-progress]')).toContainText('2 of');
   await expect.poll(async () => (await (await page.request.get('/api/v1/rounds')).json()).items[0].confirmed.length).toBe(2);

@@ -75,7 +75,7 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
     async (page) => {
       await page.goto('/inspect?of=class:snatch-block');
       await page.getByRole('button', { name: /^Begin/ }).click();
-      await page.getByRole('button', { name: /All in order/ }).click();
+      await page.getByRole('button', { name: /Mark all the rest in order/ }).click();
       await page.locator('[data-point="bearing-runs-freely"]').getByRole('button', { name: 'Worn' }).click();
       await expect(page.getByText('points to B')).toBeVisible();
     },

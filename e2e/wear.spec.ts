@@ -31,7 +31,7 @@ test('a reading that is out of its way is asked about at the bench; one that wea
     });
   await page.goto(`/inspect?of=piece:${gearId}`);
   await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByRole('button', { name: /All in order/ }).click();
+  await page.getByRole('button', { name: /Mark all the rest in order/ }).click();
   const measured = page.getByLabel(`Measured: ${bow.label}`);
   await measured.fill('19.95');
   await expect(

@@ -110,7 +110,7 @@ test('a day without a signal: every piece of the kits checked with a photo, the 
         bench = await killed(context, bench, address);
         await expect(bench.getByLabel('Remark')).toHaveValue('Mud in the eye, brushed out');
       }
-      await bench.getByRole('button', { name: /All in order/ }).click();
+      await bench.getByRole('button', { name: /Mark all the rest in order/ }).click();
       await bench.locator('input[type=file]').setInputFiles(photo);
       await expect(bench.getByAltText('What was found, 1')).toBeVisible();
       await bench.getByRole('button', { name: 'Confirm: fit' }).click();
@@ -142,7 +142,7 @@ test('what waits is opened, changed and sent; what the server refuses is told an
   for (const piece of [first, second]) {
     await page.goto(`/inspect?of=piece:${piece?.gearId}&kind=after-use`);
     await page.getByRole('button', { name: /^Begin/ }).click();
-    await page.getByRole('button', { name: /All in order/ }).click();
+    await page.getByRole('button', { name: /Mark all the rest in order/ }).click();
     await page.getByLabel('Remark').fill('As always');
     await page.getByRole('button', { name: 'Confirm: fit' }).click();
     await expect(page.getByText('1 of 1 pieces confirmed')).toBeVisible();

@@ -5,7 +5,7 @@ const begin = async (page: Page) => {
   await page.getByRole('button', { name: /^Begin/ }).click();
   await expect(page.locator('[data-progress]')).toBeVisible();
 };
-const passAll = (page: Page) => page.getByRole('button', { name: /All in order/ }).click();
+const passAll = (page: Page) => page.getByRole('button', { name: /Mark all the rest in order/ }).click();
 
 test('from the due list to the bench to quarantine', async ({ page }) => {
   await page.goto('/due');
