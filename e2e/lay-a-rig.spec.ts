@@ -30,8 +30,6 @@ async function typeIn(page: Page, what: 'v' | 't'): Promise<void> {
   await expect(page.getByRole('menu')).toBeFocused();
   for (const key of [what, 'Enter']) await page.keyboard.press(key);
   await expect(page.getByRole('menu')).toHaveCount(0);
-  // The menu waits a moment for a second letter.
-  await page.waitForTimeout(500);
 }
 
 /** A key on a body of the outline. */

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, createRoutesFromElements, Outlet, Route, ScrollRestoration } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
+import { Allowed } from './access/Allowed.tsx';
 import { SignedIn } from './access/SignedIn.tsx';
 import { SignalNote } from './device/SignalNote.tsx';
 import { PageHeading } from './shell/PageHeading.tsx';
@@ -62,13 +63,17 @@ const router = createBrowserRouter(
           <Route path="outings" element={<OutingListPage />} />
           <Route path="outings/:outingId" element={<OutingPage />} />
           <Route path="gear" element={<GearListPage />} />
-          <Route path="gear/new" element={<GearEditPage />} />
-          <Route path="gear/import" element={<ImportPage />} />
+          <Route element={<Allowed to="gear.write" title="Change the register" />}>
+            <Route path="gear/new" element={<GearEditPage />} />
+            <Route path="gear/import" element={<ImportPage />} />
+            <Route path="gear/:gearId/edit" element={<GearEditPage />} />
+          </Route>
           <Route path="gear/:gearId" element={<GearPage />} />
           <Route path="gear/:gearId/respool" element={<RespoolPage />} />
-          <Route path="gear/:gearId/edit" element={<GearEditPage />} />
           <Route path="plans" element={<PlanListPage />} />
-          <Route path="plans/new" element={<NewPlanPage />} />
+          <Route element={<Allowed to="plan.write" title="New plan" />}>
+            <Route path="plans/new" element={<NewPlanPage />} />
+          </Route>
           <Route path="plans/:planId" element={<PlannerPage />} />
           <Route path="inspect" element={<InspectPage />} />
           <Route path="inspect/:roundId" element={<BenchPage />} />
@@ -77,7 +82,9 @@ const router = createBrowserRouter(
           <Route path="due" element={<DuePage />} />
           <Route path="log" element={<IncidentsPage />} />
           <Route path="log/season" element={<SeasonPage />} />
-          <Route path="log/incidents/new" element={<NewIncidentPage />} />
+          <Route element={<Allowed to="incident.write" title="Record an incident" />}>
+            <Route path="log/incidents/new" element={<NewIncidentPage />} />
+          </Route>
           <Route path="log/incidents/:incidentId" element={<IncidentPage />} />
           <Route path="series/:seriesId" element={<SeriesPage />} />
           <Route path="defects" element={<DefectsPage />} />
@@ -88,7 +95,9 @@ const router = createBrowserRouter(
           <Route path="people" element={<PeoplePage />} />
           <Route path="people/:personId" element={<PersonPage />} />
           <Route path="trail" element={<TrailPage />} />
-          <Route path="team-file" element={<TeamFilePage />} />
+          <Route element={<Allowed to="bundle.read" title="Export" />}>
+            <Route path="team-file" element={<TeamFilePage />} />
+          </Route>
           <Route path="device" element={<DevicePage />} />
           <Route path="account" element={<AccountPage />} />
           <Route path="*" element={<NothingHere />} />

@@ -1,5 +1,6 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
+import { useState } from 'react';
 
 interface ActMenuProps<T extends string> {
   /** Read out in place of the words on the button. */
@@ -14,9 +15,19 @@ interface ActMenuProps<T extends string> {
 
 /** Acts of one sort behind one button. */
 export function ActMenu<T extends string>({ label, shown, acts, words, choose, className }: ActMenuProps<T>) {
+  // A menu remembers the letters it was searched by when it closes; a new one after each act has none.
+  const [chosen, setChosen] = useState(0);
+  const take = (act: T) => {
+    setChosen(chosen + 1);
+    choose(act);
+  };
   return (
-    <Menu>
-      <MenuButton aria-label={label} className={`flex min-h-11 items-center gap-1.5 px-3 text-left text-[16px] ${className}`}>
+    <Menu key={chosen}>
+      <MenuButton
+        autoFocus={chosen > 0}
+        aria-label={label}
+        className={`flex min-h-11 items-center gap-1.5 px-3 text-left text-[16px] ${className}`}
+      >
         <span className="min-w-0 truncate">{shown}</span>
         <ChevronDown size={18} className="shrink-0 text-quiet" aria-hidden />
       </MenuButton>
@@ -30,7 +41,7 @@ export function ActMenu<T extends string>({ label, shown, acts, words, choose, c
             <button
               type="button"
               className="flex min-h-11 w-full items-center px-3 text-left data-focus:bg-paper"
-              onClick={() => choose(act)}
+              onClick={() => take(act)}
             >
               {words(act)}
             </button>

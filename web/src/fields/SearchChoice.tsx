@@ -33,7 +33,7 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
       >
         <span className="relative block">
           <ComboboxInput
-            className="w-full pr-9! placeholder:text-quiet"
+            className="w-full pr-11! placeholder:text-quiet"
             autoComplete="off"
             aria-invalid={fault !== undefined}
             displayValue={wordsOf}
@@ -43,7 +43,7 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
             onChange={(event) => setTyped(event.target.value)}
           />
           <ComboboxButton
-            className="absolute inset-y-0 right-0 flex w-9 items-center justify-center"
+            className="absolute inset-y-0 right-0 flex w-11 items-center justify-center"
             aria-label={`Show the choices for ${label}`}
           >
             <ChevronDown size={18} aria-hidden />

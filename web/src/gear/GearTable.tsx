@@ -82,7 +82,7 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
             const sorted = sorting[0]?.id === header.column.id ? sorting[0] : undefined;
             return (
               <div key={header.id} role="columnheader" aria-sort={sorted ? (sorted.desc ? 'descending' : 'ascending') : 'none'}>
-                <button type="button" className="flex min-h-8 items-center gap-1 text-left" onClick={() => sortBy(header.column.id)}>
+                <button type="button" className={`flex min-h-8 items-center gap-1 text-left ${header.column.id === 'limit' ? 'ml-auto pr-5' : ''}`} onClick={() => sortBy(header.column.id)}>
                   {String(header.column.columnDef.header)}
                   {sorted && (sorted.desc ? <ArrowDown size={15} aria-hidden="true" /> : <ArrowUp size={15} aria-hidden="true" />)}
                 </button>
@@ -162,7 +162,7 @@ function Cells({ piece, today, link }: CellProps) {
       </span>
     </span>,
     <Marks key="marks" marks={gear.marks} />,
-    <span key="limit" className={`font-mono text-[15px] ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>
+    <span key="limit" className={`block pr-5 text-right font-mono text-[15px] ${limit.kind === 'unrated' ? 'text-rust' : ''}`}>
       {limitWords(limit, figure)}
     </span>,
     whereWords(piece),

@@ -56,7 +56,7 @@ export function KitPage() {
           )}
           {may('whereabouts.write') && (
             <Link className="action-main" to={`/outings?take=kit:${kitId}`}>
-              Take it out
+              Check it out
             </Link>
           )}
         </span>
@@ -210,7 +210,7 @@ function Contents({ kit, inside, pieces, simulates }: ContentsProps) {
                 aria-label={`Take ${gear.tag} out of the kit`}
                 onClick={() => move({ kitId: kit.kitId, kitContents: { add: [], remove: [gear.gearId] } })}
               >
-                Take out
+                Remove
               </button>
             )}
           </li>

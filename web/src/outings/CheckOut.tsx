@@ -60,7 +60,7 @@ export function CheckOut() {
   const faults = faultsByPath(error && problemOf(error));
   return (
     <section className="pt-6">
-      <h2 className="stitched pb-1.5 text-xl">Take out</h2>
+      <h2 className="stitched pb-1.5 text-xl">Check out</h2>
       <div className="grid items-start gap-3 pt-3 sm:grid-cols-4">
         <Labelled label="What for" fault={faults.name}>
           <input value={name} onChange={(event) => set({ name: event.target.value })} />

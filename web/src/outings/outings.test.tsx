@@ -138,7 +138,7 @@ it('what is out comes first, what is late is told, and what came back with somet
   // The day itself is not late yet.
   expect(screen.getByText(`due back ${TODAY}`)).toBeTruthy();
   expect(screen.getByText('2 missing')).toBeTruthy();
-  expect(screen.queryByRole('heading', { name: 'Take out' })).toBeNull();
+  expect(screen.queryByRole('heading', { name: 'Check out' })).toBeNull();
 });
 
 describe('counting back', () => {

@@ -89,7 +89,7 @@ describe('the record of a plan', () => {
     ['draft', ['Declare it ready', 'Put it away']],
     ['ready', ['Note it as used', 'Back to draft', 'Put it away']],
     ['used', ['Back to draft', 'Put it away']],
-    ['archived', ['Take it out again']],
+    ['archived', ['Bring it back']],
   ] as const)('offers where a plan that is %s may go next', (state, steps) => {
     show(planIn({ state }));
     expect(buttons().slice(0, steps.length)).toEqual(steps);

@@ -91,7 +91,7 @@ const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, wor
     ['draft', 'Back to draft'],
     ['archived', 'Put it away'],
   ],
-  archived: [['draft', 'Take it out again']],
+  archived: [['draft', 'Bring it back']],
 };
 
 function StateSection({ plan, report }: RecordPanelProps) {

@@ -65,7 +65,7 @@ export function SidePanels(props: SidePanelsProps) {
     <TabGroup as="aside" className="flex min-h-0 flex-col border-rule bg-sheet min-[1100px]:border-l" selectedIndex={at} onChange={choose}>
       <TabList aria-label="Plan" className="flex shrink-0 overflow-x-auto border-b border-rule px-1">
         {TABS.map(([id, label]) => (
-          <Tab key={id} className="relative min-h-11 px-2 text-[16px] whitespace-nowrap data-selected:font-semibold">
+          <Tab key={id} className="relative min-h-11 min-w-11 px-2 text-[16px] whitespace-nowrap data-selected:font-semibold">
             {label}
             {id === 'findings' && report.findings.length > 0 && ` ${report.findings.length}`}
             {tab === id && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}

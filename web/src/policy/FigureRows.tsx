@@ -51,8 +51,8 @@ function FigureRow({ figure: of, remove }: { readonly figure: AdoptedFigure; rea
         from {pulls.length} measured pulls, {days[0]} to {days.at(-1)}
       </span>
       {remove && (
-        <button type="button" className="action no-print ml-auto" onClick={remove} aria-label={`Take out the figure for ${machine}`}>
-          Take out
+        <button type="button" className="action no-print ml-auto" onClick={remove} aria-label={`Remove the figure for ${machine}`}>
+          Remove
         </button>
       )}
     </li>

@@ -173,7 +173,7 @@ describe('figures of the team’s own', () => {
 
   it('stand with their evidence, and are taken out like any other setting', async () => {
     const { user, region } = await withFigure('coordinator');
-    await user.click(region.getByRole('button', { name: 'Take out the figure for Otter' }));
+    await user.click(region.getByRole('button', { name: 'Remove the figure for Otter' }));
     expect(region.queryByText('133 % of its weight')).toBeNull();
     within(await screen.findByRole('region', { name: 'Change of settings' })).getByText('1 change');
   });

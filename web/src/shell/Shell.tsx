@@ -96,7 +96,7 @@ export function Shell({ note }: { readonly note: ReactNode }) {
           {team && (
             <NavLink
               to="/account"
-              className="flex min-h-11 items-center gap-1.5 text-on-board"
+              className="flex min-h-11 min-w-11 items-center justify-center gap-1.5 text-on-board"
               aria-label={`${team.actor.name}, your account`}
             >
               <CircleUser size={20} aria-hidden="true" />

@@ -7,7 +7,7 @@ export function TeamFilePage() {
   const { data: team } = useGetTeamQuery();
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
-      <TeamTabs title="Take out" />
+      <TeamTabs title="Export" />
       <div className="max-w-[720px] space-y-6 py-4 text-[17px]">
         <section className="space-y-2">
           <h2 className="text-2xl">The whole team in one file</h2>

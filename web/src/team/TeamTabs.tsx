@@ -10,7 +10,7 @@ export function TeamTabs({ title, children }: { readonly title: string; readonly
     { to: '/settings', label: 'Settings' },
     { to: '/sheets', label: 'Inspection sheets' },
     ...(may('audit.read') ? [{ to: '/trail', label: 'What changed' }] : []),
-    ...(may('bundle.read') ? [{ to: '/team-file', label: 'Take out' }] : []),
+    ...(may('bundle.read') ? [{ to: '/team-file', label: 'Export' }] : []),
   ];
   return (
     <PageTabs title={title} about="Team" tabs={tabs}>

@@ -46,7 +46,7 @@ export function ChainRows({ rig, pieces, said, apply, lay, choosePiece }: ChainR
             </button>
             {index > 0 && index < uses.length - 1 && (
               <button type="button" className="action" onClick={() => apply(removeUse(rig, use.id))}>
-                Take out
+                Take off
               </button>
             )}
             <div className="grid w-full grid-cols-2 items-end gap-x-3">

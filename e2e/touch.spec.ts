@@ -1,0 +1,83 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type APIRequestContext, expect, type Page } from '@playwright/test';
+import { signInAs, test } from './signed-in.ts';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+/** Ids of the demo to open a page of each kind. */
+async function routesOf(request: APIRequestContext): Promise<readonly string[]> {
+  const items = async (path: string): Promise<readonly { readonly [key: string]: string }[]> =>
+    (await (await request.get(`/api/v1${path}`)).json()).items;
+  const [plans, gear, kits, people, outings, incidents] = await Promise.all(
+    ['/plans', '/gear', '/kits', '/people', '/outings', '/incidents'].map(items),
+  );
+  const bog = plans?.find(({ name }) => name?.startsWith('Bog'))?.planId;
+  const shackle = gear?.find(({ tag }) => tag === 'SH-01')?.gearId;
+  return [
+    ...['/', '/gear', `/gear/${shackle}`, '/gear/new', '/gear/import', '/kits', `/kits/${kits?.[0]?.kitId}`],
+    ...['/outings', `/outings/${outings?.[0]?.outingId}`, '/vehicles', '/inspect', '/due', '/defects', '/plans', '/plans/new'],
+    ...['findings', 'pull', 'outline', 'site', 'pieces', 'figures', 'record'].map((tab) => `/plans/${bog}?show=${tab}`),
+    ...['/log', `/log/incidents/${incidents?.[0]?.incidentId}`, '/log/incidents/new', '/log/season'],
+    ...['/people', `/people/${people?.[0]?.personId}`, '/settings', '/sheets', '/trail', '/team-file', '/device', '/account', '/nowhere'],
+  ];
+}
+
+/** What is touched and is less than 44 px high or wide, links within a sentence excepted. */
+const tooSmall = (page: Page): Promise<readonly string[]> =>
+  page.evaluate(() => {
+    const LEAST = 43.5;
+    const withinSentence = (element: Element) =>
+      element.tagName === 'A' && (element.parentElement?.textContent?.trim().length ?? 0) > (element.textContent?.trim().length ?? 0) + 3;
+    const hit = (element: Element) => {
+      const own = element.getBoundingClientRect();
+      const cover = getComputedStyle(element, '::after');
+      const label = element.closest('label')?.getBoundingClientRect();
+      const boxes = [own, ...(element.matches('[type="checkbox"], [type="radio"]') && label ? [label] : [])];
+      const covers = cover.content !== 'none' && cover.position === 'absolute';
+      return {
+        width: Math.max(...boxes.map(({ width }) => width), covers ? Number.parseFloat(cover.width) : 0),
+        height: Math.max(...boxes.map(({ height }) => height), covers ? Number.parseFloat(cover.height) : 0),
+      };
+    };
+    return [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="tab"], [data-handle]')]
+      .filter((element) => element.checkVisibility({ visibilityProperty: true }) && !element.matches(':disabled'))
+      .filter((element) => element.getBoundingClientRect().width > 2 && !withinSentence(element))
+      .flatMap((element) => {
+        const { width, height } = hit(element);
+        const words = element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 40) ?? '';
+        return width < LEAST || height < LEAST ? [`${element.tagName} “${words}” ${Math.round(width)} × ${Math.round(height)}`] : [];
+      });
+  });
+
+for (const role of ['coordinator', 'reader'] as const)
+  test(`on a phone every page of a ${role} is wide enough, easily touched and open to everybody`, async ({ page }) => {
+    test.setTimeout(600_000);
+    await signInAs(page.request, role);
+    for (const route of await routesOf(page.request)) {
+      await page.goto(route);
+      await expect(page.locator('main h1').first()).toBeAttached();
+      await page.waitForLoadState('networkidle');
+      await expect(page, route).toHaveTitle(/ · Wainrope$/);
+      expect([route, await tooSmall(page)]).toEqual([route, []]);
+      expect([route, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([route, 390]);
+      const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+      expect([route, violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.target.join(' ')}`)]).toEqual([route, []]);
+    }
+  });
+
+test('a reader is told whose a form is in place of a form that would be refused', async ({ page }) => {
+  await signInAs(page.request, 'reader');
+  for (const [route, whose] of [
+    ['/gear/new', 'coordinators and gear keepers'],
+    ['/gear/import', 'coordinators and gear keepers'],
+    ['/plans/new', 'coordinators, gear keepers, and members'],
+    ['/log/incidents/new', 'coordinators, gear keepers, and members'],
+    ['/team-file', 'coordinators'],
+  ] as const) {
+    await page.goto(route);
+    await expect(page.getByText(`This is for ${whose}.`)).toBeVisible();
+    await expect(page.locator('main form')).toHaveCount(0);
+  }
+});
