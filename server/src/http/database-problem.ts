@@ -38,7 +38,11 @@ export function databaseProblem(error: unknown): Told | undefined {
       detail: 'The database has no room left, so nothing was saved. Make room on the disk of the server, then try again.',
     };
   if (WAITED.includes(code))
-    return { status: 503, title: 'Busy', detail: 'Others are changing the same thing right now. Nothing was saved; try again in a moment.' };
+    return {
+      status: 503,
+      title: 'Busy',
+      detail: 'Others are changing the same thing right now. Nothing was saved; try again in a moment.',
+    };
   if (code === '23505')
     return {
       status: 409,

@@ -1,5 +1,6 @@
 import { type Control, type FieldPath, type FieldValues, useController } from 'react-hook-form';
-import { Choice, type ChoiceProps } from './Choice.tsx';
+import { Choice } from './Choice.tsx';
+import type { ChoiceProps } from './choice-props.ts';
 
 interface ChosenProps<V extends FieldValues, T extends string> extends Omit<ChoiceProps<T>, 'value' | 'onChange'> {
   readonly control: Control<V>;

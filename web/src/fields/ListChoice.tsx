@@ -1,6 +1,6 @@
 import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
-import type { ChoiceProps } from './Choice.tsx';
+import type { ChoiceProps } from './choice-props.ts';
 
 /** One of a few, all of them in view. */
 export function ListChoice<T extends string>(props: ChoiceProps<T>) {

@@ -1,7 +1,7 @@
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions, Field, Label } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
-import type { ChoiceProps } from './Choice.tsx';
+import type { ChoiceProps } from './choice-props.ts';
 
 const holds = (words: string, typed: string): boolean =>
   typed

@@ -82,7 +82,11 @@ export function GearTable({ pieces, today }: { readonly pieces: readonly Registe
             const sorted = sorting[0]?.id === header.column.id ? sorting[0] : undefined;
             return (
               <div key={header.id} role="columnheader" aria-sort={sorted ? (sorted.desc ? 'descending' : 'ascending') : 'none'}>
-                <button type="button" className={`flex min-h-8 items-center gap-1 text-left ${header.column.id === 'limit' ? 'ml-auto pr-5' : ''}`} onClick={() => sortBy(header.column.id)}>
+                <button
+                  type="button"
+                  className={`flex min-h-8 items-center gap-1 text-left ${header.column.id === 'limit' ? 'ml-auto pr-5' : ''}`}
+                  onClick={() => sortBy(header.column.id)}
+                >
                   {String(header.column.columnDef.header)}
                   {sorted && (sorted.desc ? <ArrowDown size={15} aria-hidden="true" /> : <ArrowUp size={15} aria-hidden="true" />)}
                 </button>

@@ -204,4 +204,4 @@ vi.mock('@tanstack/react-virtual', () => ({
     getVirtualItems: () => Array.from({ length: count }, (_, index) => ({ index, key: index, start: index * 44, size: 44 })),
   }),
 }));
-vi.mock('../shell/use-media.ts', () => ({ useNarrow: () => false, useUpright: () => false }));
+vi.mock('../shell/use-media.ts', () => ({ useNarrow: () => false, useUpright: () => false, usePrinting: () => false }));

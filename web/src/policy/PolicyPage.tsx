@@ -10,7 +10,7 @@ import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { FigureRows } from './FigureRows.tsx';
 import { PolicyRow } from './PolicyRow.tsx';
-import { policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
+import { type PolicyLeaf, policyLeaves, typedLeaf, withLeaf } from './policy-leaves.ts';
 import { changeWords, groupWords, leafWords } from './policy-words.ts';
 import { SaveBar } from './SaveBar.tsx';
 import { SeverityRows } from './SeverityRows.tsx';
@@ -141,13 +141,17 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
       {groups
         .filter((entry) => entry.leaves.length > 0)
         .map(({ group, leaves: shown }) => (
-          <section key={group} className="pt-4">
+          <section key={group} aria-label={groupWords[group]?.title} className="pt-4">
             <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
-            <p className="pt-1.5 text-quiet">{groupWords[group]?.why}</p>
+            <p className="pt-1.5 text-quiet">
+              {groupWords[group]?.why}
+              {commonSource(shown) && ` Where nothing else is said: ${commonSource(shown)}.`}
+            </p>
             {shown.map((leaf) => (
               <PolicyRow
                 key={`${leaf.path}${filling}`}
                 leaf={leaf}
+                source={leaf.source === commonSource(shown) ? undefined : leaf.source}
                 standard={standard.get(leaf.path) ?? ''}
                 editable={editable}
                 unread={(is) => unread(leaf.path, is)}
@@ -158,6 +162,13 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
         ))}
     </>
   );
+}
+
+/** Where most figures of a table come from: said once above them, and beside a figure only where it is another. */
+function commonSource(leaves: readonly PolicyLeaf[]): string | undefined {
+  const count = (source: string) => leaves.filter((leaf) => leaf.source === source).length;
+  const sources = [...new Set(leaves.flatMap(({ source }) => source ?? []))].filter((source) => count(source) > 1);
+  return sources.sort((a, b) => count(b) - count(a))[0];
 }
 
 function withOrWithout(set: ReadonlySet<string>, entry: string, is: boolean): ReadonlySet<string> {

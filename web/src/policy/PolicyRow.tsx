@@ -5,6 +5,8 @@ import { SCHOOL_WHY, SCHOOLS } from './school-words.ts';
 
 interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
+  /** Where the figure comes from, where that is not said above the table. */
+  readonly source: string | undefined;
   /** The careful reading, as it would be typed. */
   readonly standard: string;
   readonly editable: boolean;
@@ -14,8 +16,8 @@ interface PolicyRowProps {
 }
 
 /** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
-export function PolicyRow({ leaf, standard, editable, unread, changed }: PolicyRowProps) {
-  const { path, value, source } = leaf;
+export function PolicyRow({ leaf, source, standard, editable, unread, changed }: PolicyRowProps) {
+  const { path, value } = leaf;
   const { label, unit } = leafWords(path);
   const [typed, setTyped] = useState(typedLeaf(value));
   const [fault, setFault] = useState<string>();
