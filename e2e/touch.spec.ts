@@ -20,7 +20,18 @@ async function routesOf(request: APIRequestContext): Promise<readonly string[]> 
     ...['/outings', `/outings/${outings?.[0]?.outingId}`, '/vehicles', '/inspect', '/due', '/defects', '/plans', '/plans/new'],
     ...['findings', 'pull', 'outline', 'site', 'pieces', 'figures', 'record'].map((tab) => `/plans/${bog}?show=${tab}`),
     ...['/log', `/log/incidents/${incidents?.[0]?.incidentId}`, '/log/incidents/new', '/log/season'],
-    ...['/people', `/people/${people?.[0]?.personId}`, '/settings', '/sheets', '/trail', '/team-file', '/device', '/account', '/nowhere'],
+    ...[
+      '/people',
+      `/people/${people?.[0]?.personId}`,
+      '/settings',
+      '/sheets',
+      '/trail',
+      '/team-file',
+      '/device',
+      '/words',
+      '/account',
+      '/nowhere',
+    ],
   ];
 }
 

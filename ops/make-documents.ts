@@ -7,6 +7,7 @@ import {
   factWords,
   gearClasses,
   gearClassNames,
+  glossary,
   policyCodec,
   policyPresets,
   RIG_FILE_VERSION,
@@ -27,6 +28,18 @@ const labels = new Map(
   ),
 );
 const factOf = (id: Parameters<typeof factWords>[0]) => factWords(id, (attribute) => labels.get(attribute) ?? attribute);
+
+writeFileSync(
+  resolve(docs, 'glossary.md'),
+  [
+    '# What the words mean',
+    '',
+    'Made from the code by `npm run generate`; the same words stand in the program under *What the words mean*.',
+    '',
+    ...glossary.map(({ word, meaning }) => `- **${word}**: ${meaning}`),
+    '',
+  ].join('\n'),
+);
 
 const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
 const table = [...rules]

@@ -26,6 +26,7 @@ export { type CheaperAction, cheaperActions } from './effort/cheaper-actions.ts'
 export { type Effort, type EffortOutcome, estimatePull, type MethodId, methodWords, type StuckVehicle } from './effort/estimate-pull.ts';
 export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/respool.ts';
 export type { Situation } from './effort/situation.ts';
+export { type GlossaryEntry, glossary } from './explanation/glossary.ts';
 export { evaluate, type Term } from './explanation/term.ts';
 export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';

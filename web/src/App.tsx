@@ -48,6 +48,8 @@ const VehiclesPage = lazy(async () => ({ default: (await import('./vehicles/Vehi
 
 const DevicePage = lazy(async () => ({ default: (await import('./device/DevicePage.tsx')).DevicePage }));
 
+const GlossaryPage = lazy(async () => ({ default: (await import('./glossary/GlossaryPage.tsx')).GlossaryPage }));
+
 const SheetsPage = lazy(async () => ({ default: (await import('./sheets/SheetsPage.tsx')).SheetsPage }));
 
 /** Every page by its address. A page begins at its top, and back and forward find it where it was left. */
@@ -98,6 +100,7 @@ const router = createBrowserRouter(
           <Route element={<Allowed to="bundle.read" title="Export" />}>
             <Route path="team-file" element={<TeamFilePage />} />
           </Route>
+          <Route path="words" element={<GlossaryPage />} />
           <Route path="device" element={<DevicePage />} />
           <Route path="account" element={<AccountPage />} />
           <Route path="*" element={<NothingHere />} />

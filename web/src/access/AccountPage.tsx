@@ -45,6 +45,9 @@ export function AccountPage() {
         <Link className="action" to="/device">
           What is on this device
         </Link>
+        <Link className="action" to="/words">
+          What the words mean
+        </Link>
       </div>
       <ProblemNote error={ended.error} />
       <Calendar />

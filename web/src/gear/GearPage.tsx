@@ -245,7 +245,10 @@ function LimitSheet({ gear }: { readonly gear: GearView }) {
         </p>
       )}
       <p className="pt-3 text-[15px] text-quiet">
-        An estimate from what is on record. The lowest marked limit and the maker’s instructions win.
+        An estimate from what is on record. The lowest marked limit and the maker’s instructions win.{' '}
+        <Link className="underline" to="/words#working-limit">
+          What a working limit is
+        </Link>
       </p>
     </section>
   );

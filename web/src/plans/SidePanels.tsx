@@ -1,6 +1,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Case, Edit, Finding, PlaceReport, Report, Rig } from '@wainrope/core';
 import { lazy, type ReactNode, Suspense } from 'react';
+import { Link } from 'react-router';
 import { useAppDispatch } from '../store.ts';
 import { placeSelected } from './draft/planner-slice.ts';
 import { Unlocked } from './draft/Unlocked.tsx';
@@ -103,7 +104,10 @@ function FindingsTab({ report, subject, apply, choosePiece, hangDampers, place, 
       )}
       <p className="mt-4 border-t border-rule pt-2 text-[14px] text-quiet">
         Wainrope computes; it does not make a recovery safe. Figures are estimates: the lowest marked limit and the maker’s instructions
-        win, and a rated load cell and a trained person beat any estimate. Local rules apply; where a licensed operator is needed, call one.
+        win, and a rated load cell and a trained person beat any estimate. Local rules apply; where a licensed operator is needed, call one.{' '}
+        <Link className="underline" to="/words#verdict">
+          What the words mean
+        </Link>
       </p>
     </>
   );
