@@ -1,9 +1,10 @@
 import { type Capability, capabilities, type PersonRole } from '@wainrope/contract';
+import { useState } from 'react';
 import { Link, Outlet } from 'react-router';
 import { useTeam } from '../register/use-register.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { roleWords } from './role-words.ts';
-import { useMay } from './use-session.ts';
+import { useMay, usePerson } from './use-session.ts';
 
 interface AllowedProps {
   readonly to: Capability;
@@ -15,10 +16,14 @@ const plurals = (roles: readonly PersonRole[]) => roles.map((role) => `${roleWor
 
 /** Pages with forms, for whoever may save them; anybody else is told whose they are in place of a form that would be refused. */
 export function Allowed({ to, title }: AllowedProps) {
-  const may = useMay();
+  const allowed = useMay()(to);
+  const person = usePerson();
   const { team } = useTeam();
-  if (may(to)) return <Outlet />;
-  if (!team) return <p className="p-6">Loading…</p>;
+  // A session that ends over a form is taken up again there; the form stays, with what was typed in it.
+  const [was, setWas] = useState(allowed);
+  if (allowed && !was) setWas(true);
+  if (allowed || (was && !person)) return <Outlet />;
+  if (!team || !person) return <p className="p-6">Loading…</p>;
   return (
     <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
       <PageHeading title={title} className="border-b-2 border-ink pb-3 text-[28px]" />
