@@ -108,7 +108,7 @@ export { standardSheets } from './inspections/standard-sheets.ts';
 export type { Rule } from './judgement/ask/rule.ts';
 export { type Fix, type Severity, type Subject, severities } from './judgement/ask/told.ts';
 export type { PlaceExplanation, ReportFigure } from './judgement/explain/report-figure.ts';
-export { withWords, wordsOf } from './judgement/finding-words.ts';
+export { type ToldFinding, type ToldReport, told, withWords, wordsOf } from './judgement/finding-words.ts';
 export { type GaugedPull, gaugedPull } from './judgement/gauged-pull.ts';
 export { policyFaults } from './judgement/policy-faults.ts';
 export type { PulleyAt, StrandAt } from './judgement/report/drawing-facts.ts';
@@ -213,7 +213,7 @@ export {
 } from './rig/case.ts';
 export { applyEdit, type Edit } from './rig/edits.ts';
 export { type FactId, factWords, type RigFactId, rigFacts } from './rig/facts.ts';
-export { legCalled, legWords, lineWords } from './rig/line-words.ts';
+export { jointWords, legCalled, legWords, lineWords } from './rig/line-words.ts';
 export { gearIdsOf, referenceFaults, usesOf } from './rig/references.ts';
 export {
   type Body,

@@ -12,8 +12,17 @@ export function wordsOf({ code, undecided, data }: Finding): FindingWords {
   return { title: undecided ? rule.question(data) : rule.title(data), detail: undecided ? [] : rule.detail(data), why: rule.why };
 }
 
-/** A report whose findings carry their words, for readers that have no core of their own. */
-export const withWords = (report: Report) => ({
-  ...report,
-  findings: report.findings.map((finding) => ({ ...finding, ...wordsOf(finding) })),
-});
+/** A finding that carries its words. */
+export type ToldFinding = Finding & FindingWords;
+
+/** A report whose findings carry their words, for readers that have no rules of their own. */
+export interface ToldReport extends Omit<Report, 'findings'> {
+  readonly findings: readonly ToldFinding[];
+}
+
+/** Findings with their words. */
+export const told = (findings: readonly Finding[]): readonly ToldFinding[] =>
+  findings.map((finding) => ({ ...finding, ...wordsOf(finding) }));
+
+/** A report with the words of its findings. */
+export const withWords = (report: Report): ToldReport => ({ ...report, findings: told(report.findings) });

@@ -1,5 +1,5 @@
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError, FetchBaseQueryMeta, QueryReturnValue } from '@reduxjs/toolkit/query/react';
-import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns';
+import { addDays, differenceInCalendarDays, lightFormat, parseISO } from 'date-fns';
 import { heard, keptShown, unheard } from './connection-slice.ts';
 import type { KeptAnswer } from './kept-answers.ts';
 
@@ -112,7 +112,7 @@ export function asOfNow({ key, data, at }: KeptAnswer, now: Date): unknown {
   if (key !== '/api/v1/team') return data;
   const team = data as { readonly today: string };
   const days = differenceInCalendarDays(now, parseISO(at));
-  return days > 0 ? { ...team, today: format(addDays(parseISO(team.today), days), 'yyyy-MM-dd') } : team;
+  return days > 0 ? { ...team, today: lightFormat(addDays(parseISO(team.today), days), 'yyyy-MM-dd') } : team;
 }
 
 /** No answer at all, or one that is not our server's: a page of a network that wants a sign-in, a gateway that finds nobody behind it. */

@@ -3,6 +3,7 @@ import {
   depths,
   type Figure,
   firstRig,
+  keyWords,
   layouts,
   mass,
   type PlanVehicle,
@@ -16,7 +17,7 @@ import { Link, useNavigate } from 'react-router';
 import { useCreatePlanMutation } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
-import { depthWords, surfaceWords } from '../fields/situation-words.ts';
+import { depthWords } from '../fields/situation-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -109,7 +110,7 @@ function useFirstQuestions(props: NewPlanFormProps) {
   const weighed = (vehicle: PlanVehicle | undefined) => (vehicle && isStranger(vehicle) ? strangerOf(answers.massKg) : vehicle);
   const simple = layout === 'empty' ? undefined : ASKS_DISTANCE[layout.id];
   const lead = weighed(chosen[places[0]?.bodyId ?? '']) ?? first;
-  const usual = `${lead.name}, ${layout === 'empty' ? 'place only' : depthWords[answers.depth]}`;
+  const usual = `${lead.name}, ${layout === 'empty' ? 'place only' : depthWords(answers.depth)}`;
   const lay = (): Rig | undefined => {
     if (layout === 'empty') return emptySite(layouts[0] as OfferedLayout, lead, answers);
     const vehiclesOf = Object.fromEntries(places.map(({ bodyId }) => [bodyId, weighed(chosen[bodyId])]));
@@ -221,14 +222,14 @@ function Questions({ pieces, vehicles, asked }: QuestionsProps) {
         label="How badly is it stuck?"
         value={answers.depth}
         options={depths}
-        words={(depth) => depthWords[depth]}
+        words={depthWords}
         onChange={(depth) => change({ depth })}
       />
       <Choice
         label="What does it stand on?"
         value={answers.surface}
         options={surfaces}
-        words={(surface) => surfaceWords[surface]}
+        words={keyWords}
         onChange={(surface) => change({ surface })}
       />
       <NumberField

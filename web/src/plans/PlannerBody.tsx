@@ -1,4 +1,4 @@
-import type { Finding, Report, Rig } from '@wainrope/core';
+import type { Rig, ToldFinding, ToldReport } from '@wainrope/core';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddress } from '../shell/use-address.ts';
@@ -23,7 +23,7 @@ const STATED_WITH_THE_PULL: { readonly [code: string]: true } = {
 };
 
 interface LookedAt {
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly rig: Rig;
   readonly selectedPlaceId: string | undefined;
 }
@@ -42,12 +42,12 @@ function useLookedAt({ report, rig, selectedPlaceId }: LookedAt) {
     dispatch(placeSelected(placeId));
     if (tab !== 'findings') put('show', undefined);
   };
-  const show = ({ subject: about }: Finding) => {
+  const show = ({ subject: about }: ToldFinding) => {
     const found = report.places.find((entry) => entry.subject.id === about.id);
     if (found) select(found.id);
   };
   /** What a body lacks is said in the outline, what a piece lacks on its own page. */
-  const fillIn = ({ code, subject: { kind, id } }: Finding) => {
+  const fillIn = ({ code, subject: { kind, id } }: ToldFinding) => {
     if (code in STATED_WITH_THE_PULL) return put('show', 'pull');
     const bodyId = kind === 'point' ? rig.points.find((point) => point.id === id)?.bodyId : kind === 'body' ? id : undefined;
     const gearId = report.places.find((entry) => entry.subject.id === id)?.gearId;

@@ -4,12 +4,11 @@ import {
   length,
   type PlaceReport,
   percent,
-  type Report,
   ratio,
   reasonOf,
   strandSentence,
+  type ToldReport,
   type Verdict,
-  wordsOf,
 } from '@wainrope/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
@@ -23,7 +22,7 @@ import { redone, renamed, undone } from './draft/planner-slice.ts';
 import { endsEarly } from './pull/pull-rows.ts';
 
 interface PlannerHeaderProps {
-  readonly report: Report | undefined;
+  readonly report: ToldReport | undefined;
   readonly pending: boolean;
   readonly planId: string;
   readonly save: () => void;
@@ -87,7 +86,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
 });
 
 /** The verdict with its reason, and the weakest piece. On a phone it stays in view while one edits. */
-function VerdictStrip({ report, pending }: { readonly report: Report; readonly pending: boolean }) {
+function VerdictStrip({ report, pending }: { readonly report: ToldReport; readonly pending: boolean }) {
   const { figure, text } = useFigures();
   const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
   const limit = report.linePullLimit;
@@ -102,7 +101,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
       <p className="min-w-0 px-3 py-1 leading-tight">
         {reason && (
           <span className="block text-[16px] font-semibold" data-reason>
-            {text(wordsOf(reason).title)}
+            {text(reason.title)}
           </span>
         )}
         <span className={`text-[14px] text-quiet ${reason ? 'mr-1.5' : 'block'}`} data-extent>
@@ -122,7 +121,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
           <span className="block text-[14px] text-quiet">line-pull limit</span>
           <span className="block whitespace-nowrap text-[16px]">
             <strong>{figure(force(limit.pullN))}</strong>
-            <span className="hidden 2xl:inline"> keeps every piece within</span>
+            <span className="hidden 2xl:inline"> keeps every piece within its limit</span>
           </span>
         </p>
       )}
@@ -131,7 +130,7 @@ function VerdictStrip({ report, pending }: { readonly report: Report; readonly p
 }
 
 /** Over how much of the act the verdict is. */
-function extentWords({ startOnly, pull, runUp }: Report, figure: ReturnType<typeof useFigures>['figure']): string {
+function extentWords({ startOnly, pull, runUp }: ToldReport, figure: ReturnType<typeof useFigures>['figure']): string {
   if (startOnly) return 'weakest, at the start alone';
   if (runUp) return 'weakest, at the peak';
   return pull.reachedM > 0 ? `weakest over ${figure(length(pull.reachedM))} of pull` : 'weakest';
@@ -165,7 +164,7 @@ function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
 }
 
 /** Who pulls on the weakest piece, what was reckoned with, and how much line is left. */
-export const PlannerSentence = memo(function PlannerSentence({ report }: { readonly report: Report }) {
+export const PlannerSentence = memo(function PlannerSentence({ report }: { readonly report: ToldReport }) {
   const { figure, text } = useFigures();
   const weakest = report.places.find(({ id }) => id === report.weakestPlaceId);
   const legs = report.places.find(({ kind }) => kind === 'legs');

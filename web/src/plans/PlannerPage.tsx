@@ -1,5 +1,5 @@
 import type { PlanView } from '@wainrope/contract';
-import { type Case, choosePieceEdits, type Edit, type GearFacts, type Report, type Rig, usesOf, withPieces } from '@wainrope/core';
+import { type Case, choosePieceEdits, type Edit, type GearFacts, type Rig, type ToldReport, usesOf, withPieces } from '@wainrope/core';
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
@@ -125,7 +125,7 @@ interface WorkplaceProps {
   readonly plan: PlanView;
   readonly rig: Rig;
   readonly subject: Case;
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly facts: ReadonlyMap<string, GearFacts>;
   readonly register: Register;
 }

@@ -1,12 +1,12 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { PlanView } from '@wainrope/contract';
-import { judge } from '@wainrope/core/judging';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import plantationFile from '../../../demo/plans/plantation-ride-self-recovery.json' with { type: 'json' };
 import { store } from '../store.ts';
 import { caseOfFile } from '../testing/case-of-file.ts';
+import { judge } from '../testing/judged.ts';
 import { RecordPanel } from './RecordPanel.tsx';
 
 const server = vi.hoisted(() => ({

@@ -1,5 +1,5 @@
 import type { PlanState, PlanView } from '@wainrope/contract';
-import { type Edit, isAnsweredBy, type Report, type Rig, withoutPieces, wordsOf } from '@wainrope/core';
+import { type Edit, isAnsweredBy, type Rig, type ToldReport, withoutPieces } from '@wainrope/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
@@ -28,7 +28,7 @@ import { planStateWords } from './plan-words.ts';
 interface RecordPanelProps {
   readonly plan: PlanView;
   readonly rig: Rig;
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[]) => void;
 }
 
@@ -133,7 +133,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
       <TaskNote task={setting.originalArgs?.task} isRunning={setting.isLoading} what="Judging the plan" />
       <ProblemNote error={setting.error} />
       {problemOf(setting.error).status === 422 &&
-        fixes.map((finding) => <Answer key={finding.id} plan={plan} findingId={finding.id} words={text(wordsOf(finding).title)} />)}
+        fixes.map((finding) => <Answer key={finding.id} plan={plan} findingId={finding.id} words={text(finding.title)} />)}
       {plan.overrides.length > 0 && (
         <ul className="pt-1">
           {plan.overrides.map(({ findingId, finding, reason, by }) => (

@@ -1,5 +1,5 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
-import type { Case, Edit, Finding, PlaceReport, Report, Rig } from '@wainrope/core';
+import type { Case, Edit, PlaceReport, Rig, ToldFinding, ToldReport } from '@wainrope/core';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch } from '../store.ts';
@@ -26,7 +26,7 @@ export interface PagePanels {
 }
 
 export interface SidePanelsProps {
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly rig: Rig;
   readonly subject: Case;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
@@ -39,8 +39,8 @@ export interface SidePanelsProps {
   readonly tab: string;
   readonly open: (tab: string | undefined) => void;
   readonly select: (placeId: string) => void;
-  readonly show: (finding: Finding) => void;
-  readonly fillIn: (finding: Finding) => void;
+  readonly show: (finding: ToldFinding) => void;
+  readonly fillIn: (finding: ToldFinding) => void;
   readonly panels: PagePanels;
 }
 
@@ -57,7 +57,11 @@ const TABS = [
 /** What stands beside the drawing, one panel at a time. */
 export function SidePanels(props: SidePanelsProps) {
   const { report, tab, open } = props;
-  const at = TABS.findIndex(([id]) => id === tab);
+  // An address that names no panel opens the first.
+  const at = Math.max(
+    0,
+    TABS.findIndex(([id]) => id === tab),
+  );
   const choose = (index: number) => {
     const id = TABS[index]?.[0];
     open(id === 'findings' ? undefined : id);
@@ -69,7 +73,7 @@ export function SidePanels(props: SidePanelsProps) {
           <Tab key={id} className="relative min-h-11 min-w-11 px-2 text-[16px] whitespace-nowrap data-selected:font-semibold">
             {label}
             {id === 'findings' && report.findings.length > 0 && ` ${report.findings.length}`}
-            {tab === id && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
+            {id === TABS[at]?.[0] && <span aria-hidden="true" className="rope-bar absolute inset-x-2 bottom-0 h-[5px]" />}
           </Tab>
         ))}
       </TabList>

@@ -1,5 +1,5 @@
 import { type Edit, readRigFile } from '@wainrope/core';
-import { explainPlace, judge, judgedCase } from '@wainrope/core/judging';
+import { explainPlace, judgedCase } from '@wainrope/core/judging';
 import { act } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
@@ -10,6 +10,7 @@ import { Explained } from '../shell/Explained.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { store } from '../store.ts';
+import { judge } from '../testing/judged.ts';
 import { press, render, type } from '../testing/render.tsx';
 import { FindingsPanel } from './findings/FindingsPanel.tsx';
 import { LoadPath } from './load-path/LoadPath.tsx';

@@ -2,6 +2,7 @@ import type { Term } from '../../explanation/term.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
 import { worstState } from '../../moment/places.ts';
 import { angle, force, length } from '../../quantity/format.ts';
+import { keyWords } from '../../quantity/key-words.ts';
 import { holdsBack } from '../../rig/site-geometry.ts';
 import type { Judged } from '../ask/judged.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from '../report/drawing-facts.ts';
@@ -37,8 +38,12 @@ export function drawnFigures({ rig, start, release }: Judged): readonly ReportFi
       ),
     ),
     ...rig.fits.flatMap(({ sizeM, openingM, kind }, index) => [
-      ...(sizeM === undefined ? [] : [measured(`fits[${index}].sizeM`, `${kind}: what goes in`, length(sizeM), 'from the register')]),
-      ...(openingM === undefined ? [] : [measured(`fits[${index}].openingM`, `${kind}: opening`, length(openingM), 'from the register')]),
+      ...(sizeM === undefined
+        ? []
+        : [measured(`fits[${index}].sizeM`, `${keyWords(kind)}: what goes in`, length(sizeM), 'from the register')]),
+      ...(openingM === undefined
+        ? []
+        : [measured(`fits[${index}].openingM`, `${keyWords(kind)}: opening`, length(openingM), 'from the register')]),
     ]),
   ];
 }

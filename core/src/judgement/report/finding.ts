@@ -37,7 +37,7 @@ export function counted({ severity, undecided }: Pick<Finding, 'severity' | 'und
 }
 
 /** Worst first; findings that count alike keep their order. */
-export function worstFirst(findings: readonly Finding[]): readonly Finding[] {
+export function worstFirst<F extends Finding>(findings: readonly F[]): readonly F[] {
   return [...findings].sort((a, b) => severities.indexOf(counted(a)) - severities.indexOf(counted(b)));
 }
 

@@ -5,6 +5,7 @@ import {
   type Figure,
   type GearFacts,
   gearClasses,
+  jointWords,
   legWords,
   length,
   lineWords,
@@ -59,7 +60,7 @@ function chainGroup(input: PiecesInput, chain: Chain): CardGroup {
   const body = bodyOfChain(input.rig, chain);
   const pointId = chain.from.kind === 'point' ? chain.from.pointId : undefined;
   return {
-    title: body ? `On ${body.label}, from there outward` : `In the air, at the ${jointLabel(input.rig, chain)}`,
+    title: body ? `On ${body.label}, from there outward` : `In the air, at the ${jointWords(input.rig, chain)}`,
     pieces: chain.pieces.map((use, index) => {
       const piece = cardPiece(input, use, pointId);
       const held = index === chain.pieces.length - 1 ? gripWords(input, chain) : undefined;
@@ -72,11 +73,6 @@ function chainGroup(input: PiecesInput, chain: Chain): CardGroup {
 function gripWords({ rig, figure }: PiecesInput, { to }: Chain): string | undefined {
   const grip = to?.kind === 'grip' ? rig.grips?.find(({ id }) => id === to.gripId) : undefined;
   return grip && `grips ${legWords(rig, { lineId: grip.lineId, strand: grip.strand })}, ${figure(length(grip.toEndM))} before its end`;
-}
-
-function jointLabel(rig: Rig, { from }: Chain): string {
-  const joint = from.kind === 'joint' ? rig.joints?.find(({ id }) => id === from.jointId) : undefined;
-  return joint?.label ?? 'joint';
 }
 
 function lineGroup(input: PiecesInput, line: Rig['lines'][number]): CardGroup {

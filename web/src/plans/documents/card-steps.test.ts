@@ -1,7 +1,7 @@
 import { formatFigure, layOnSite, layouts, readRigFile, type Schools, teamStandard } from '@wainrope/core';
-import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import hollow from '../../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
+import { judge } from '../../testing/judged.ts';
 import { cardSteps } from './card-steps.ts';
 
 const stepsOf = (id: string, schools: Partial<Schools> = {}): string => {

@@ -8,9 +8,8 @@ import {
   keyWords,
   legWords,
   length,
-  type Report,
   type RichText,
-  wordsOf,
+  type ToldReport,
 } from '@wainrope/core';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { pullRows } from '../pull/pull-rows.ts';
@@ -25,7 +24,7 @@ export interface CardInput {
   readonly changed: boolean;
   readonly teamName: string;
   readonly subject: Case;
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly gear: ReadonlyMap<string, GearFacts>;
   readonly imperial: boolean;
   readonly figure: (figure: Figure) => string;
@@ -181,11 +180,11 @@ function limitBlock({ report, figure }: CardInput): object {
 }
 
 /** A rig that cannot be worked out has no zone on record: that is said, never 0. */
-function zoneWords(report: Report, figure: CardInput['figure']): string {
+function zoneWords(report: ToldReport, figure: CardInput['figure']): string {
   return report.zones.length === 0 ? 'not known' : figure(length(zoneRadius(report)));
 }
 
-export const zoneRadius = ({ zones, swept }: Pick<Report, 'zones' | 'swept'>): number =>
+export const zoneRadius = ({ zones, swept }: Pick<ToldReport, 'zones' | 'swept'>): number =>
   Math.max(0, ...[...zones, ...swept].flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
 
 function whoStands({ subject: { rig }, figure }: CardInput): readonly object[] {
@@ -211,7 +210,7 @@ function openWarnings({ report, text }: CardInput): readonly object[] {
   if (open.length === 0) return [];
   return [
     { text: 'Still open', style: 'head' },
-    { ul: open.slice(0, 12).map((finding) => text(wordsOf(finding).title)), fontSize: 11 },
+    { ul: open.slice(0, 12).map((finding) => text(finding.title)), fontSize: 11 },
   ];
 }
 

@@ -1,7 +1,7 @@
 import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
-import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { judge } from '../../testing/judged.ts';
 import { cardPieces } from './card-pieces.ts';
 import { printCard } from './print-card.ts';
 

@@ -1,7 +1,7 @@
 import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, teamStandard, write } from '@wainrope/core';
-import { judge } from '@wainrope/core/judging';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { judge } from '../../testing/judged.ts';
 import { schematicOf } from '../layouts/layout-schematic.ts';
 import { overlaps } from '../sheet/layout/place-labels.ts';
 import { fitView } from '../sheet/layout/plan-sheet-layout.ts';

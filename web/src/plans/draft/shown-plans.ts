@@ -1,4 +1,4 @@
-import type { Body, Case, GearFacts, Report, Rig } from '@wainrope/core';
+import type { Body, Case, GearFacts, Rig, ToldReport } from '@wainrope/core';
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import type { Judgement } from '../solver/use-judgement.ts';
@@ -8,7 +8,7 @@ import { heldTakenOver } from './planner-slice.ts';
 export interface JudgedPlan {
   readonly rig: Rig;
   readonly subject: Case;
-  readonly report: Report;
+  readonly report: ToldReport;
   /** The report belongs to an earlier rig. */
   readonly pending: boolean;
 }

@@ -1,4 +1,4 @@
-import { counted, type Edit, type Finding, type Fix, length, type PlaceReport, type Report, wordsOf } from '@wainrope/core';
+import { counted, type Edit, type Fix, length, type PlaceReport, type ToldFinding, type ToldReport } from '@wainrope/core';
 import { Link } from 'react-router';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
@@ -8,7 +8,7 @@ import { findingsAbout } from './findings-at.ts';
 import { GroupItem } from './GroupItem.tsx';
 
 interface FindingsPanelProps extends FindingActions {
-  readonly report: Report;
+  readonly report: ToldReport;
   /** The place that somebody touched: what is said of its piece goes first. */
   readonly here?: PlaceReport | undefined;
   readonly leave?: () => void;
@@ -18,9 +18,9 @@ interface FindingActions {
   readonly apply: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
   readonly hangDampers: (legs: readonly Leg[]) => void;
-  readonly show: (finding: Finding) => void;
+  readonly show: (finding: ToldFinding) => void;
   /** Opens where what a question lacks is filled in. */
-  readonly fillIn: (finding: Finding) => void;
+  readonly fillIn: (finding: ToldFinding) => void;
 }
 
 /** What was found and what is still asked, each with what to do; about the piece that was touched first. */
@@ -50,7 +50,7 @@ export function FindingsPanel({ report, here, leave, ...actions }: FindingsPanel
   );
 }
 
-function FindingLists({ findings, ...actions }: FindingActions & { readonly findings: readonly Finding[] }) {
+function FindingLists({ findings, ...actions }: FindingActions & { readonly findings: readonly ToldFinding[] }) {
   const asked = findings.filter(({ questionId, undecided }) => undecided && questionId !== undefined);
   const told = findings.filter((finding) => !asked.includes(finding));
   return (
@@ -83,9 +83,9 @@ function FindingLists({ findings, ...actions }: FindingActions & { readonly find
 }
 
 /** A question that only somebody on the spot can answer: one line, two answers, and what else would settle it. */
-function QuestionItem({ finding, apply, choosePiece, hangDampers, show }: FindingActions & { readonly finding: Finding }) {
+function QuestionItem({ finding, apply, choosePiece, hangDampers, show }: FindingActions & { readonly finding: ToldFinding }) {
   const { text } = useFigures();
-  const { title, why } = wordsOf(finding);
+  const { title, why } = finding;
   const answer = (given: 'yes' | 'no') => () => apply([{ kind: 'answer', questionId: finding.questionId as string, answer: given }]);
   return (
     <li className="flex gap-3 border-b border-rule py-1.5" data-finding={finding.code}>
@@ -112,10 +112,10 @@ function QuestionItem({ finding, apply, choosePiece, hangDampers, show }: Findin
   );
 }
 
-function FindingItem({ finding, apply, choosePiece, hangDampers, show, fillIn }: FindingActions & { readonly finding: Finding }) {
+function FindingItem({ finding, apply, choosePiece, hangDampers, show, fillIn }: FindingActions & { readonly finding: ToldFinding }) {
   const { text, figure } = useFigures();
   const severity = counted(finding);
-  const { title, detail, why } = wordsOf(finding);
+  const { title, detail, why } = finding;
   return (
     <li className="stitched flex gap-3 py-2.5" data-finding={finding.code}>
       <SeverityShape severity={severity} undecided={finding.undecided} className="mt-0.5 shrink-0" />

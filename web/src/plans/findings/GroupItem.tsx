@@ -1,4 +1,4 @@
-import { type Finding, usesOf } from '@wainrope/core';
+import { type ToldFinding, usesOf } from '@wainrope/core';
 import type { ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
@@ -58,11 +58,11 @@ function GroupAct({ group, hangDampers }: Omit<GroupItemProps, 'children'>) {
   return null;
 }
 
-const legsOf = (findings: readonly Finding[]): readonly Leg[] =>
+const legsOf = (findings: readonly ToldFinding[]): readonly Leg[] =>
   findings.flatMap(({ fixes }) => fixes.flatMap((fix) => (fix.kind === 'add-damper' ? [fix] : [])));
 
 /** Pieces that findings speak of, each once. */
-function useGearIds(findings: readonly Finding[]): readonly string[] {
+function useGearIds(findings: readonly ToldFinding[]): readonly string[] {
   const rig = useAppSelector((state) => state.planner.rig);
   if (!rig) return [];
   const named = new Map<string, string>();

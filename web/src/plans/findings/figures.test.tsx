@@ -1,10 +1,10 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { type Edit, legCalled, readRigFile } from '@wainrope/core';
-import { judge } from '@wainrope/core/judging';
 import { describe, expect, it, vi } from 'vitest';
 import beck from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import gate from '../../../../demo/plans/gate-two-winches.json' with { type: 'json' };
+import { judge } from '../../testing/judged.ts';
 import { press, render } from '../../testing/render.tsx';
 import { pathColumns } from '../load-path/load-path-columns.ts';
 import { PiecesPanel } from '../pieces/PiecesPanel.tsx';

@@ -1,8 +1,8 @@
-import type { Finding } from '@wainrope/core';
+import type { ToldFinding } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { groupedFindings, groupWords, severityOf } from './finding-groups.ts';
 
-const finding = (code: string, id: string, change: Partial<Finding> = {}): Finding => ({
+const finding = (code: string, id: string, change: Partial<ToldFinding> = {}): ToldFinding => ({
   id: `${code}@${id}`,
   code,
   severity: 'caution',
@@ -10,6 +10,9 @@ const finding = (code: string, id: string, change: Partial<Finding> = {}): Findi
   subject: { kind: 'use', id },
   data: {},
   fixes: [],
+  title: [],
+  detail: [],
+  why: '',
   ...change,
 });
 const briefly = (entries: ReturnType<typeof groupedFindings>) =>
@@ -35,7 +38,7 @@ describe('findings that one act settles', () => {
     expect(severityOf(group)).toBe('fix');
   });
   it('hang dampers together only where one can be hung', () => {
-    const add = { fixes: [{ kind: 'add-damper', label: 'Hang a damper', lineId: 'l', strand: 0 }] } as unknown as Partial<Finding>;
+    const add = { fixes: [{ kind: 'add-damper', label: 'Hang a damper', lineId: 'l', strand: 0 }] } as unknown as Partial<ToldFinding>;
     expect(briefly(groupedFindings([finding('no-damper', 'a', add), finding('no-damper', 'b', add)]))).toEqual(['hang-dampers ab']);
     expect(briefly(groupedFindings([finding('no-damper', 'a'), finding('no-damper', 'b', add)]))).toEqual(['no-damper@a', 'no-damper@b']);
   });

@@ -1,4 +1,4 @@
-import { counted, type Finding, severities } from '@wainrope/core';
+import { counted, severities, type ToldFinding } from '@wainrope/core';
 
 /** A stretch of a line between two stops, on which a damper hangs. */
 export interface Leg {
@@ -21,20 +21,20 @@ const ACTS: { readonly [code: string]: Act } = {
 export interface FindingGroup {
   readonly act: Act;
   /** Two or more, as they stand in the report. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly ToldFinding[];
 }
 
-const isTold = (finding: Finding): boolean => finding.code !== 'no-damper' || finding.fixes.some(({ kind }) => kind === 'add-damper');
+const isTold = (finding: ToldFinding): boolean => finding.code !== 'no-damper' || finding.fixes.some(({ kind }) => kind === 'add-damper');
 
 /** Findings in their order, those that one act settles together where the gravest of them stands; one alone stays as it is. */
-export function groupedFindings(findings: readonly Finding[]): readonly (Finding | FindingGroup)[] {
-  const byAct = new Map<Act, Finding[]>();
+export function groupedFindings(findings: readonly ToldFinding[]): readonly (ToldFinding | FindingGroup)[] {
+  const byAct = new Map<Act, ToldFinding[]>();
   for (const finding of findings) {
     const act = isTold(finding) ? ACTS[finding.code] : undefined;
     if (act) byAct.set(act, [...(byAct.get(act) ?? []), finding]);
   }
   const groups = [...byAct].flatMap(([act, together]) => (together.length > 1 ? [{ act, findings: together }] : []));
-  return findings.flatMap((finding): readonly (Finding | FindingGroup)[] => {
+  return findings.flatMap((finding): readonly (ToldFinding | FindingGroup)[] => {
     const group = groups.find((entry) => entry.findings.includes(finding));
     if (!group) return [finding];
     return group.findings[0] === finding ? [group] : [];
@@ -52,7 +52,7 @@ const KINDS: { readonly [code: string]: string } = {
   'inspection-overdue': 'overdue',
 };
 
-function kindsOf(findings: readonly Finding[]): string {
+function kindsOf(findings: readonly ToldFinding[]): string {
   const counted = Object.entries(KINDS).map(([code, words]) => ({
     words,
     count: findings.filter((finding) => finding.code === code).length,

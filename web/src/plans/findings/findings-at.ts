@@ -18,7 +18,7 @@ export function gravest(findings: readonly Finding[]): Mark | undefined {
 }
 
 /** What is said of one thing itself. */
-export const findingsAbout = ({ findings }: Pick<Report, 'findings'>, { kind, id }: Subject): readonly Finding[] =>
+export const findingsAbout = <F extends Finding>({ findings }: { readonly findings: readonly F[] }, { kind, id }: Subject): readonly F[] =>
   findings.filter(({ subject }) => subject.kind === kind && subject.id === id);
 
 /**

@@ -5,6 +5,7 @@ import {
   type Edit,
   extendChain,
   insertPiece,
+  jointWords,
   pointOfChain,
   type Rig,
   removeUse,
@@ -112,5 +113,5 @@ function ChainKeys({ rig, chain, apply, lay }: Pick<ChainRowsProps, 'rig' | 'app
 function chainWords(rig: Rig, chain: Chain): string {
   const point = pointOfChain(rig, chain);
   const body = rig.bodies.find(({ id }) => id === point?.bodyId);
-  return body ? `On ${body.label}:` : 'In the air:';
+  return body ? `On ${body.label}:` : `From the ${jointWords(rig, chain)}:`;
 }

@@ -2,6 +2,7 @@ import type { VehicleView } from '@wainrope/contract';
 import {
   changeEdge,
   type Edit,
+  keyWords,
   type Line,
   leadOver,
   type PlainEdge,
@@ -18,7 +19,6 @@ import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { PointFields } from '../site/PointFields.tsx';
-import { edgeWords } from './how-laid-words.ts';
 
 interface EdgeFieldsProps {
   readonly rig: Rig;
@@ -73,7 +73,7 @@ function EdgeRow({ rig, edge, apply }: { readonly edge: PlainEdge } & Pick<EdgeF
         label="Rope on what"
         value={bend.bend}
         options={plainBends}
-        words={(own) => edgeWords[own]}
+        words={keyWords}
         onChange={(own) => apply(changeEdge(edge, { ...bend, bend: own }))}
       />
       <NumberField

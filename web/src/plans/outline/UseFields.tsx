@@ -1,8 +1,7 @@
-import { DEGREE, type Edit, type GearFacts, hasAxes, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
+import { DEGREE, type Edit, type GearFacts, hasAxes, keyWords, type PieceUse, pointKinds, traitsOf } from '@wainrope/core';
 import { Choice } from '../../fields/Choice.tsx';
 import { Check } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
-import { hitchWords, pointKindWords } from './how-laid-words.ts';
 
 interface UseFieldsProps {
   readonly use: PieceUse;
@@ -28,7 +27,7 @@ export function UseFields({ use, facts, said, apply }: UseFieldsProps) {
             label="Laid"
             value={use.hitch ?? 'in-line'}
             options={HITCHES}
-            words={(hitch) => hitchWords[hitch]}
+            words={keyWords}
             onChange={(hitch) => change({ ...use, hitch })}
           />
         </div>
@@ -74,7 +73,7 @@ function NamedPoint({
         label="What it is, as seen"
         value={named?.pointKind ?? ''}
         options={['' as const, ...pointKinds]}
-        words={(kind) => (kind === '' ? 'nobody has looked' : pointKindWords[kind])}
+        words={(kind) => (kind === '' ? 'nobody has looked' : keyWords(kind))}
         onChange={(kind) => (kind === '' ? change(unnamed) : put({ pointKind: kind }))}
       />
       <Check label="A last resort" checked={named?.lastResort === true} onChange={(lastResort) => put({ lastResort })} />

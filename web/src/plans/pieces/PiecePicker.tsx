@@ -7,10 +7,8 @@ import {
   type PieceUse,
   type Rig,
   roleWords,
-  type Trial,
   vehicleIdOfUse,
   wantsConsent,
-  wordsOf,
 } from '@wainrope/core';
 import { useMemo, useState } from 'react';
 import { limitWords, whereWords } from '../../register/gear-words.ts';
@@ -18,6 +16,7 @@ import type { RegisterPiece } from '../../register/use-register.ts';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useTrials } from '../solver/questions.ts';
+import type { ToldTrial } from '../solver/solver.worker.ts';
 import { BookPoints } from './BookPoints.tsx';
 import { keptKits, ranked } from './candidates.ts';
 import { UnregisteredPoint } from './UnregisteredPoint.tsx';
@@ -152,7 +151,7 @@ function Bags({
 
 interface RowProps {
   readonly candidate: Candidate<RegisterPiece>;
-  readonly trial: Trial | undefined;
+  readonly trial: ToldTrial | undefined;
   readonly current: boolean;
   /** It is taken only where somebody agrees by name. */
   readonly lastResort: boolean;
@@ -162,7 +161,7 @@ interface RowProps {
 function Row({ candidate: { piece, whyNot, remark }, trial, current, lastResort, choose }: RowProps) {
   const { figure, text } = useFigures();
   const found = trial?.findings[0];
-  const against = whyNot ?? (found && text(wordsOf(found).title));
+  const against = whyNot ?? (found && text(found.title));
   const bad = whyNot !== undefined || trial?.worst === 'stop' || trial?.fits === false;
   const [asking, setAsking] = useState(false);
   return (

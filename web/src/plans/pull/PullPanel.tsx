@@ -1,4 +1,4 @@
-import { count, type Edit, endWords, type Finding, force, length, loadBody, type Report, type Rig } from '@wainrope/core';
+import { count, type Edit, endWords, force, length, loadBody, type Rig, type ToldFinding, type ToldReport } from '@wainrope/core';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';
@@ -8,9 +8,9 @@ import { RunUp } from './RunUp.tsx';
 
 interface PullPanelProps {
   readonly rig: Rig;
-  readonly report: Report;
+  readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
-  readonly show: (finding: Finding) => void;
+  readonly show: (finding: ToldFinding) => void;
   readonly locked: boolean;
 }
 
@@ -70,7 +70,7 @@ interface RowProps {
   readonly row: PullRow;
   readonly at: string;
   readonly words: string;
-  readonly show: (finding: Finding) => void;
+  readonly show: (finding: ToldFinding) => void;
 }
 
 function Row({ row: { severity, finding }, at, words, show }: RowProps) {

@@ -1,8 +1,8 @@
 import { type Case, type Edit, layOnSite, layouts, type Rig, readRigFile, write } from '@wainrope/core';
-import { judge, judgeStart } from '@wainrope/core/judging';
 import { describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
 import hollowFile from '../../../../demo/plans/sand-hollow-stretch-pull.json' with { type: 'json' };
+import { judge, judgeStart } from '../../testing/judged.ts';
 import { press, render, type } from '../../testing/render.tsx';
 import { byWeakest, pathColumns } from '../load-path/load-path-columns.ts';
 import { wayOnMap } from '../sheet/way-on-map.ts';

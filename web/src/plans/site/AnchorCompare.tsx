@@ -1,19 +1,9 @@
-import {
-  type AnchorOption,
-  type AnchorWay,
-  type Case,
-  type Edit,
-  force,
-  length,
-  type Rig,
-  routeEdits,
-  withPieces,
-  wordsOf,
-} from '@wainrope/core';
+import { type AnchorWay, type Case, type Edit, force, length, type Rig, routeEdits, withPieces } from '@wainrope/core';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
 import { useAnchorOptions } from '../solver/questions.ts';
+import type { ToldAnchor } from '../solver/solver.worker.ts';
 
 interface AnchorCompareProps {
   readonly rig: Rig;
@@ -30,7 +20,7 @@ export function AnchorCompare({ rig, subject, pieces, today, apply }: AnchorComp
   const line = rig.lines.find(({ drive }) => drive.kind === 'winch');
   const options = useAnchorOptions(subject, line?.id);
   if (!line || !options || options.length === 0) return null;
-  const use = ({ route }: AnchorOption) => apply(withPieces(rig, routeEdits(rig, route), { pieces, today }));
+  const use = ({ route }: ToldAnchor) => apply(withPieces(rig, routeEdits(rig, route), { pieces, today }));
   return (
     <section aria-label="Anchors compared" className="stitched pb-3">
       <h2 className="font-head text-lg font-semibold">Anchors compared</h2>
@@ -43,7 +33,7 @@ export function AnchorCompare({ rig, subject, pieces, today, apply }: AnchorComp
   );
 }
 
-function Option({ option, use }: { readonly option: AnchorOption; readonly use: () => void }) {
+function Option({ option, use }: { readonly option: ToldAnchor; readonly use: () => void }) {
   const { figure, text } = useFigures();
   const { label, way, verdict, isNow, lineOutM, lineLeftM, layer, pullAtLoadN, neededN, anchorWorkingN, anchorPlannedN, against } = option;
   const [worst, ...more] = against;
@@ -80,7 +70,7 @@ function Option({ option, use }: { readonly option: AnchorOption; readonly use: 
       </p>
       {worst && (
         <p className="text-[15px] text-rust">
-          {text(wordsOf(worst).title)}
+          {text(worst.title)}
           {more.length > 0 && <span className="text-quiet"> and {more.length} more</span>}
         </p>
       )}

@@ -45,7 +45,7 @@ export function ObstacleFields({ rig: { situation }, apply }: ObstacleFieldsProp
             label="Trailer stuck"
             value={trailer.depth}
             options={depths}
-            words={(depth) => depthWords[depth]}
+            words={depthWords}
             onChange={(depth) => change({ trailer: { ...trailer, depth } })}
           />
         </>

@@ -4,10 +4,10 @@ import {
   type Case,
   DEGREE,
   type DecimalMark,
-  type Depth,
   depths,
   type Edit,
   isSelfRecovery,
+  keyWords,
   layoutOf,
   loadBody,
   type Policy,
@@ -25,7 +25,7 @@ import {
 import { Choice } from '../../fields/Choice.tsx';
 import { Check, Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
-import { depthWords, soilWords, surfaceWords } from '../../fields/situation-words.ts';
+import { depthWords } from '../../fields/situation-words.ts';
 import type { RegisterPiece } from '../../register/use-register.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { HookUpNotes } from './HookUpNotes.tsx';
@@ -115,21 +115,9 @@ function VehicleFields({ rig, pieces, vehicles, today, apply }: SitePanelProps) 
         onChange={(massKg) => apply([{ kind: 'change-body', body: { ...body, massKg } }], 'mass')}
       />
       <TravelField rig={rig} apply={apply} />
-      <Choice
-        label="Stuck"
-        value={situation.depth}
-        options={depths}
-        words={(depth: Depth) => depthWords[depth]}
-        onChange={(depth) => change({ depth })}
-      />
-      <Choice
-        label="Surface"
-        value={situation.surface}
-        options={surfaces}
-        words={(surface) => surfaceWords[surface]}
-        onChange={(surface) => change({ surface })}
-      />
-      <Choice label="Soil" value={situation.soil} options={soils} words={(soil) => soilWords[soil]} onChange={(soil) => change({ soil })} />
+      <Choice label="Stuck" value={situation.depth} options={depths} words={depthWords} onChange={(depth) => change({ depth })} />
+      <Choice label="Surface" value={situation.surface} options={surfaces} words={keyWords} onChange={(surface) => change({ surface })} />
+      <Choice label="Soil" value={situation.soil} options={soils} words={keyWords} onChange={(soil) => change({ soil })} />
       <Choice
         label="Way out"
         value={rig.load.travel}

@@ -1,8 +1,8 @@
-import { type Edit, holdGrounds, type Report, type Rig, type VehicleBody } from '@wainrope/core';
+import { type Edit, holdGrounds, keyWords, type Report, type Rig, type VehicleBody } from '@wainrope/core';
 import { Choice } from '../../fields/Choice.tsx';
 import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
-import { brakeWords, holdGroundWords } from '../../fields/situation-words.ts';
+import { brakeWords } from '../../fields/situation-words.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 
 interface StandingFieldsProps {
@@ -86,7 +86,7 @@ export function StanceChoices({ body, apply }: { readonly body: VehicleBody; rea
         label="Stands on"
         value={stance?.ground ?? ''}
         options={['', ...holdGrounds]}
-        words={(ground) => (ground === '' ? 'as the site' : holdGroundWords[ground])}
+        words={(ground) => (ground === '' ? 'as the site' : keyWords(ground))}
         onChange={(ground) => change({ ground: ground === '' ? undefined : ground })}
       />
       <Choice

@@ -1,7 +1,7 @@
-import type { AdvantageAt, AnchorOption, Case, GearFacts, PlaceExplanation, SparedRig, TagReading, Trial } from '@wainrope/core';
+import type { AdvantageAt, Case, GearFacts, PlaceExplanation, SparedRig, TagReading } from '@wainrope/core';
 import { useCallback, useMemo } from 'react';
 import { named, solver } from './solver.ts';
-import type { ShownFigure } from './solver.worker.ts';
+import type { ShownFigure, ToldAnchor, ToldTrial } from './solver.worker.ts';
 import { useAsked } from './use-asked.ts';
 
 /** How one place of the case was worked out, at the start or where it is worst on the way. */
@@ -31,7 +31,7 @@ export function useTrials(
   subject: Case | undefined,
   useId: string | undefined,
   pieces: readonly GearFacts[],
-): ReadonlyMap<string, Trial> | undefined {
+): ReadonlyMap<string, ToldTrial> | undefined {
   const ask = useMemo(
     () =>
       subject && useId !== undefined && pieces.length > 0
@@ -44,7 +44,7 @@ export function useTrials(
 }
 
 /** Every anchor of the site in the place of the one in use, best first. */
-export function useAnchorOptions(subject: Case | undefined, lineId: string | undefined): readonly AnchorOption[] | undefined {
+export function useAnchorOptions(subject: Case | undefined, lineId: string | undefined): readonly ToldAnchor[] | undefined {
   const ask = useMemo(
     () => (subject && lineId !== undefined ? () => solver().compareAnchors(named(subject), lineId) : undefined),
     [subject, lineId],

@@ -1,7 +1,8 @@
 import { type Case, readRigFile } from '@wainrope/core';
-import { explainPlace, judge, judgedCase, judgedStart, judgeStart } from '@wainrope/core/judging';
+import { explainPlace, judgedCase, judgedStart } from '@wainrope/core/judging';
 import { describe, expect, it, vi } from 'vitest';
 import badgerFile from '../../../../demo/plans/badger-on-peat-track.json' with { type: 'json' };
+import { judge, judgeStart } from '../../testing/judged.ts';
 import type { Solver } from './solver.worker.ts';
 
 const exposed = vi.hoisted(() => ({ solver: undefined as unknown }));

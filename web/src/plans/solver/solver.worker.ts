@@ -5,11 +5,14 @@ import {
   type Figure,
   type GearFacts,
   type PlaceExplanation,
-  type Report,
   type SparedRig,
   type TagReading,
   type Term,
+  type ToldFinding,
+  type ToldReport,
   type Trial,
+  told,
+  withWords,
 } from '@wainrope/core';
 import {
   advantageAt,
@@ -33,6 +36,16 @@ export interface ShownFigure {
   readonly label: string;
   readonly figure: Figure;
   readonly term: Term;
+}
+
+/** What a piece would be in its place, its findings with their words. */
+export interface ToldTrial extends Omit<Trial, 'findings'> {
+  readonly findings: readonly ToldFinding[];
+}
+
+/** An anchor that might take the place of another, what speaks against it with its words. */
+export interface ToldAnchor extends Omit<AnchorOption, 'against'> {
+  readonly against: readonly ToldFinding[];
 }
 
 /** A case as the page knows it by name, and how far it is judged. */
@@ -59,9 +72,9 @@ function known(name: string): KnownCase {
 let asked = 0;
 
 /** Judges a case over its whole act, a slice at a time; nothing where a newer one overtook it. */
-async function follow(name: string): Promise<Report | undefined> {
+async function follow(name: string): Promise<ToldReport | undefined> {
   const subject = known(name);
-  if (subject.whole) return reportOf(subject.whole);
+  if (subject.whole) return withWords(reportOf(subject.whole));
   asked += 1;
   const own = asked;
   const steps = judgedSteps(subject.subject);
@@ -70,7 +83,7 @@ async function follow(name: string): Promise<Report | undefined> {
     const next = steps.next();
     if (next.done) {
       subject.whole = next.value;
-      return reportOf(next.value);
+      return withWords(reportOf(next.value));
     }
     if (performance.now() - since < SLICE_MS) continue;
     await breath();
@@ -92,12 +105,12 @@ function start(name: string): Judged {
   return subject.start;
 }
 
-/** Core, off the page's own thread: the same code as on the server and in the command line. A case crosses once and is named from then on. */
+/** Core, off the page's own thread: the same code as on the server and in the command line. A case crosses once and is named from then on; findings come back with their words, so that the page needs no rules. */
 const solver = {
   know: (name: string, subject: Case): void => void cases.set(name, { subject }),
   forget: (name: string): void => void cases.delete(name),
-  judge: (name: string): Report => reportOf(whole(name)),
-  judgeStart: (name: string): Report => reportOf(start(name)),
+  judge: (name: string): ToldReport => withWords(reportOf(whole(name))),
+  judgeStart: (name: string): ToldReport => withWords(reportOf(start(name))),
   follow,
   /** Gives up the pull that is being followed. */
   overtake: (): void => {
@@ -105,8 +118,10 @@ const solver = {
   },
   explain: (name: string, placeId: string, when: 'start' | 'worst'): PlaceExplanation | undefined =>
     explainPlace(when === 'start' ? start(name) : whole(name), placeId, when),
-  tryPieces: (name: string, useId: string, pieces: readonly GearFacts[]): readonly Trial[] => tryPieces(known(name).subject, useId, pieces),
-  compareAnchors: (name: string, lineId: string): readonly AnchorOption[] => compareAnchors(known(name).subject, lineId),
+  tryPieces: (name: string, useId: string, pieces: readonly GearFacts[]): readonly ToldTrial[] =>
+    tryPieces(known(name).subject, useId, pieces).map((trial) => ({ ...trial, findings: told(trial.findings) })),
+  compareAnchors: (name: string, lineId: string): readonly ToldAnchor[] =>
+    compareAnchors(known(name).subject, lineId).map((option) => ({ ...option, against: told(option.against) })),
   sparedRigs: (name: string, lineId: string): readonly SparedRig[] => sparedRigs(known(name).subject, lineId),
   advantageAt: (name: string, realness: number): AdvantageAt | undefined => advantageAt(known(name).subject, realness),
   tagReadings: (name: string, gearId: string): readonly TagReading[] => tagReadings(known(name).subject, gearId),

@@ -1,9 +1,9 @@
-import type { Case, Report } from '@wainrope/core';
+import type { Case, ToldReport } from '@wainrope/core';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { named, solver } from './solver.ts';
 
 export interface Judgement {
-  readonly report: Report | undefined;
+  readonly report: ToldReport | undefined;
   /** The case that the report is of. */
   readonly judged: Case | undefined;
   readonly failure: string | undefined;
@@ -13,7 +13,7 @@ export interface Judgement {
 
 interface Answer {
   readonly subject: Case;
-  readonly report?: Report;
+  readonly report?: ToldReport;
   readonly failure?: string;
 }
 
@@ -41,7 +41,7 @@ export function useJudgement(subject: Case | undefined, hurried: boolean): Judge
   useEffect(() => {
     newest.current = subject;
     const isNewest = (wanted: Case) => newest.current === wanted;
-    const put = (wanted: Case, report: Report | undefined) => {
+    const put = (wanted: Case, report: ToldReport | undefined) => {
       if (report) startTransition(() => setAnswer({ subject: wanted, report }));
     };
     /** Until nothing has come for a while, or something newer has. */
@@ -50,7 +50,7 @@ export function useJudgement(subject: Case | undefined, hurried: boolean): Judge
         cut.current = resume;
         setTimeout(resume, QUIET_MS);
       });
-    const followed = (wanted: Case): Promise<Report | undefined> => {
+    const followed = (wanted: Case): Promise<ToldReport | undefined> => {
       cut.current = () => void solver().overtake();
       return solver().follow(named(wanted));
     };
@@ -85,4 +85,4 @@ export function useJudgement(subject: Case | undefined, hurried: boolean): Judge
 }
 
 /** A case judged here and now, for what is printed: never a report of an earlier one. */
-export const judgedNow = (subject: Case): Promise<Report> => solver().judge(named(subject));
+export const judgedNow = (subject: Case): Promise<ToldReport> => solver().judge(named(subject));

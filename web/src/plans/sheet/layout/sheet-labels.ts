@@ -16,6 +16,7 @@ import {
   travelDirection,
   withoutUnit,
 } from '@wainrope/core';
+import { depthWords } from '../../../fields/situation-words.ts';
 import { sheetMarks } from '../../findings/findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
 import {
@@ -40,8 +41,6 @@ interface LabelInput {
   /** How far remotes reach, named at their rims. */
   readonly reaches?: readonly RemoteReach[];
 }
-
-const DEPTH_WORDS = { none: 'not sunk in', hubs: 'to the hubs', sills: 'to the sills', roof: 'to the roof line' } as const;
 
 /** Every label of the sheet, set by rule. */
 export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: LabelInput): readonly PlacedLabel[] {
@@ -255,6 +254,6 @@ function movingLines({ body, rig, figure }: LinesInput<LoadBody>): LabelWish['li
   if (body.id !== rig.load.bodyId) return [head, ...(inside ? [{ text: `${inside.label} in the cab`, strong: false }] : [])];
   const slope = slopeAlong(rig.ground, travelDirection(rig));
   const tilt = Math.abs(slope) < 0.004 ? 'level' : `${figure(angle(Math.abs(slope)))} ${slope > 0 ? 'up' : 'down'}`;
-  const sunk = body.kind === 'vehicle' && !rig.load.task ? `${DEPTH_WORDS[rig.situation.depth]} · ` : '';
+  const sunk = body.kind === 'vehicle' && !rig.load.task ? `${depthWords(rig.situation.depth)} · ` : '';
   return [head, { text: `${sunk}${tilt}`, strong: false }];
 }
