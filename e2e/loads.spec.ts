@@ -24,7 +24,7 @@ test('a load is logged by hand; one far over the limit takes the piece out of us
   await loads.getByRole('button', { name: 'Log it' }).click();
   await expect(loads.locator('[data-overload="quarantine"]')).toContainText('out of use until a full inspection');
   await expect(page.getByText('Quarantined: must not be planned with')).toBeVisible();
-  await expect(plan).toContainText('TS-01: was in-use, is quarantined.');
+  await expect(plan).toContainText('TS-01: was in use, is quarantined.');
   await loads
     .locator('[data-overload="quarantine"]')
     .getByRole('button', { name: /Correct/ })

@@ -35,12 +35,12 @@ async function routesOf(request: APIRequestContext): Promise<readonly string[]> 
   ];
 }
 
-/** What is touched and is less than 44 px high or wide, links within a sentence excepted. */
-const tooSmall = (page: Page): Promise<readonly string[]> =>
+/** What is touched and is less than 44 px high or wide, links within a sentence excepted; and what lies under another control's reach. */
+const hardToTouch = (page: Page): Promise<readonly string[]> =>
   page.evaluate(() => {
     const LEAST = 43.5;
     const withinSentence = (element: Element) =>
-      element.tagName === 'A' && (element.parentElement?.textContent?.trim().length ?? 0) > (element.textContent?.trim().length ?? 0) + 3;
+      element.parentElement?.tagName === 'P' && element.parentElement.textContent?.trim() !== element.textContent?.trim();
     const hit = (element: Element) => {
       const own = element.getBoundingClientRect();
       const cover = getComputedStyle(element, '::after');
@@ -52,18 +52,48 @@ const tooSmall = (page: Page): Promise<readonly string[]> =>
         height: Math.max(...boxes.map(({ height }) => height), covers ? Number.parseFloat(cover.height) : 0),
       };
     };
+    /** What answers where somebody aims at what they see of a control, in place of it. */
+    const answersInstead = (element: Element) => {
+      element.scrollIntoView({ block: 'center', inline: 'center' });
+      const { left, top, right, bottom } = element.getBoundingClientRect();
+      const [up, down] = ['padding-top', 'padding-bottom'].map((side) =>
+        element.tagName === 'A' ? Number.parseFloat(getComputedStyle(element).getPropertyValue(side)) : 0,
+      );
+      const seen = [top + (up ?? 0) + 3, (top + bottom) / 2, bottom - (down ?? 0) - 3];
+      return seen
+        .map((y) => document.elementFromPoint(Math.min((left + right) / 2, left + 14), y))
+        .find(
+          (at) =>
+            at?.closest('a, button, input, select, summary') &&
+            !element.contains(at) &&
+            !at.contains(element) &&
+            at.closest('label') !== element.closest('label'),
+        );
+    };
+    const words = (element: Element) =>
+      `${element.tagName} “${element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 40) ?? ''}”`;
     return [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [role="tab"], [data-handle]')]
       .filter((element) => element.checkVisibility({ visibilityProperty: true }) && !element.matches(':disabled'))
       .filter((element) => element.getBoundingClientRect().width > 2 && !withinSentence(element))
       .flatMap((element) => {
         const { width, height } = hit(element);
-        const words = element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 40) ?? '';
-        return width < LEAST || height < LEAST ? [`${element.tagName} “${words}” ${Math.round(width)} × ${Math.round(height)}`] : [];
+        const small = width < LEAST || height < LEAST ? [`${words(element)} ${Math.round(width)} × ${Math.round(height)}`] : [];
+        const other = element.matches('[data-handle]') ? undefined : answersInstead(element);
+        return [...small, ...(other ? [`${words(element)} lies under ${words(other)}`] : [])];
       });
   });
 
+/** Contrast in the dark theme too. */
+const inTheDark = async (page: Page) => {
+  await page.evaluate(() => {
+    document.documentElement.dataset.theme = 'dark';
+  });
+  const { violations } = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
+  return violations.flatMap(({ nodes }) => nodes.map(({ target }) => target.join(' ')));
+};
+
 for (const role of ['coordinator', 'reader'] as const)
-  test(`on a phone every page of a ${role} is wide enough, easily touched and open to everybody`, async ({ page }) => {
+  test(`on a phone every page of a ${role} is wide enough, easily touched and open to everybody, by day and by night`, async ({ page }) => {
     test.setTimeout(600_000);
     await signInAs(page.request, role);
     for (const route of await routesOf(page.request)) {
@@ -71,10 +101,11 @@ for (const role of ['coordinator', 'reader'] as const)
       await expect(page.locator('main h1').first()).toBeAttached();
       await page.waitForLoadState('networkidle');
       await expect(page, route).toHaveTitle(/ · Wainrope$/);
-      expect([route, await tooSmall(page)]).toEqual([route, []]);
+      expect([route, await hardToTouch(page)]).toEqual([route, []]);
       expect([route, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([route, 390]);
       const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
       expect([route, violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.target.join(' ')}`)]).toEqual([route, []]);
+      expect([route, await inTheDark(page)]).toEqual([route, []]);
     }
   });
 

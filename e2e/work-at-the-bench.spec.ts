@@ -34,7 +34,7 @@ test('a failed piece turns the plan that uses it out of date, on another’s ope
   await passAll(page);
   await page.locator('[data-point="stitching-whole"]').getByRole('button', { name: 'Fails' }).click();
   await page.getByRole('button', { name: 'Confirm D: out of use' }).click();
-  await expect(plan).toContainText('TS-01: was in-use, is quarantined.');
+  await expect(plan).toContainText('TS-01: was in use, is quarantined.');
   await plan.click();
   await expect(other.locator('[data-out-of-date]')).toContainText('TS-01');
   await expect(other.locator('[data-verdict="stop"]')).toBeVisible();

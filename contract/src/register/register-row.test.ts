@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { headingWords } from '@wainrope/core';
+import { type Field, gearClasses, gearClassNames, headingWords, keyWords } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { readAttribute, writeAttribute } from './attribute-cells.ts';
 import { registerColumns } from './columns.ts';
@@ -82,6 +82,23 @@ describe('a number of a piece', () => {
   ])('%d is written as %s, and read back as it was', (value, text) => {
     expect(writeAttribute(field, value)).toBe(text);
     expect(readAttribute(field, text, '.')).toEqual({ ok: true, value });
+  });
+});
+
+describe('a choice', () => {
+  it('is read by its key and by its words, whatever the case, in every list of every class', () => {
+    const lists = gearClassNames.flatMap((kind) => Object.values<Field>(gearClasses[kind].fields));
+    const choices = lists.flatMap((field) => (field.type === 'choice' ? field.options.map((option) => ({ field, option })) : []));
+    expect(choices.length).toBeGreaterThan(50);
+    for (const { field, option } of choices)
+      for (const text of [option, keyWords(option), keyWords(option).toUpperCase()])
+        expect([text, readAttribute(field, text, '.')]).toEqual([text, { ok: true, value: option }]);
+  });
+  it('that is none of the list is refused with what there is, in words', () => {
+    expect(readAttribute(gearClasses['steel-shackle'].fields.pinKind, 'glued', '.')).toEqual({
+      ok: false,
+      message: '“glued” is not recognised; expected one of: screw pin; bolt, nut and pin.',
+    });
   });
 });
 

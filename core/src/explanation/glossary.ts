@@ -31,7 +31,13 @@ export const glossary: readonly GlossaryEntry[] = [
   {
     id: 'clear',
     word: 'Clear',
-    meaning: 'A verdict: everything that was looked at is within its limits, and nothing was left unlooked at.',
+    meaning:
+      'A verdict: nothing was found against the rig but notes, and no question that matters is open. It promises nothing beyond that.',
+  },
+  {
+    id: 'clear-judged',
+    word: 'Clear, judged',
+    meaning: 'Clear, but the weakest of it rests on a figure that somebody judged by eye.',
   },
   {
     id: 'condition',
@@ -75,7 +81,8 @@ export const glossary: readonly GlossaryEntry[] = [
   {
     id: 'question',
     word: 'Question',
-    meaning: 'Something the program cannot know. Until somebody answers it, the verdict is never Clear.',
+    meaning:
+      'Something the program cannot know. Until somebody answers it, a question about anything graver than a note keeps the verdict from Clear.',
   },
   { id: 'rated-pull', word: 'Rated pull', meaning: 'What a winch gives on the first layer of rope, as marked.' },
   { id: 'redirect', word: 'Redirect', meaning: 'A pulley that turns the line without adding pull at the load.' },
@@ -94,7 +101,7 @@ export const glossary: readonly GlossaryEntry[] = [
     word: 'Stretch rope',
     meaning: 'A rope made to stretch and give its energy back, for a pull with a run-up. Never in a winch rig.',
   },
-  { id: 'verdict', word: 'Verdict', meaning: 'Clear, Watch or Stop: the gravest of all findings, never typed in by anybody.' },
+  { id: 'verdict', word: 'Verdict', meaning: 'Clear, Watch or Stop, by the gravest of all findings. Nobody types it in.' },
   {
     id: 'watch',
     word: 'Watch',
@@ -106,7 +113,7 @@ export const glossary: readonly GlossaryEntry[] = [
     id: 'working-limit',
     word: 'Working limit',
     meaning:
-      'What a piece may carry here and now: the lower of its mark and the team’s factor, less for its condition and for how it is used.',
+      'What a piece may carry here and now: the lower of its marked limit and its breaking strength ÷ the team’s design factor, unless the team goes by marked limits alone; less for its condition and for how it is used.',
   },
   { id: 'wraps', word: 'Wraps to leave', meaning: 'Turns of line that must stay on the drum. They hold the line; its fixing does not.' },
 ];

@@ -10,7 +10,7 @@ const WORDS: { readonly [key: string]: string } = {
   'wire-rope-grips': 'wire rope clips',
   'short-or-blunt-bury': 'short or blunt splice',
   'figure-eight': 'figure-of-eight knot',
-  'other-knot': 'another knot',
+  'other-knot': 'some other knot',
   // How an eye is locked.
   'passed-through': 'line passed through itself',
   'bury-alone': 'by the tapered splice alone',
@@ -48,17 +48,19 @@ const WORDS: { readonly [key: string]: string } = {
   made: 'made for the purpose',
   // How a strap is laid.
   'in-line': 'straight, in line',
-  basket: 'round as a basket',
+  basket: 'round as a basket, both eyes joined',
   choke: 'choked on itself',
   // Knots and rows of the team's tables.
   'ball-or-roller-block': 'block with ball or roller bearing',
   'plain-bush-block': 'block with plain bush',
-  hubs: 'in to the hubs',
-  sills: 'in to the sills',
-  roof: 'in to the roof line',
+  hubs: 'to the hubs',
+  sills: 'to the sills',
+  roof: 'to the roof line',
+  bog: 'bog or clinging clay',
   // Duties.
   'drum-watcher': 'watches the drum',
-  'road-guard': 'guards the road',
+  // States of a plan.
+  archived: 'put away',
 };
 
 /** A key of a closed list as people say it: `makers-assembly` is “as the maker made it up”, `wet-grass` “wet grass”. */

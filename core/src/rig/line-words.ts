@@ -1,4 +1,4 @@
-import type { Body, Line, Rig } from './rig.ts';
+import type { Body, Chain, Line, Rig } from './rig.ts';
 import { bodyOfChain, bodyOfPoint } from './site-geometry.ts';
 
 type Holds = { readonly kind: 'chain'; readonly chainId: string } | { readonly kind: 'joint'; readonly jointId: string };
@@ -62,6 +62,12 @@ function strandOf(rig: Rig, line: Line, index: number): number {
     if (index < before) return strand;
   }
   return line.via.length;
+}
+
+/** The joint in the air that a chain starts from, as people call it. */
+export function jointWords(rig: Rig, { from }: Chain): string {
+  const joint = from.kind === 'joint' ? rig.joints?.find(({ id }) => id === from.jointId) : undefined;
+  return joint?.label ?? 'joint';
 }
 
 function drawnBy(rig: Rig, drive: Exclude<Line['drive'], { readonly kind: 'held' }>): Body | undefined {

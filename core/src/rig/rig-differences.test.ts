@@ -43,7 +43,7 @@ describe('what changed from one version to the next', () => {
     [
       'a strap choked',
       changed(use(strap?.id ?? '', { hitch: 'choke' })),
-      [`${strap?.gearId} as tree strap: laid differently, choked on itself in place of round as a basket`],
+      [`${strap?.gearId} as tree strap: laid differently, choked on itself in place of round as a basket, both eyes joined`],
     ],
     [
       'a point moved',

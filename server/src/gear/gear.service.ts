@@ -12,7 +12,7 @@ import {
   gearFactsOf,
   nothingLeft,
 } from '@wainrope/contract';
-import { canonicalJson, type DecimalMark, isDay, isPartialDate, type Mark, parseMark, type TonUnit } from '@wainrope/core';
+import { canonicalJson, type DecimalMark, isDay, isPartialDate, keyWords, type Mark, parseMark, type TonUnit } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { TeamDatabase, type TeamTransaction } from '../database/team-database.ts';
@@ -80,7 +80,7 @@ export class GearService {
         throw invalid([
           {
             path: 'state',
-            message: `${before.tag} is ${before.state}. Its state changes by an inspection, by quarantine or by retiring it.`,
+            message: `${before.tag} is ${keyWords(before.state)}. Its state changes by an inspection, by quarantine or by retiring it.`,
           },
         ]);
       const lower = turnedBack(before, { ...before, ...input });

@@ -30,7 +30,7 @@ describe('why a saved judgement no longer stands', () => {
     expect(reasons({ ...saved, gear: [...saved.gear].reverse() })).toEqual([]);
   });
   it.each([
-    ['a state', { state: 'quarantined' }, 'SB-02: was in-use, is quarantined.'],
+    ['a state', { state: 'quarantined' }, 'SB-02: was in use, is quarantined.'],
     ['marks', { marks: [] }, 'SB-02: its marks have changed.'],
     ['an inspection', { inspection: { on: '2026-01-14', grade: 'C' } }, 'SB-02: inspected again, grade C.'],
     ['sizes', { attributes: {} }, 'SB-02: its sizes or make-up have changed.'],

@@ -1,4 +1,4 @@
-import { CORE_VERSION, canonicalJson, type GearFacts } from '@wainrope/core';
+import { CORE_VERSION, canonicalJson, type GearFacts, keyWords } from '@wainrope/core';
 
 /** What speaks against a judgement of the pieces that it was made with, a sentence each; a new place, owner or note does not count. */
 export function changesOfPieces(judgedWith: readonly GearFacts[], facts: ReadonlyMap<string, GearFacts>): readonly string[] {
@@ -28,7 +28,7 @@ export function outOfDateReasons(kept: Compared, now: { readonly policyHash: str
 }
 
 function factsChangeWords(before: GearFacts, after: GearFacts): string {
-  if (before.state !== after.state) return `was ${before.state}, is ${after.state}`;
+  if (before.state !== after.state) return `was ${keyWords(before.state)}, is ${keyWords(after.state)}`;
   if (canonicalJson(before.marks) !== canonicalJson(after.marks)) return 'its marks have changed';
   if (canonicalJson(before.inspection) !== canonicalJson(after.inspection))
     return `inspected again, grade ${after.inspection?.grade ?? 'unknown'}`;

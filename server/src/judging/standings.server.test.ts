@@ -60,12 +60,12 @@ describe('what is known of a plan is marked in the act that changes a piece of i
     [
       'quarantine',
       (gearId) => server.http.post(`/api/v1/gear/${gearId}/quarantine`).send({ reason: 'Found under a rock.' }),
-      /was in-use, is quarantined/,
+      /was in use, is quarantined/,
     ],
     [
       'retirement',
       (gearId) => server.http.post(`/api/v1/gear/${gearId}/retire`).send({ reason: 'Cut through.', destroyed: 'Cut into pieces.' }),
-      /was in-use, is retired/,
+      /was in use, is retired/,
     ],
     [
       'a file',
@@ -109,6 +109,20 @@ describe('what is known of a plan is marked in the act that changes a piece of i
     expect(bog?.reason).toEqual(fresh.report.findings[0]);
     expect(bog?.reason?.severity).toBe('stop');
     expect(list.find(({ name }) => name === CLEAR)?.reason).toBeUndefined();
+  });
+
+  it('tells no reason that an earlier core found, since its words are not today’s, and says that the rules have changed', async () => {
+    const { planId, gearId } = await planWithOwnPiece();
+    await changed(gearId, { marks: [{ asWritten: 'MBS 1 t', source: 'label' }] });
+    const { rig, version } = await view(planId);
+    await server.http.put(`/api/v1/plans/${planId}`).send({ name: 'Of an earlier core', rig, baseVersion: version }).expect(200);
+    const listed = async () => (await plans()).find((plan) => plan.planId === planId);
+    expect((await listed())?.reason).toMatchObject({ severity: 'stop' });
+    await server.owner.query('alter table plan_version disable trigger user');
+    await server.owner.query("update plan_version set core_version = '1' where plan_id = $1", [planId]);
+    await server.owner.query('alter table plan_version enable trigger user');
+    expect(await listed()).toMatchObject({ verdict: 'stop', outOfDate: ['The rules of this program have changed.'] });
+    expect((await listed())?.reason).toBeUndefined();
   });
 
   it.each([

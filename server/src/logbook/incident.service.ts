@@ -9,6 +9,7 @@ import {
   type IncidentView,
   may,
 } from '@wainrope/contract';
+import { keyWords } from '@wainrope/core';
 import type { Insertable } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
@@ -73,7 +74,7 @@ export class IncidentService {
         action: input.corrects === undefined ? 'recorded an incident' : 'corrected an incident record',
         kind: 'incident',
         id: input.incidentId,
-        name: `${input.kind} on ${input.on}`,
+        name: `${keyWords(input.kind)} on ${input.on}`,
         after: { kind: input.kind, on: input.on, pieces: pieces.map(({ tag }) => tag).join(', ') },
         note: input.words.slice(0, 500),
       });
@@ -91,7 +92,7 @@ export class IncidentService {
         action: 'said what is changed because of',
         kind: 'incident',
         id: incidentId,
-        name: `${kind} on ${on}`,
+        name: `${keyWords(kind)} on ${on}`,
         note: input.words.slice(0, 500),
       });
       return this.found(trx, incidentId);

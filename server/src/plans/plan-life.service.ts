@@ -15,6 +15,7 @@ import {
   type Finding,
   gearIdsOf,
   isAnsweredBy,
+  keyWords,
   type Report,
   type Rig,
   readCase,
@@ -200,7 +201,9 @@ interface Readied {
 
 function refuseTurn(plan: StoredPlan, state: PlanState): void {
   if (!NEXT[plan.state].includes(state))
-    throw invalid([{ path: 'state', message: `A plan that is ${plan.state} cannot become ${state}; take it back to draft first.` }]);
+    throw invalid([
+      { path: 'state', message: `A plan that is ${keyWords(plan.state)} cannot become ${keyWords(state)}; take it back to draft first.` },
+    ]);
 }
 
 /** A finding in words, where somebody may answer for it. */

@@ -1,5 +1,5 @@
 import type { PlanSummary } from '@wainrope/contract';
-import type { Finding } from '@wainrope/core';
+import { CORE_VERSION, type Finding } from '@wainrope/core';
 import { given } from '../database/rows.ts';
 import { outOfDateReasons } from '../judging/out-of-date.ts';
 import type { Standing } from '../judging/standing.repository.ts';
@@ -24,7 +24,8 @@ export function summary(
     verdict: known.verdict,
     outOfDate: outOfDateReasons({ ...known, policyHash: plan.policy_hash, coreVersion: plan.core_version }, now),
     ...given('weakest', known.weakest),
-    ...given('reason', known.reason),
+    // A finding is put into words by the core that made it: what an earlier one found is not said in today's.
+    ...(plan.core_version === CORE_VERSION && given('reason', known.reason)),
   };
 }
 

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { problemOf, useAcceptBundleMutation } from '../api/wainrope-api.ts';
 import { Chosen } from '../fields/Chosen.tsx';
+import { named } from '../fields/named.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -81,8 +82,7 @@ export function BringTeam({ token }: { readonly token: string }) {
             control={control}
             name="personId"
             label="You are"
-            options={read.coordinators.map(({ personId }) => personId)}
-            words={(id) => read.coordinators.find(({ personId }) => personId === id)?.name ?? 'Choose …'}
+            {...named(read.coordinators.map(({ personId, name }) => [personId, name]))}
             fault={faults.personId}
           />
           <AccountFields login={register('login')} password={register('password')} faults={faults} />

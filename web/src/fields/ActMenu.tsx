@@ -1,6 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
+import { OPENED, ROW } from './choice-look.ts';
 
 interface ActMenuProps<T extends string> {
   /** Read out in place of the words on the button. */
@@ -31,18 +32,10 @@ export function ActMenu<T extends string>({ label, shown, acts, words, choose, c
         <span className="min-w-0 truncate">{shown}</span>
         <ChevronDown size={18} className="shrink-0 text-quiet" aria-hidden />
       </MenuButton>
-      <MenuItems
-        modal={false}
-        anchor="bottom start"
-        className="z-40 max-h-80 min-w-max overflow-y-auto border border-quiet bg-sheet text-[15px] shadow-lg"
-      >
+      <MenuItems modal={false} anchor="bottom start" className={`${OPENED} min-w-max text-[15px]`}>
         {acts.map((act) => (
           <MenuItem key={act}>
-            <button
-              type="button"
-              className="flex min-h-11 w-full items-center px-3 text-left data-focus:bg-paper"
-              onClick={() => take(act)}
-            >
+            <button type="button" className={`${ROW} w-full text-left`} onClick={() => take(act)}>
               {words(act)}
             </button>
           </MenuItem>

@@ -3,7 +3,7 @@ import { ListChoice } from './ListChoice.tsx';
 import { SearchChoice } from './SearchChoice.tsx';
 
 /** As many as one takes in at a glance; of more, one is found by typing. */
-const AT_A_GLANCE = 8;
+const AT_A_GLANCE = 7;
 
 /** One of several: a list of a few, a list to search where there are many. */
 export function Choice<T extends string>(props: ChoiceProps<T>) {

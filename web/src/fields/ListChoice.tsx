@@ -1,5 +1,6 @@
 import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
+import { OPENED, ROW } from './choice-look.ts';
 import type { ChoiceProps } from './choice-props.ts';
 
 /** One of a few, all of them in view. */
@@ -9,13 +10,7 @@ export function ListChoice<T extends string>(props: ChoiceProps<T>) {
   return (
     <Field className="block" disabled={disabled}>
       <Label className={labelIsHidden ? 'sr-only' : ''}>{label}</Label>
-      <Listbox
-        value={value}
-        onChange={(wanted: string) => {
-          const option = options.find((entry) => entry === wanted);
-          if (option !== undefined) onChange(option);
-        }}
-      >
+      <Listbox value={chosen ?? null} onChange={(wanted: T | null) => wanted !== null && onChange(wanted)}>
         <ListboxButton
           aria-invalid={fault !== undefined}
           className="flex min-h-[38px] w-full items-center gap-2 border border-quiet bg-sheet px-2 text-left pointer-coarse:min-h-11 aria-invalid:border-rust data-disabled:text-quiet"
@@ -23,18 +18,9 @@ export function ListChoice<T extends string>(props: ChoiceProps<T>) {
           <span className="mr-auto min-w-0 truncate">{chosen === undefined ? (props.placeholder ?? 'Choose …') : words(chosen)}</span>
           <ChevronDown size={18} className="shrink-0" aria-hidden />
         </ListboxButton>
-        <ListboxOptions
-          modal={false}
-          anchor="bottom start"
-          className="z-40 max-h-72 w-(--button-width) min-w-max overflow-y-auto border border-quiet bg-sheet shadow-lg"
-        >
+        <ListboxOptions modal={false} anchor="bottom start" className={`${OPENED} w-(--button-width) min-w-max`}>
           {options.map((option) => (
-            <ListboxOption
-              key={option}
-              value={option}
-              disabled={isOff?.(option) ?? false}
-              className="flex min-h-11 cursor-pointer items-center px-2 data-disabled:text-quiet data-disabled:line-through data-focus:bg-paper data-selected:font-semibold"
-            >
+            <ListboxOption key={option} value={option} disabled={isOff?.(option) ?? false} className={ROW}>
               {words(option)}
             </ListboxOption>
           ))}

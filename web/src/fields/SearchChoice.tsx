@@ -1,6 +1,7 @@
 import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions, Field, Label } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
+import { OPENED, ROW } from './choice-look.ts';
 import type { ChoiceProps } from './choice-props.ts';
 
 const holds = (words: string, typed: string): boolean =>
@@ -14,21 +15,14 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
   const { label, labelIsHidden = false, value, options, words, onChange, isOff, disabled = false, fault } = props;
   const [typed, setTyped] = useState('');
   const shown = options.filter((option) => holds(words(option), typed));
-  const chosenOf = (wanted: string | null) => options.find((option) => option === wanted);
-  const wordsOf = (wanted: string | null): string => {
-    const chosen = chosenOf(wanted);
-    return chosen === undefined ? '' : words(chosen);
-  };
+  const chosen = options.find((option) => option === value);
   return (
     <Field className="block" disabled={disabled}>
       <Label className={labelIsHidden ? 'sr-only' : ''}>{label}</Label>
-      <Combobox<string>
+      <Combobox<T | null>
         immediate
-        value={value}
-        onChange={(wanted) => {
-          const chosen = chosenOf(wanted);
-          if (chosen !== undefined) onChange(chosen);
-        }}
+        value={chosen ?? null}
+        onChange={(wanted) => wanted !== null && onChange(wanted)}
         onClose={() => setTyped('')}
       >
         <span className="relative block">
@@ -36,7 +30,7 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
             className="w-full pr-11! placeholder:text-quiet"
             autoComplete="off"
             aria-invalid={fault !== undefined}
-            displayValue={wordsOf}
+            displayValue={(wanted: T | null) => (wanted === null ? '' : words(wanted))}
             placeholder={props.placeholder ?? 'Choose …'}
             onFocus={(event) => event.target.select()}
             onClick={(event) => event.currentTarget.select()}
@@ -49,18 +43,9 @@ export function SearchChoice<T extends string>(props: ChoiceProps<T>) {
             <ChevronDown size={18} aria-hidden />
           </ComboboxButton>
         </span>
-        <ComboboxOptions
-          modal={false}
-          anchor="bottom start"
-          className="z-40 max-h-72 w-(--input-width) min-w-56 overflow-y-auto border border-quiet bg-sheet shadow-lg empty:invisible"
-        >
+        <ComboboxOptions modal={false} anchor="bottom start" className={`${OPENED} w-(--input-width) min-w-56 empty:invisible`}>
           {shown.map((option) => (
-            <ComboboxOption
-              key={option}
-              value={option}
-              disabled={isOff?.(option) ?? false}
-              className="flex min-h-11 cursor-pointer items-center px-2 data-disabled:text-quiet data-disabled:line-through data-focus:bg-paper data-selected:font-semibold"
-            >
+            <ComboboxOption key={option} value={option} disabled={isOff?.(option) ?? false} className={ROW}>
               {words(option)}
             </ComboboxOption>
           ))}

@@ -4,6 +4,7 @@ import { type Control, type UseFormRegister, useForm, useWatch } from 'react-hoo
 import { Link, useParams } from 'react-router';
 import { useGetGearQuery } from '../api/wainrope-api.ts';
 import { Chosen } from '../fields/Chosen.tsx';
+import { named } from '../fields/named.ts';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
@@ -135,8 +136,8 @@ const PLAIN_FIELDS: { readonly [F in PlainField]: { readonly label: string; read
 const plainFields = Object.keys(PLAIN_FIELDS) as readonly PlainField[];
 
 function WhereaboutsFields({ register, control, faults, team, existing }: WhereaboutsProps) {
-  const kits = new Map((team?.kits ?? []).map(({ kitId, name }) => [kitId, name]));
-  const vehicles = new Map((team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name]));
+  const kits = (team?.kits ?? []).map(({ kitId, name }) => [kitId, name] as const);
+  const vehicles = (team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name] as const);
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-2 gap-3">
@@ -152,22 +153,8 @@ function WhereaboutsFields({ register, control, faults, team, existing }: Wherea
         <Labelled label="Overloads since inspection" fault={faults.overloadsSinceInspection}>
           <input {...register('overloadsSinceInspection')} inputMode="numeric" />
         </Labelled>
-        <Chosen
-          control={control}
-          name="kitId"
-          label="Kit"
-          options={['', ...kits.keys()]}
-          words={(id) => kits.get(id) ?? 'in no kit'}
-          fault={faults.kitId}
-        />
-        <Chosen
-          control={control}
-          name="vehicleId"
-          label="On vehicle"
-          options={['', ...vehicles.keys()]}
-          words={(id) => vehicles.get(id) ?? 'no vehicle'}
-          fault={faults.vehicleId}
-        />
+        <Chosen control={control} name="kitId" label="Kit" {...named(kits, 'in no kit')} fault={faults.kitId} />
+        <Chosen control={control} name="vehicleId" label="On vehicle" {...named(vehicles, 'no vehicle')} fault={faults.vehicleId} />
         {plainFields.map((key) => (
           <Labelled key={key} label={PLAIN_FIELDS[key].label} fault={faults[key]}>
             {PLAIN_FIELDS[key].type === 'partial' ? (

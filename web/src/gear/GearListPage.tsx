@@ -4,6 +4,7 @@ import { type KeyboardEvent, type RefObject, useDeferredValue, useEffect, useMem
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { named } from '../fields/named.ts';
 import { GearTabs } from '../register/GearTabs.tsx';
 import { stateWords } from '../register/gear-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
@@ -175,15 +176,5 @@ interface FilterByProps {
 
 /** All, or one of what there is. */
 function FilterBy({ label, value, options, onChange }: FilterByProps) {
-  const words = new Map(options);
-  return (
-    <Choice
-      label={label}
-      labelIsHidden
-      value={value}
-      options={['', ...words.keys()]}
-      words={(key) => words.get(key) ?? `${label}: all`}
-      onChange={onChange}
-    />
-  );
+  return <Choice label={label} labelIsHidden value={value} {...named(options, `${label}: all`)} onChange={onChange} />;
 }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { type UseFormReturn, useFieldArray, useForm } from 'react-hook-form';
 import { problemOf, useChangeKitMutation } from '../api/wainrope-api.ts';
 import { Chosen } from '../fields/Chosen.tsx';
+import { named } from '../fields/named.ts';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -134,7 +135,7 @@ interface PartProps {
 
 function KitFields({ form: { register, control }, fault }: PartProps & { readonly fault: string | undefined }) {
   const { team } = useTeam();
-  const vehicles = new Map((team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name]));
+  const vehicles = (team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name] as const);
   return (
     <div className="grid gap-3 sm:grid-cols-4">
       <Labelled label="Name" fault={fault}>
@@ -147,13 +148,7 @@ function KitFields({ form: { register, control }, fault }: PartProps & { readonl
         options={['', ...terrains]}
         words={(entry) => (entry === '' ? 'any' : terrainWords[entry])}
       />
-      <Chosen
-        control={control}
-        name="vehicleId"
-        label="Travels on"
-        options={['', ...vehicles.keys()]}
-        words={(id) => vehicles.get(id) ?? 'no vehicle'}
-      />
+      <Chosen control={control} name="vehicleId" label="Travels on" {...named(vehicles, 'no vehicle')} />
       <Labelled label="Note">
         <input {...register('note')} />
       </Labelled>

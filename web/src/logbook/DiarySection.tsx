@@ -10,7 +10,7 @@ import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { diaryWords, entryWords, spoolWords } from './diary-words.ts';
+import { diaryWords, entryWords } from './diary-words.ts';
 import { FurtherBack } from './FurtherBack.tsx';
 import { readForce } from './read-force.ts';
 import { readMetres } from './read-metres.ts';
@@ -166,7 +166,7 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
             <select value={typed.spoolState} onChange={(event) => set({ spoolState: event.target.value })}>
               {spoolStates.map((state) => (
                 <option key={state} value={state}>
-                  {spoolWords[state]}
+                  {keyWords(state)}
                 </option>
               ))}
             </select>

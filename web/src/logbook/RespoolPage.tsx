@@ -3,6 +3,7 @@ import {
   DEGREE,
   type Drum,
   gearClasses,
+  keyWords,
   length,
   mass,
   type Policy,
@@ -17,7 +18,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useAddDiaryEntryMutation, useListVehiclesQuery } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
-import { surfaceWords } from '../fields/situation-words.ts';
+import { named } from '../fields/named.ts';
 import { useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
@@ -56,8 +57,6 @@ interface CoachProps {
   readonly lines: readonly GearView[];
 }
 
-const pieceWords = (piece: GearView | undefined): string => (piece ? `${piece.tag} ${piece.name}` : 'none in the register');
-
 function Coach({ winch, team, policy, lines }: CoachProps) {
   const [lineId, setLineId] = useState<string>();
   const [helper, setHelper] = useState<HelperValues>({ massKg: 2500, slopeDeg: 0, surface: 'grass', brakePercent: 0 });
@@ -85,9 +84,9 @@ function Coach({ winch, team, policy, lines }: CoachProps) {
       <Choice
         label="The line"
         value={line?.gearId ?? ''}
-        options={lines.map(({ gearId }) => gearId)}
-        words={(id) => pieceWords(lines.find(({ gearId }) => gearId === id))}
+        {...named(lines.map(({ gearId, tag, name }) => [gearId, `${tag} ${name}`]))}
         onChange={setLineId}
+        {...(lines.length === 0 && { placeholder: 'none in the register' })}
       />
       <Helper typed={helper} set={(change) => setHelper({ ...helper, ...change })} advice={advice} />
       <Layers drum={drum} wraps={wrapsOf(winch, line, policy)} done={done} setDone={setDone} />
@@ -138,7 +137,7 @@ function Helper({ typed, set, advice }: HelperProps) {
           <select value={typed.surface} onChange={(event) => set({ surface: event.target.value as Surface })}>
             {surfaces.map((surface) => (
               <option key={surface} value={surface}>
-                {surfaceWords[surface]}
+                {keyWords(surface)}
               </option>
             ))}
           </select>

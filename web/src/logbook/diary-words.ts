@@ -11,8 +11,6 @@ export const diaryWords: { readonly [K in DiaryKind]: string } = {
   stretched: 'Stretched under tension',
 };
 
-export const spoolWords = { 'under-tension': 'under tension', slack: 'slack', stacked: 'stacked to a side' } as const;
-
 /** What was done, with its figures. */
 export function entryWords(
   entry: Pick<DiaryEntry, 'kind' | 'spoolState' | 'tensionN' | 'metres' | 'cutAt' | 'endTermination' | 'eyeLock'>,
@@ -21,13 +19,13 @@ export function entryWords(
   const under = tensionN === undefined ? rich`` : rich` at ${force(tensionN)}`;
   switch (kind) {
     case 'spooled':
-      return rich`Spooled ${spoolState ? spoolWords[spoolState] : ''}${under}`;
+      return rich`Spooled ${spoolState ? keyWords(spoolState) : ''}${under}`;
     case 'ran':
       return rich`The line ran ${length(metres)}`;
     case 'cut-back':
       return rich`${length(metres)} cut off at the ${cutAt ?? 'end'}`;
     case 'spliced':
-      return rich`New end: ${endTermination ? keyWords(endTermination) : 'not said'}${eyeLock ? `, eye ${keyWords(eyeLock)}` : ''}`;
+      return rich`New end: ${endTermination ? keyWords(endTermination) : 'not said'}${eyeLock ? `; its eye: ${keyWords(eyeLock)}` : ''}`;
     case 'stretched':
       return rich`Stretched under tension${under}`;
     default:

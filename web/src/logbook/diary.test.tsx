@@ -38,7 +38,7 @@ describe('an entry of a diary, in words', () => {
     [entry({ kind: 'cut-back', metres: 1.5, cutAt: 'hook' }), '1.5 m cut off at the hook'],
     [
       entry({ kind: 'spliced', endTermination: 'long-tapered-bury', eyeLock: 'locked-splice' }),
-      'New end: long tapered splice, eye locked splice',
+      'New end: long tapered splice; its eye: locked splice',
     ],
     [entry({ kind: 'covered' }), 'Cover on'],
   ])('%j', (each, words) => expect(write(entryWords(each), 'kN')).toBe(words));

@@ -1,8 +1,8 @@
 import type { DiaryKind, IncidentKind, InspectionKind, LifeEvent, LifeKind } from '@wainrope/contract';
-import { type ExposureKind, force, type GearState, percent, type RichText, rich } from '@wainrope/core';
+import { type ExposureKind, force, type GearState, keyWords, percent, type RichText, rich } from '@wainrope/core';
 import { exposureWords, kindWords } from '../register/care-words.ts';
 import { stateWords } from '../register/gear-words.ts';
-import { diaryWords, spoolWords } from './diary-words.ts';
+import { diaryWords } from './diary-words.ts';
 import { incidentWords } from './incidents/incident-words.ts';
 
 /** What a kind of event is called where its events are chosen. */
@@ -24,7 +24,7 @@ const titles: { readonly [K in LifeKind]: (event: LifeEvent) => RichText } = {
       ? rich`Loaded to ${force(happenedN)}, no limit known`
       : rich`Loaded to ${force(happenedN)}, ${percent(happenedN / wllN)} of ${force(wllN)}`,
   met: ({ what }) => rich`${exposureWords[what as ExposureKind | 'washed'] ?? what}`,
-  done: ({ what, spoolState }) => rich`${diaryWords[what as DiaryKind] ?? what}${spoolState ? ` ${spoolWords[spoolState]}` : ''}`,
+  done: ({ what, spoolState }) => rich`${diaryWords[what as DiaryKind] ?? what}${spoolState ? ` ${keyWords(spoolState)}` : ''}`,
   state: ({ what }) => rich`${stateWords[what as GearState] ?? what}`,
   incident: ({ what }) => rich`${incidentWords[what as IncidentKind] ?? what}`,
   out: ({ what, until }) => rich`With ${what}${until ? ` until ${until}` : ', not back yet'}`,

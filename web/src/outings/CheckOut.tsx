@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { problemOf, useCheckOutMutation, useListPeopleQuery } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { named } from '../fields/named.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -102,11 +103,10 @@ interface HolderProps {
 function Holder({ form, set, faults }: HolderProps) {
   const { team } = useRegister();
   const { data: people } = useListPeopleQuery();
-  const names = new Map(
+  const names =
     form.holderKind === 'person'
-      ? people?.items.filter(({ left }) => !left).map(({ personId, name }) => [personId, name])
-      : team?.vehicles.map(({ vehicleId, name }) => [vehicleId, name]),
-  );
+      ? (people?.items ?? []).filter(({ left }) => !left).map(({ personId, name }) => [personId, name] as const)
+      : (team?.vehicles ?? []).map(({ vehicleId, name }) => [vehicleId, name] as const);
   return (
     <>
       <Choice
@@ -124,8 +124,7 @@ function Holder({ form, set, faults }: HolderProps) {
         <Choice
           label={form.holderKind === 'person' ? 'Which person' : 'Which vehicle'}
           value={form.holderId}
-          options={[...names.keys()]}
-          words={(id) => names.get(id) ?? 'Choose …'}
+          {...named(names)}
           onChange={(holderId) => set({ holderId })}
           fault={faults.holderId}
         />

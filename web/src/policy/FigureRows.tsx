@@ -1,6 +1,6 @@
-import { type AdoptedFigure, isFigureOf, type Policy, percent } from '@wainrope/core';
+import { type AdoptedFigure, isFigureOf, keyWords, type Policy, percent } from '@wainrope/core';
 import { Link } from 'react-router';
-import { depthWords, surfaceWords } from '../fields/situation-words.ts';
+import { depthWords } from '../fields/situation-words.ts';
 import { useFigures } from '../shell/use-figures.ts';
 
 interface FigureRowsProps {
@@ -44,7 +44,7 @@ function FigureRow({ figure: of, remove }: { readonly figure: AdoptedFigure; rea
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1.5">
       <span>
-        {machine}, {surfaceWords[surface]}, {depthWords[depth]}
+        {machine}, {keyWords(surface)}, {depthWords(depth)}
       </span>
       <strong className="font-mono">{figure(percent(share))} of its weight</strong>
       <span className="text-quiet">

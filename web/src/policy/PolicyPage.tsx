@@ -14,6 +14,13 @@ import { type PolicyLeaf, policyLeaves, typedLeaf, withLeaf } from './policy-lea
 import { changeWords, groupWords, leafWords } from './policy-words.ts';
 import { SaveBar } from './SaveBar.tsx';
 import { SeverityRows } from './SeverityRows.tsx';
+import { SCHOOL_WHY } from './school-words.ts';
+
+/** What is said beside a figure: why its school is chosen, or its source where that is not the one said above the table. */
+function saidBeside({ path, source }: PolicyLeaf, above: string | undefined): string | undefined {
+  if (source === undefined) return SCHOOL_WHY[path] ?? (above && 'no source stated');
+  return source === above ? undefined : source;
+}
 
 /** The team's tables and schools: what is in force, how it differs from the careful reading, and what a change would do. */
 export function PolicyPage() {
@@ -132,26 +139,26 @@ interface GroupsProps {
 function Groups({ draft, search, filling, editable, unread, changed }: GroupsProps) {
   const leaves = policyLeaves(draft);
   const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
-  const groups = Object.keys(groupWords).map((group) => ({
-    group,
-    leaves: leaves.filter(({ path }) => path.split('.')[0] === group && fits(path, search)),
-  }));
+  const groups = Object.keys(groupWords).map((group) => {
+    const table = leaves.filter(({ path }) => path.split('.')[0] === group);
+    return { group, leaves: table.filter(({ path }) => fits(path, search)), source: commonSource(table) };
+  });
   return (
     <>
       {groups
         .filter((entry) => entry.leaves.length > 0)
-        .map(({ group, leaves: shown }) => (
+        .map(({ group, leaves: shown, source }) => (
           <section key={group} aria-label={groupWords[group]?.title} className="pt-4">
             <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
             <p className="pt-1.5 text-quiet">
               {groupWords[group]?.why}
-              {commonSource(shown) && ` Where nothing else is said: ${commonSource(shown)}.`}
+              {source && ` Where a figure says nothing else: ${source}.`}
             </p>
             {shown.map((leaf) => (
               <PolicyRow
                 key={`${leaf.path}${filling}`}
                 leaf={leaf}
-                source={leaf.source === commonSource(shown) ? undefined : leaf.source}
+                source={saidBeside(leaf, source)}
                 standard={standard.get(leaf.path) ?? ''}
                 editable={editable}
                 unread={(is) => unread(leaf.path, is)}

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
 import { leafWords } from './policy-words.ts';
-import { SCHOOL_WHY, SCHOOLS } from './school-words.ts';
+import { SCHOOLS } from './school-words.ts';
 
 interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
-  /** Where the figure comes from, where that is not said above the table. */
+  /** Where the figure comes from, or why the school is chosen; nothing where it is said above the table. */
   readonly source: string | undefined;
   /** The careful reading, as it would be typed. */
   readonly standard: string;
@@ -67,7 +67,7 @@ export function PolicyRow({ leaf, source, standard, editable, unread, changed }:
       <span className="text-[15px] text-quiet">
         {fault && <span className="text-rust">{fault} </span>}
         {differs && <strong className="text-amber-ink">careful reading: {said(standard)}. </strong>}
-        {source ?? SCHOOL_WHY[path]}
+        {source}
       </span>
     </div>
   );

@@ -52,6 +52,19 @@ describe('settings', () => {
     expect(document.querySelectorAll('[data-policy]').length).toBeLessThan(20);
   });
 
+  it('say once above a table where its figures come from, beside a figure where it is another or none', async () => {
+    server.answers({ ...asRole('member'), 'GET /api/v1/policy': history() });
+    show(<PolicyPage />);
+    const table = within(await screen.findByRole('region', { name: 'Bends' }));
+    expect(table.getAllByText(/usual trade figure; the maker’s figure wins/)).toHaveLength(1);
+    const words = (path: string) => document.querySelector(`[data-policy="${path}"]`)?.textContent;
+    expect(words('bends.eyeOnTightPin')).not.toContain('trade figure');
+    // This one has no source: it must not pass for one of the table's.
+    expect(words('bends.fullFromWrapDeg')).toContain('no source stated');
+    expect(words('effort.airedDown')).toContain('team standard, judged');
+    expect(words('schools.pinBackOff')).toContain('the maker’s word wins');
+  });
+
   it('say what a change would do before it is put in force, and ask for the reason', async () => {
     const user = await open();
     await type(user, '12');

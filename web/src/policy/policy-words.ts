@@ -1,5 +1,5 @@
 import { figureOfPath, keyWords, useWords } from '@wainrope/core';
-import { depthWords, surfaceWords } from '../fields/situation-words.ts';
+import { depthWords } from '../fields/situation-words.ts';
 import { LEAF_LABELS } from './leaf-labels.ts';
 import { SCHOOL_LABELS } from './school-words.ts';
 
@@ -108,7 +108,7 @@ const spaced = (key: string) =>
 /** A difference by its path, as the page names it: group, then row. */
 export function changeWords(path: string): string {
   const own = figureOfPath(path);
-  if (own) return `The team’s own figure, ${own.machine}, ${surfaceWords[own.surface]}, ${depthWords[own.depth]}`;
+  if (own) return `The team’s own figure, ${own.machine}, ${keyWords(own.surface)}, ${depthWords(own.depth)}`;
   const leaf = path.replace(/\.value$/, '');
   const group = groupWords[leaf.split('.')[0] ?? '']?.title ?? leaf;
   return leaf.includes('.') ? `${group}, ${leafWords(leaf).label}` : group;

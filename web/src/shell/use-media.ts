@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { flushSync } from 'react-dom';
 
 /** Whether a media query holds, followed live. */
@@ -14,27 +14,20 @@ export function useMedia(query: string): boolean {
   return useSyncExternalStore(follow, () => list.matches);
 }
 
-/** Whether a browser is about to print: it says so before it lays the page out on paper, and nothing may come later. */
-let aboutToPrint = false;
-
-function followPrint(changed: () => void): () => void {
-  const to = (now: boolean) => () => {
-    aboutToPrint = now;
-    flushSync(changed);
-  };
-  const [begins, ends] = [to(true), to(false)];
-  window.addEventListener('beforeprint', begins);
-  window.addEventListener('afterprint', ends);
-  return () => {
-    window.removeEventListener('beforeprint', begins);
-    window.removeEventListener('afterprint', ends);
-  };
-}
-
-/** While the page is being printed, or looked at as it will be. */
+/** While the page is being printed, or looked at as it will be. A browser says so before it lays the page out; nothing may come later. */
 export function usePrinting(): boolean {
   const shown = useMedia('print');
-  const about = useSyncExternalStore(followPrint, () => aboutToPrint);
+  const [about, setAbout] = useState(false);
+  useEffect(() => {
+    const begins = () => flushSync(() => setAbout(true));
+    const ends = () => setAbout(false);
+    window.addEventListener('beforeprint', begins);
+    window.addEventListener('afterprint', ends);
+    return () => {
+      window.removeEventListener('beforeprint', begins);
+      window.removeEventListener('afterprint', ends);
+    };
+  }, []);
   return shown || about;
 }
 

@@ -5,6 +5,7 @@ import { roleWords } from '../access/role-words.ts';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddPracticeMutation, useGetPersonQuery, useListPeopleQuery } from '../api/wainrope-api.ts';
 import { Chosen } from '../fields/Chosen.tsx';
+import { named } from '../fields/named.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -107,9 +108,9 @@ function AddPractice({ personId }: { readonly personId: string }) {
     defaultValues: { layout: layoutNames[0] ?? '', on: '', seenBy: '', note: '' },
   });
   const faults = faultsByPath(error && problemOf(error));
-  const witnesses = new Map(
-    (people?.items ?? []).filter((entry) => !entry.left && entry.personId !== personId).map((entry) => [entry.personId, entry.name]),
-  );
+  const witnesses = (people?.items ?? [])
+    .filter((entry) => !entry.left && entry.personId !== personId)
+    .map((entry) => [entry.personId, entry.name] as const);
   const submit = handleSubmit(async ({ note, ...values }) => {
     const practice = { ...values, practiceId: crypto.randomUUID(), ...(note && { note }) };
     const answer = await add({ personId, practiceCreate: practice });
@@ -121,14 +122,7 @@ function AddPractice({ personId }: { readonly personId: string }) {
       <Labelled label="On" fault={faults.on}>
         <input type="date" {...register('on')} />
       </Labelled>
-      <Chosen
-        control={control}
-        name="seenBy"
-        label="Seen by"
-        options={[...witnesses.keys()]}
-        words={(id) => witnesses.get(id) ?? 'Choose …'}
-        fault={faults.seenBy}
-      />
+      <Chosen control={control} name="seenBy" label="Seen by" {...named(witnesses)} fault={faults.seenBy} />
       <Labelled label="Note">
         <input {...register('note')} />
       </Labelled>

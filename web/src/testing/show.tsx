@@ -13,13 +13,17 @@ interface Shown {
 }
 
 /** A page at an address, with the real store and client under it. Where it leads on is told by `leadsTo`. */
-export function show(page: ReactNode, { address = '/', path = '*' }: Shown = {}) {
+export const show = (page: ReactNode, { address = '/', path = '*' }: Shown = {}) =>
+  showRoutes(<Route path={path} element={page} />, address);
+
+/** Pages at their addresses, opened at one of them. */
+export function showRoutes(routes: ReactNode, address: string) {
   const user = userEvent.setup();
   render(
     <Provider store={store}>
       <MemoryRouter initialEntries={[address]}>
         <Routes>
-          <Route path={path} element={page} />
+          {routes}
           <Route path="*" element={null} />
         </Routes>
         <Where />

@@ -141,7 +141,7 @@ describe('a reading that is typed at the bench', () => {
   it('is asked about where it is farther from its trend than its readings lie apart', () => {
     // 19 mm is to be expected, and so is what two readings differ by.
     expect(ask(0.0187, straight)).toBeUndefined();
-    expect(ask(0.0185, straight)).toContain('about 19 mm was to be expected');
+    expect(ask(0.0185, straight)).toContain('about 19 mm was expected');
     // Readings that scatter by more than that leave a range.
     const uneven = series([
       [0, 0.02],
@@ -150,7 +150,7 @@ describe('a reading that is typed at the bench', () => {
       [60, 0.0193],
       [80, 0.0193],
     ]);
-    expect(ask(0.015, uneven)).toMatch(/between 18\.\d+ mm and 19\.\d mm was to be expected/);
+    expect(ask(0.015, uneven)).toMatch(/between 18\.\d+ mm and 19\.\d mm was expected/);
   });
   it('is asked nothing where earlier readings are not known here', () => {
     expect(ask(0.0185, undefined)).toBeUndefined();

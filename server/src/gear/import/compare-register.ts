@@ -8,7 +8,7 @@ import {
   saidIn,
   type UntaggedRow,
 } from '@wainrope/contract';
-import { basisWords, canonicalJson, force, formatFigure, type Mark } from '@wainrope/core';
+import { basisWords, canonicalJson, force, formatFigure, keyWords, type Mark } from '@wainrope/core';
 import type { Whereabouts } from '../../team/team.repository.ts';
 import type { Tell } from '../../threads/in-thread.ts';
 import { type Packed, unpack } from '../../threads/packed.ts';
@@ -144,7 +144,7 @@ function mergedWith(row: RegisterRow, { cells, guessed }: ReadLine, { byTag, whe
   const sure = guessed && guessed !== old.kind ? { ...row, kind: old.kind, attributes: old.attributes } : row;
   const merged = mergeRegisterRow(old, sure, cells);
   if (merged.state !== old.state) {
-    const message = `${merged.tag} is ${old.state} in the register. Its state changes by an inspection, by quarantine or by retiring it; empty this cell to leave it.`;
+    const message = `${merged.tag} is ${keyWords(old.state)} in the register. Its state changes by an inspection, by quarantine or by retiring it; empty this cell to leave it.`;
     return { faults: [{ column: 'state', message }] };
   }
   const inspectionIsNew = merged.inspection !== undefined && canonicalJson(old.inspection) !== canonicalJson(merged.inspection);

@@ -1,9 +1,9 @@
 import type { OwnFigureView } from '@wainrope/contract';
-import { isFigureOf, percent } from '@wainrope/core';
+import { isFigureOf, keyWords, percent } from '@wainrope/core';
 import { useState } from 'react';
 import { useMay } from '../../access/use-session.ts';
 import { useListOwnFiguresQuery } from '../../api/wainrope-api.ts';
-import { depthWords, surfaceWords } from '../../fields/situation-words.ts';
+import { depthWords } from '../../fields/situation-words.ts';
 import { useTeam } from '../../register/use-register.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
@@ -41,7 +41,7 @@ function OwnFigure({ of }: { readonly of: OwnFigureView }) {
   return (
     <li className="grid gap-x-4 border-b border-rule py-1.5 sm:grid-cols-[1.2fr_1fr_1.4fr]">
       <span>
-        {machine}, {surfaceWords[surface]}, {depthWords[depth]}
+        {machine}, {keyWords(surface)}, {depthWords(depth)}
       </span>
       <span>
         {pulls} {pulls === 1 ? 'pull' : 'pulls'}, the last on {lastOn}
