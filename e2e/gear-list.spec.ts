@@ -33,7 +33,7 @@ test('a gear list comes in as it is kept: what is open is asked once, a slip men
   await expect(page.getByText('5 new, 0 changed')).toBeVisible();
   await page.goto('/gear?q=NX-2');
   await page.getByRole('link', { name: /NX-2/ }).click();
-  await expect(page.getByText('2019-03')).toBeVisible();
+  await expect(page.getByText('Mar 2019')).toBeVisible();
   await expect(page.getByText('Line extension').first()).toBeVisible();
   // The word is remembered: nobody is asked again.
   await page.goto('/gear/import');

@@ -1,39 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
-import { type APIRequestContext, expect, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { routesOf } from './routes.ts';
 import { signInAs, test } from './signed-in.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-
-/** Ids of the demo to open a page of each kind. */
-async function routesOf(request: APIRequestContext): Promise<readonly string[]> {
-  const items = async (path: string): Promise<readonly { readonly [key: string]: string }[]> =>
-    (await (await request.get(`/api/v1${path}`)).json()).items;
-  const [plans, gear, kits, people, outings, incidents] = await Promise.all(
-    ['/plans', '/gear', '/kits', '/people', '/outings', '/incidents'].map(items),
-  );
-  const bog = plans?.find(({ name }) => name?.startsWith('Bog'))?.planId;
-  const shackle = gear?.find(({ tag }) => tag === 'SH-01')?.gearId;
-  return [
-    ...['/', '/gear', `/gear/${shackle}`, '/gear/new', '/gear/import', '/kits', `/kits/${kits?.[0]?.kitId}`],
-    ...['/outings', `/outings/${outings?.[0]?.outingId}`, '/vehicles', '/inspect', '/due', '/defects', '/plans', '/plans/new'],
-    ...['findings', 'pull', 'outline', 'site', 'pieces', 'figures', 'record'].map((tab) => `/plans/${bog}?show=${tab}`),
-    ...['/log', `/log/incidents/${incidents?.[0]?.incidentId}`, '/log/incidents/new', '/log/season'],
-    ...[
-      '/people',
-      `/people/${people?.[0]?.personId}`,
-      '/settings',
-      '/sheets',
-      '/trail',
-      '/team-file',
-      '/device',
-      '/words',
-      '/account',
-      '/nowhere',
-    ],
-  ];
-}
 
 /** What is touched and is less than 44 px high or wide, links within a sentence excepted; and what lies under another control's reach. */
 const hardToTouch = (page: Page): Promise<readonly string[]> =>

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { figuresOf } from '../judgement/explain/explain-figure.ts';
+import { judgedCase } from '../judgement/judge.ts';
 import { layouts } from '../testing/layouts.ts';
-import { legCalled, legWords, lineWords } from './line-words.ts';
+import { chainWords, legCalled, legWords, lineWords, pointWords } from './line-words.ts';
 import type { Rig } from './rig.ts';
 
 function rigOf(file: string): Rig {
@@ -59,6 +61,38 @@ describe('the name of a line', () => {
       const rig = rigOf(file);
       const renamed = { ...rig, lines: rig.lines.map((line, no) => ({ ...line, id: `zz-${no}` })) };
       for (const { id } of renamed.lines) expect(lineWords(renamed, id)).not.toContain('zz');
+    }
+  });
+});
+
+describe('the name of a point and of what hangs on it', () => {
+  it('says whose it is, once, and of a joint its own name', () => {
+    const rig = rigOf('double-line-self-recovery');
+    const vehicle = rig.bodies.find(({ kind }) => kind === 'vehicle');
+    const point = rig.points.find(({ bodyId }) => bodyId === vehicle?.id);
+    if (!vehicle || !point) throw new Error('no vehicle with a point');
+    const called = (label: string) => ({ ...rig, points: rig.points.map((each) => (each.id === point.id ? { ...each, label } : each)) });
+    expect(pointWords(called('Front point, left'), point.id)).toBe(`${vehicle.label}’s front point, left`);
+    expect(pointWords(called(`fairlead of ${vehicle.label}`), point.id)).toBe(`fairlead of ${vehicle.label}`);
+    expect(pointWords(rig, 'gone')).toBe('a point that is missing');
+    const [chain] = rig.chains;
+    if (chain?.from.kind !== 'point') throw new Error('no chain on a point');
+    expect(chainWords(rig, chain.id)).toBe(pointWords(rig, chain.from.pointId));
+    expect(chainWords(rig, 'gone')).toBe('a joint that is missing');
+    const joined: Rig = {
+      ...rig,
+      joints: [{ id: 'ring', label: 'ring in the air' }],
+      chains: [{ ...chain, from: { kind: 'joint', jointId: 'ring' } }],
+    };
+    expect(chainWords(joined, chain.id)).toBe('the ring in the air');
+  });
+  it('shows no id in any figure of any layout', () => {
+    for (const { file, build } of layouts) {
+      const subject = build();
+      if (subject.kind !== 'rig') continue;
+      const ids = [...subject.rig.chains, ...subject.rig.points].map(({ id }) => id).filter((id) => id.includes('-'));
+      const words = figuresOf(judgedCase(subject)).map(({ label }) => label);
+      expect([file, words.filter((label) => ids.some((id) => label.includes(id)))]).toEqual([file, []]);
     }
   });
 });

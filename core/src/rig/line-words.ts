@@ -70,6 +70,22 @@ export function jointWords(rig: Rig, { from }: Chain): string {
   return joint?.label ?? 'joint';
 }
 
+/** A point as people call it, with whose it is: “Badger’s front point, left”, “strap on Larch”. */
+export function pointWords(rig: Rig, pointId: string): string {
+  const point = rig.points.find(({ id }) => id === pointId);
+  const body = bodyOfPoint(rig, pointId)?.label;
+  if (!point) return 'a point that is missing';
+  if (body === undefined || point.label.includes(body)) return point.label;
+  return `${body}’s ${point.label.charAt(0).toLowerCase()}${point.label.slice(1)}`;
+}
+
+/** Where a chain of pieces starts from, as people call it. */
+export function chainWords(rig: Rig, chainId: string): string {
+  const chain = rig.chains.find(({ id }) => id === chainId);
+  if (!chain) return 'a joint that is missing';
+  return chain.from.kind === 'point' ? pointWords(rig, chain.from.pointId) : `the ${jointWords(rig, chain)}`;
+}
+
 function drawnBy(rig: Rig, drive: Exclude<Line['drive'], { readonly kind: 'held' }>): Body | undefined {
   return drive.kind === 'tow' ? heldBy(rig, { kind: 'chain', chainId: drive.chainId }) : bodyOfPoint(rig, drive.pointId);
 }

@@ -119,7 +119,7 @@ describe('an inspection', () => {
     await keeper.post('/api/v1/inspections').send(inspection(used.gearId, failing)).expect(201);
     expect((await gearOf(used.gearId)).state).toBe('quarantined');
     const { body: now } = await server.http.get(`/api/v1/plans/${plan}`).expect(200);
-    expect(now.fresh.outOfDate).toEqual([`${used.tag}: was in-use, is quarantined.`]);
+    expect(now.fresh.outOfDate).toEqual([`${used.tag}: was in use, is quarantined.`]);
     expect(now.fresh.report.verdict).toBe('stop');
     const care = await careOf(used.gearId);
     expect(care.defects[0]).toMatchObject({ failed: true, words: 'Edge and face without cuts: fails (a finger wide)' });

@@ -280,7 +280,7 @@ describe('a pull by a plan', () => {
     expect(body.loads.find(({ gearId }: LoadView) => gearId === weak.gearId).overload).toBe('quarantine');
     expect((await pieceOf(weak.gearId)).state).toBe('quarantined');
     const { body: after } = await server.http.get(`/api/v1/plans/${planId}`);
-    expect(after.fresh.outOfDate.join(' ')).toContain(`${weak.tag}: was in-use, is quarantined`);
+    expect(after.fresh.outOfDate.join(' ')).toContain(`${weak.tag}: was in use, is quarantined`);
     expect(after.fresh.report.verdict).toBe('stop');
   });
   it('of another version than the one that stands is refused', async () => {

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useGetCareQuery } from '../api/wainrope-api.ts';
 import { exposureWords, kindWords } from '../register/care-words.ts';
 import { stateWords } from '../register/gear-words.ts';
-import { moment } from '../shell/days.ts';
+import { day, moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { CareActions } from './CareActions.tsx';
 
@@ -66,7 +66,7 @@ function InspectionLine({ entry }: { readonly entry: InspectionListed }) {
   return (
     <li className="flex flex-wrap gap-x-3 border-b border-rule py-1">
       <Link className="underline" to={`/inspections/${entry.inspectionId}`}>
-        {entry.on}
+        {day(entry.on)}
       </Link>
       <span>{kindWords[entry.kind]}</span>
       <strong className={entry.grade === 'D' ? 'text-rust' : ''}>{entry.grade ? `grade ${entry.grade}` : 'fit'}</strong>
@@ -80,7 +80,7 @@ function DefectLine({ entry }: { readonly entry: DefectView }) {
   return (
     <li className={`border-b border-rule py-1 ${entry.closedOn ? 'text-quiet' : ''}`}>
       <strong className={entry.closedOn ? 'font-normal' : entry.failed ? 'text-rust' : 'text-amber-ink'}>{entry.words}</strong>{' '}
-      {entry.closedOn ? `from ${entry.openedOn}, closed ${entry.closedOn}: ${entry.how}` : `open since ${entry.openedOn}`}
+      {entry.closedOn ? `from ${day(entry.openedOn)}, closed ${day(entry.closedOn)}: ${entry.how}` : `open since ${day(entry.openedOn)}`}
     </li>
   );
 }
@@ -88,7 +88,7 @@ function DefectLine({ entry }: { readonly entry: DefectView }) {
 function ExposureLine({ entry }: { readonly entry: ExposureView }) {
   return (
     <li className="border-b border-rule py-1">
-      {exposureWords[entry.kind]} on {entry.on} <span className="text-quiet">{[entry.by, entry.note].filter(Boolean).join(': ')}</span>
+      {exposureWords[entry.kind]} on {day(entry.on)} <span className="text-quiet">{[entry.by, entry.note].filter(Boolean).join(': ')}</span>
     </li>
   );
 }

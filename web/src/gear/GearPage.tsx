@@ -30,6 +30,7 @@ import { LoadSection } from '../logbook/LoadSection.tsx';
 import { useIsBookRead } from '../logbook/use-book.ts';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
+import { day, withDays } from '../shell/days.ts';
 import { Explained } from '../shell/Explained.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -66,11 +67,11 @@ function Sheet({ gear }: { readonly gear: GearView }) {
     ['Batch', gear.batch],
     ['Owner', gear.owner],
     ['Where', [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ')],
-    ['Checked out', gear.away && `with ${gear.away.holder} since ${gear.away.since.slice(0, 10)}`],
-    ['Made', gear.madeOn],
-    ['Bought', gear.boughtOn],
-    ['First used', gear.firstUsedOn],
-    ['Renewed until', gear.renewedUntil],
+    ['Checked out', gear.away && `with ${gear.away.holder} since ${day(gear.away.since.slice(0, 10))}`],
+    ['Made', gear.madeOn && day(gear.madeOn)],
+    ['Bought', gear.boughtOn && day(gear.boughtOn)],
+    ['First used', gear.firstUsedOn && day(gear.firstUsedOn)],
+    ['Renewed until', gear.renewedUntil && day(gear.renewedUntil)],
     ['Overloads since inspection', gear.overloadsSinceInspection > 0 ? String(gear.overloadsSinceInspection) : undefined],
     ['Note', gear.note],
   ];
@@ -197,12 +198,12 @@ function Inspection({ gear, today }: { readonly gear: GearView; readonly today: 
         <p className="flex flex-wrap items-baseline gap-x-3 pt-2">
           <strong className="font-head text-3xl">Grade {inspection.grade}</strong>
           <span>
-            on {inspection.on}
+            on {day(inspection.on)}
             {inspection.by && ` by ${inspection.by}`}
           </span>
           <span className={overdue ? 'font-semibold text-rust' : 'text-quiet'}>
-            {inspection.nextDue ? `${overdue ? 'overdue since' : 'next due'} ${inspection.nextDue}` : 'no next date set'}
-            {inspection.shortenedBy && `, brought forward by ${inspection.shortenedBy}`}
+            {inspection.nextDue ? `${overdue ? 'overdue since' : 'next due'} ${day(inspection.nextDue)}` : 'no next date set'}
+            {inspection.shortenedBy && `, brought forward by ${withDays(inspection.shortenedBy)}`}
           </span>
         </p>
       ) : (

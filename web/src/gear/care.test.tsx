@@ -82,8 +82,8 @@ describe('the care of a piece', () => {
     const section = within(screen.getByRole('region', { name: 'Care' }));
     expect(section.getByText('grade D').className).toContain('text-rust');
     expect(section.getByText('fit')).toBeTruthy();
-    expect(section.getByText(/open since 2025-08-01/)).toBeTruthy();
-    expect(section.getByText(/from 2025-01-01, closed 2025-02-01: Trimmed/)).toBeTruthy();
+    expect(section.getByText(/open since Aug 1, 2025/)).toBeTruthy();
+    expect(section.getByText(/from Jan 1, 2025, closed Feb 1, 2025: Trimmed/)).toBeTruthy();
     expect(section.getByText(/Mirren Sedge: At the shore/)).toBeTruthy();
   });
 

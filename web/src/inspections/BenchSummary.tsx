@@ -5,6 +5,7 @@ import { usePerson } from '../access/use-session.ts';
 import type { BenchDraft, BenchRound } from '../outbox/bench-store.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { day } from '../shell/days.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { backOf } from './back-of.ts';
@@ -54,7 +55,7 @@ export function BenchSummary() {
         </div>
       </div>
       <p className="pt-3 text-lg">
-        {confirmed} of {rows.length} pieces confirmed on {team.today}
+        {confirmed} of {rows.length} pieces confirmed on {day(team.today)}
         {person?.personId === round.personId && ` by ${person.name}`}.{' '}
         {failed > 0 ? (
           <strong className="text-rust">{failed} out of use.</strong>

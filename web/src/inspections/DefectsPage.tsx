@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useCloseDefectMutation, useListDefectsQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { InspectTabs } from './InspectTabs.tsx';
@@ -39,7 +40,7 @@ function DefectRow({ defect }: { readonly defect: DefectView }) {
         <strong className={defect.failed ? 'text-rust' : 'text-amber-ink'}>{defect.words}</strong>
         <span className="ml-auto text-[15px] text-quiet">
           <Link className="underline" to={`/inspections/${defect.inspectionId}`}>
-            {defect.openedOn}, {defect.openedBy}
+            {day(defect.openedOn)}, {defect.openedBy}
           </Link>
         </span>
         {may('inspection.full') && how === undefined && (

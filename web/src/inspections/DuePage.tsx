@@ -2,6 +2,7 @@ import { dueOf, type PieceDue } from '@wainrope/contract';
 import { Link } from 'react-router';
 import { Choice } from '../fields/Choice.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { day, withDays } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useAddress } from '../shell/use-address.ts';
@@ -103,7 +104,7 @@ function Group({ title, entries, urgent }: { readonly title: string; readonly en
             <span>{piece.gear.name}</span>
             <span className="text-quiet">{[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}</span>
             <span className={urgent ? 'font-semibold text-rust' : ''}>
-              {due.on} <span className={due.on ? 'font-normal text-quiet' : ''}>{due.why}</span>
+              {due.on && day(due.on)} <span className={due.on ? 'font-normal text-quiet' : ''}>{withDays(due.why)}</span>
             </span>
             <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
               Inspect

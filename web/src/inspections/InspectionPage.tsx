@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useGetGearQuery, useGetInspectionQuery } from '../api/wainrope-api.ts';
 import { kindWords } from '../register/care-words.ts';
-import { moment } from '../shell/days.ts';
+import { day, moment } from '../shell/days.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -49,7 +49,7 @@ function Record({ view }: { readonly view: InspectionView }) {
         </button>
       </div>
       <p className="pt-3 text-lg">
-        {kindWords[view.kind]}, on {view.on}, by {view.by}.{' '}
+        {kindWords[view.kind]}, on {day(view.on)}, by {view.by}.{' '}
         {view.grade ? (
           <strong>
             Grade {view.grade}
@@ -58,7 +58,7 @@ function Record({ view }: { readonly view: InspectionView }) {
         ) : (
           'Checked and found fit; grade and due day stayed as they were.'
         )}{' '}
-        {view.nextDue && `Next due ${view.nextDue}.`}
+        {view.nextDue && `Next due ${day(view.nextDue)}.`}
       </p>
       {arrivedLate(view) && (
         <p className="pt-1 text-quiet">

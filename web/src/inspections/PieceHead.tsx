@@ -1,6 +1,7 @@
 import type { GearView } from '@wainrope/contract';
 import { gearClasses } from '@wainrope/core';
 import { useListDefectsQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { Tag } from '../shell/Tag.tsx';
 
 /** Which piece is on the bench, and what is known of it. */
@@ -18,7 +19,7 @@ export function PieceHead({ piece }: { readonly piece: GearView }) {
       </div>
       <p className="pt-1 text-quiet">
         {inspection
-          ? `Last: grade ${inspection.grade} on ${inspection.on}${inspection.nextDue ? `, due ${inspection.nextDue}` : ''}.`
+          ? `Last: grade ${inspection.grade} on ${day(inspection.on)}${inspection.nextDue ? `, due ${day(inspection.nextDue)}` : ''}.`
           : 'Never inspected on record.'}
         {inspection?.shortenedBy && ` Brought forward by ${inspection.shortenedBy}.`}
         {piece.overloadsSinceInspection > 0 && (
@@ -30,7 +31,7 @@ export function PieceHead({ piece }: { readonly piece: GearView }) {
         <ul className="mt-2 border-l-4 border-signal bg-amber-wash px-4 py-2">
           {open.map(({ defectId, words, openedOn }) => (
             <li key={defectId}>
-              Open since {openedOn}: {words}
+              Open since {day(openedOn)}: {words}
             </li>
           ))}
         </ul>

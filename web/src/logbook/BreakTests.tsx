@@ -3,6 +3,7 @@ import { type DecimalMark, force } from '@wainrope/core';
 import { type FormEvent, useState } from 'react';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddBreakTestMutation, useListBreakTestsQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
@@ -62,7 +63,7 @@ function Test({ test: { on, loadN, failedFirst, note, by } }: { readonly test: B
   const { figure } = useFigures();
   return (
     <li className="grid gap-x-4 border-b border-rule py-1.5 sm:grid-cols-[7rem_9rem_1fr_9rem]">
-      <span>{on}</span>
+      <span>{day(on)}</span>
       <strong className="font-mono">{figure(force(loadN))}</strong>
       <span>
         First to fail: {failedFirst}

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddDiaryEntryMutation, useListDiaryQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
@@ -27,6 +28,15 @@ const OF_LINES: readonly DiaryKind[] = ['stretched'];
 const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
 const SHOWN = 8;
 
+function RunSince({ ranM, on }: { readonly ranM: number; readonly on: string }) {
+  const { figure } = useFigures();
+  return (
+    <p className="pt-2">
+      <strong className="font-head text-2xl">{figure(length(ranM))}</strong> of line run since it was spooled under tension on {day(on)}.
+    </p>
+  );
+}
+
 /** What was done to a drum or a line: spooled, run, cut back, spliced. Other pieces have none. */
 export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const may = useMay();
@@ -35,7 +45,7 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId, limit }, { skip: !hasDiary(gear) });
   const [kind, setKind] = useState<DiaryKind>();
   const [all, setAll] = useState(false);
-  const { figure, text } = useFigures();
+  const { text } = useFigures();
   if (!hasDiary(gear)) return null;
   const items = data?.items ?? [];
   const hasMore = data?.next !== undefined;
@@ -44,12 +54,7 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
     <section className="pt-6" aria-label="Diary">
       <h2 className="stitched pb-1.5 text-xl">{isDrum ? 'Diary of the drum' : 'Diary of the line'}</h2>
       <ProblemNote error={error} retry={refetch} />
-      {data?.ranSinceM !== undefined && (
-        <p className="pt-2">
-          <strong className="font-head text-2xl">{figure(length(data.ranSinceM))}</strong> of line run since it was spooled under tension on{' '}
-          {data.spooledOn}.
-        </p>
-      )}
+      {data?.ranSinceM !== undefined && data.spooledOn && <RunSince ranM={data.ranSinceM} on={data.spooledOn} />}
       {may('diary.write') && gear.state !== 'retired' && kind === undefined && (
         <p className="no-print flex flex-wrap gap-2 pt-3">
           {isDrum && (
@@ -71,7 +76,7 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
       <ul className="pt-2">
         {(all ? items : items.slice(0, SHOWN)).map((entry) => (
           <li key={entry.entryId} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[6.5rem_1fr_1fr_9rem]">
-            <span>{entry.on}</span>
+            <span>{day(entry.on)}</span>
             <span className={entry.spoolState && entry.spoolState !== 'under-tension' ? 'text-amber-ink' : ''}>
               {text(entryWords(entry))}
             </span>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useGetLifeQuery } from '../api/wainrope-api.ts';
 import { Chart } from '../charts/Chart.tsx';
 import type { ChartLook } from '../charts/chart-look.ts';
+import { day } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { FurtherBack } from './FurtherBack.tsx';
@@ -90,7 +91,7 @@ function EventLine({ event }: { readonly event: LifeEvent }) {
   const grave = !event.isCorrected && (isOver || event.grade === 'D' || (event.kind === 'state' && event.what !== 'in-use'));
   return (
     <li className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[6.5rem_1.1fr_1.4fr_9rem]" data-kind={event.kind}>
-      <span>{event.on}</span>
+      <span>{day(event.on)}</span>
       <span className={`${event.isCorrected ? 'text-quiet line-through' : ''} ${grave ? 'text-rust' : ''}`}>
         {page ? (
           <Link className="underline" to={page}>

@@ -2,6 +2,7 @@ import type { GearView, LoadView } from '@wainrope/contract';
 import { type DecimalMark, force } from '@wainrope/core';
 import { type FormEvent, useState } from 'react';
 import { useAddLoadMutation } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { DayAndPulls, FormEnd, StallAndRemark } from './PullFields.tsx';
@@ -67,7 +68,7 @@ export function LoadForm({ gear, today, decimal, corrects, done }: LoadFormProps
   const example = EXAMPLES[units];
   return (
     <form className="max-w-2xl space-y-3 pt-3" onSubmit={submit}>
-      {corrects && <p>The record of {corrects.on} stays, and this one takes its place.</p>}
+      {corrects && <p>The record of {day(corrects.on)} stays, and this one takes its place.</p>}
       <div className="grid gap-3 sm:grid-cols-3">
         <Labelled label="Planned load">
           <input value={typed.planned} placeholder={example} onChange={(event) => set({ planned: event.target.value })} />

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useListLoadsQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { LoadForm } from './LoadForm.tsx';
@@ -81,7 +82,7 @@ function LoadLine({ load, correct }: LoadLineProps) {
   const isOver = overload === 'inspect' || overload === 'quarantine';
   return (
     <li className="grid gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[7rem_11rem_1fr_auto]" data-overload={overload}>
-      <span>{on}</span>
+      <span>{day(on)}</span>
       <span className={correctedBy ? 'text-quiet line-through' : ''}>
         <strong className="font-mono">{figure(force(happenedN))}</strong>{' '}
         {share !== undefined && wllN !== undefined && (
@@ -119,7 +120,7 @@ function LoadLine({ load, correct }: LoadLineProps) {
           type="button"
           className="action no-print justify-self-start self-start"
           onClick={correct}
-          aria-label={`Correct the load of ${on}, ${known}`}
+          aria-label={`Correct the load of ${day(on)}, ${known}`}
         >
           Correct
         </button>

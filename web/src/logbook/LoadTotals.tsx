@@ -1,6 +1,7 @@
 import type { GearView, LoadSummary } from '@wainrope/contract';
 import { gearClasses, percent } from '@wainrope/core';
 import { useTeam } from '../register/use-register.ts';
+import { day } from '../shell/days.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { useRest } from './use-rest.ts';
 
@@ -82,7 +83,7 @@ function PullsLeft({ gear, summary }: LoadTotalsProps) {
       </strong>
       <span className="text-quiet">
         {pullsUsed} of {pullsAllowed} used
-        {gear.pullsUsedUpOn && left > 0 && `; used up by ${gear.pullsUsedUpOn} at the pace of the last year`}
+        {gear.pullsUsedUpOn && left > 0 && `; used up by ${day(gear.pullsUsedUpOn)} at the pace of the last year`}
       </span>
       {rest !== undefined && (
         <strong role="timer" className="border-l-4 border-signal bg-amber-wash px-2 text-amber-ink">

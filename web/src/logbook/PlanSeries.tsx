@@ -3,6 +3,7 @@ import { force } from '@wainrope/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useListSeriesQuery } from '../api/wainrope-api.ts';
+import { day } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { FurtherBack } from './FurtherBack.tsx';
@@ -33,7 +34,7 @@ function Recorded({ series: { seriesId, on, fileName, found, by } }: { readonly 
   const { figure } = useFigures();
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
-      <span>{on}</span>
+      <span>{day(on)}</span>
       <Link className="break-all underline" to={`/series/${seriesId}`}>
         {fileName}
       </Link>

@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { useGetSeriesQuery } from '../api/wainrope-api.ts';
 import { Chart } from '../charts/Chart.tsx';
 import type { ChartLook } from '../charts/chart-look.ts';
+import { day } from '../shell/days.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -43,7 +44,7 @@ function Series({ series }: { readonly series: SeriesView }) {
         </a>
       </div>
       <p className="pt-2">
-        {on}, brought in by {by}; on strand {strand + 1} from the drive. {seriesWords(found)}.{note && ` “${note}”`}
+        {day(on)}, brought in by {by}; on strand {strand + 1} from the drive. {seriesWords(found)}.{note && ` “${note}”`}
       </p>
       <Chart
         label={`Line tension over time, ${fileName}: peak ${figure(force(found.peakN))} after ${Math.round(found.peakS * 100) / 100} s`}

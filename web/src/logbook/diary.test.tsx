@@ -58,7 +58,7 @@ describe('the diary on a piece’s page', () => {
   it('of a drum says how far its line ran since it was spooled', async () => {
     open('member', winch, { items: [entry({ metres: 12 })], ranSinceM: 29.5, spooledOn: '2026-01-02' });
     expect((await screen.findByText('29.5 m')).parentElement?.textContent).toBe(
-      '29.5 m of line run since it was spooled under tension on 2026-01-02.',
+      '29.5 m of line run since it was spooled under tension on Jan 2, 2026.',
     );
     await screen.findByRole('link', { name: 'Re-spool it, step by step' });
     expect(screen.queryByRole('button', { name: 'Cut back' })).toBeNull();

@@ -2,6 +2,7 @@ import type { LifeEvent } from '@wainrope/contract';
 import { type ReaderUnits, write } from '@wainrope/core';
 import type { ChartTable, Figure } from '../charts/Chart.tsx';
 import { type ChartLook, chartLayout, plainLine } from '../charts/chart-look.ts';
+import { day } from '../shell/days.ts';
 import { eventTitle, lifeKindWords } from './life-words.ts';
 
 interface LifeParts {
@@ -25,7 +26,7 @@ type Trace = Figure['data'][number];
 export function lifeFigure({ events, units, look, today }: LifeParts): Figure {
   const counted = events.filter(({ isCorrected }) => !isCorrected);
   const of = (kind: LifeEvent['kind']) => counted.filter((event) => event.kind === kind);
-  const told = (event: LifeEvent) => `${event.on}: ${write(eventTitle(event), units)}`;
+  const told = (event: LifeEvent) => `${day(event.on)}: ${write(eventTitle(event), units)}`;
   const loads = of('load').filter(({ wllN }) => wllN !== undefined && wllN > 0);
   const share = ({ happenedN = 0, wllN = 1 }: LifeEvent) => (FULL * happenedN) / wllN;
   const most = Math.max(FULL * 1.15, ...loads.map(share));

@@ -81,7 +81,7 @@ describe('what a piece has been through in all', () => {
     const lastAt = new Date(Date.now() - 60_000).toISOString();
     show(<LoadTotals gear={rope} summary={{ ...summary, lastAt }} />);
     await screen.findByText('2 pulls left');
-    screen.getByText(/48 of 50 used; used up by 2026-03-01/);
+    screen.getByText(/48 of 50 used; used up by Mar 1, 2026/);
     expect((await screen.findByRole('timer')).textContent).toMatch(/Let it rest: (4:00|3:5\d) min more/);
   });
   it('that has rested says nothing of rest', async () => {
@@ -161,7 +161,7 @@ describe('the loads of a piece', () => {
   });
   it('are corrected by a keeper, with the reason, by a record that names the old one', async () => {
     const user = await openLoads('gear-keeper', [load({ peakN: 9012, happenedN: 9012 })]);
-    await user.click(await screen.findByRole('button', { name: /Correct the load of 2026-01-10/ }));
+    await user.click(await screen.findByRole('button', { name: /Correct the load of Jan 10, 2026/ }));
     expect((screen.getByLabelText('Peak, off a gauge') as HTMLInputElement).value).toBe('9.0 kN');
     await user.type(screen.getByLabelText('Why it is corrected'), 'The gauge was in pounds');
     server.answers({ 'POST /api/v1/loads': load() });

@@ -4,7 +4,7 @@ import { useMay } from '../access/use-session.ts';
 import { useListOutingsQuery } from '../api/wainrope-api.ts';
 import { GearTabs } from '../register/GearTabs.tsx';
 import { useRegister } from '../register/use-register.ts';
-import { moment } from '../shell/days.ts';
+import { day, moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { CheckOut } from './CheckOut.tsx';
 
@@ -56,7 +56,7 @@ function OutingRow({ outing, today }: { readonly outing: OutingView; readonly to
           {outing.closedAt
             ? `closed ${moment(outing.closedAt)}`
             : outing.dueBackOn
-              ? `${late ? 'was due back' : 'due back'} ${outing.dueBackOn}`
+              ? `${late ? 'was due back' : 'due back'} ${day(outing.dueBackOn)}`
               : `since ${moment(outing.outAt)}`}
         </span>
         <span className={outing.missingNote ? 'text-amber-ink' : 'text-quiet'}>

@@ -6,7 +6,7 @@ import { useMay } from '../access/use-session.ts';
 import { problemOf, useCloseOutingMutation, useCountBackMutation, useGetOutingQuery } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import { useTeam } from '../register/use-register.ts';
-import { moment } from '../shell/days.ts';
+import { day, moment } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -50,7 +50,8 @@ function Sheet({ outing }: { readonly outing: OutingView }) {
       <PageHeading title={outing.name} about="outing" />
       <p className="border-b-2 border-ink pb-3">
         With {outing.holder}, since {moment(outing.outAt)}, checked out by {outing.outBy}
-        {outing.dueBackOn && `, due back ${outing.dueBackOn}`}.{!open && ` Closed ${moment(outing.closedAt ?? '')} by ${outing.closedBy}.`}
+        {outing.dueBackOn && `, due back ${day(outing.dueBackOn)}`}.
+        {!open && ` Closed ${moment(outing.closedAt ?? '')} by ${outing.closedBy}.`}
       </p>
       <p aria-live="polite" data-count className="pt-3 font-head text-2xl">
         {outing.pieces.length - away.length} of {outing.pieces.length} counted back

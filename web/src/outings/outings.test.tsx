@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { OutingView } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
+import { day } from '../shell/days.ts';
 import { choose, offeredBy } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, people, piece, TODAY } from '../testing/sample-team.ts';
@@ -133,10 +134,10 @@ it('what is out comes first, what is late is told, and what came back with somet
     },
   });
   show(<OutingListPage />);
-  await screen.findByText('was due back 2026-01-14');
+  await screen.findByText('was due back Jan 14, 2026');
   expect(rowsOf('Out now')).toHaveLength(2);
   // The day itself is not late yet.
-  expect(screen.getByText(`due back ${TODAY}`)).toBeTruthy();
+  expect(screen.getByText(`due back ${day(TODAY)}`)).toBeTruthy();
   expect(screen.getByText('2 missing')).toBeTruthy();
   expect(screen.queryByRole('heading', { name: 'Check out' })).toBeNull();
 });

@@ -43,7 +43,7 @@ beforeEach(() => {
   asked.mayWrite = true;
   asked.plans = [
     plan('Otter at the ford'),
-    plan('Badger on the track', { verdict: 'clear', outOfDate: ['TS-03: was in-use, is quarantined.'], weakest: 'TS-03 Tree strap' }),
+    plan('Badger on the track', { verdict: 'clear', outOfDate: ['TS-03: was in use, is quarantined.'], weakest: 'TS-03 Tree strap' }),
     plan('Last winter', { state: 'archived' }),
   ];
 });
@@ -61,7 +61,7 @@ describe('the list of plans', () => {
     expect(struck(otter, 'Watch')).toBe(false);
     expect(otter.textContent).not.toContain('Out of date');
     expect(struck(badger, 'Clear')).toBe(true);
-    expect(badger.textContent).toContain('Out of date: TS-03: was in-use, is quarantined. Open it for today’s judgement.');
+    expect(badger.textContent).toContain('Out of date: TS-03: was in use, is quarantined. Open it for today’s judgement.');
   });
   it('says why the verdict is what it is, in the reader’s units, where the rules that found it are today’s', () => {
     const reason = judge(caseOfFile(bogFile)).findings.find(

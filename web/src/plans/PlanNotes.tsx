@@ -1,4 +1,5 @@
 import type { PlanView } from '@wainrope/contract';
+import { day, withDays } from '../shell/days.ts';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 
 /** The saved judgement no longer stands: the old one struck through, the reasons, the fresh one beside it. */
@@ -13,7 +14,7 @@ export function OutOfDateNote({ plan, accept }: { readonly plan: PlanView; reado
       <strong>Out of date.</strong>
       <VerdictLabel verdict={before} struck />
       <span>
-        of {plan.saved.asOf}: {plan.fresh.outOfDate.join(' ')} Today:
+        of {day(plan.saved.asOf)}: {withDays(plan.fresh.outOfDate.join(' '))} Today:
       </span>
       <VerdictLabel verdict={now} />
       <button type="button" className="action ml-auto" onClick={accept}>

@@ -220,12 +220,12 @@ describe('notes about a plan', () => {
     },
     state: 'draft' as const,
     overrides: [],
-    fresh: { report, asOf: '2026-02-01', outOfDate: ['TS-03: was in-use, is quarantined.'] },
+    fresh: { report, asOf: '2026-02-01', outOfDate: ['TS-03: was in use, is quarantined.'] },
   };
   it('strike the old verdict through and give the reason and the fresh one', async () => {
     const box = await render(<OutOfDateNote plan={plan} accept={() => undefined} />);
     expect(box.querySelector('.line-through')?.textContent).toContain('Clear');
-    expect(box.textContent).toMatch(/TS-03: was in-use, is quarantined\. Today:.*Stop/);
+    expect(box.textContent).toMatch(/TS-03: was in use, is quarantined\. Today:.*Stop/);
   });
   it('leave a conflict to the person', async () => {
     const choices: string[] = [];
@@ -250,7 +250,7 @@ describe('notes about a plan', () => {
         }}
       />,
     );
-    expect(box.textContent).toContain('Taken. tag');
+    expect(box.textContent).toContain('Taken. (tag)');
     const silent = await render(<ProblemNote error={{ status: 'FETCH_ERROR', error: '' }} />);
     expect(silent.textContent).toContain('Check that Wainrope runs');
   });

@@ -1,6 +1,7 @@
 import { type AdoptedFigure, isFigureOf, keyWords, type Policy, percent } from '@wainrope/core';
 import { Link } from 'react-router';
 import { depthWords } from '../fields/situation-words.ts';
+import { day } from '../shell/days.ts';
 import { useFigures } from '../shell/use-figures.ts';
 
 interface FigureRowsProps {
@@ -48,7 +49,7 @@ function FigureRow({ figure: of, remove }: { readonly figure: AdoptedFigure; rea
       </span>
       <strong className="font-mono">{figure(percent(share))} of its weight</strong>
       <span className="text-quiet">
-        from {pulls.length} measured pulls, {days[0]} to {days.at(-1)}
+        from {pulls.length} measured pulls, {day(days[0] ?? '')} to {day(days.at(-1) ?? '')}
       </span>
       {remove && (
         <button type="button" className="action no-print ml-auto" onClick={remove} aria-label={`Remove the figure for ${machine}`}>

@@ -2,6 +2,21 @@ import type { RuleView } from '@wainrope/contract';
 import type { Policy, Severity } from '@wainrope/core';
 import { severityWords } from '../shell/VerdictMark.tsx';
 
+/** Words that belong together, and those that people write otherwise than a code does. */
+const WRITTEN: readonly (readonly [RegExp, string])[] = [
+  [/\b(load|team)s way\b/, '$1’s way'],
+  [/\brun up\b/, 'run-up'],
+  [/\bback anchor\b/, 'back-anchor'],
+  [/\bline pull\b/, 'line-pull'],
+  [/\bsoft good\b/, 'textile gear'],
+];
+
+/** A rule by its name: its code, as people write. */
+function ruleWords(code: string): string {
+  const words = WRITTEN.reduce((text, [from, to]) => text.replace(from, to), code.replaceAll('-', ' '));
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 const order: readonly Severity[] = ['stop', 'fix', 'caution', 'note'];
 
 interface SeverityRowsProps {
@@ -30,10 +45,10 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
           const allowed = order.filter((entry) => softenable || order.indexOf(entry) <= order.indexOf(severity));
           return (
             <div key={code} className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[14rem_8rem_1fr]">
-              <span className="font-mono text-[14px]">{code}</span>
+              <span>{ruleWords(code)}</span>
               {editable && allowed.length > 1 ? (
                 <select
-                  aria-label={`How serious: ${code}`}
+                  aria-label={`How serious: ${ruleWords(code)}`}
                   value={now}
                   onChange={(event) => set(code, severity, event.target.value as Severity)}
                 >

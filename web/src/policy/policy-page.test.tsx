@@ -180,7 +180,7 @@ describe('figures of the team’s own', () => {
     const user = show(<PolicyPage />);
     const region = within(await screen.findByRole('region', { name: 'Figures of the team’s own' }));
     region.getByText('133 % of its weight');
-    region.getByText(/from 10 measured pulls, 2025-06-10 to 2025-06-19/);
+    region.getByText(/from 10 measured pulls, Jun 10, 2025 to Jun 19, 2025/);
     return { user, region };
   };
 

@@ -12,7 +12,7 @@ import { shortWords } from '../kits/kit-words.ts';
 import { ReadyMark } from '../kits/ReadyMark.tsx';
 import { type KitState, useKits } from '../kits/use-kits.ts';
 import type { RegisterPiece } from '../register/use-register.ts';
-import { ago } from '../shell/days.ts';
+import { ago, day, withDays } from '../shell/days.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -31,7 +31,7 @@ export function ReadyPage() {
       <div className="flex flex-wrap items-end gap-x-5 border-b-2 border-ink pb-2">
         <PageHeading title="Ready today" />
         <p className="pb-0.5 text-quiet">
-          {team?.name}, {today}
+          {team?.name}, {day(today)}
         </p>
       </div>
       <ProblemNote error={error} retry={refetch} />
@@ -132,7 +132,12 @@ function unfitOf(piece: RegisterPiece, defects: readonly DefectView[], today: st
   }
   const due = dueOf(gear, today);
   if (due.time === 'overdue')
-    return { piece, why: due.why === 'by the calendar' ? `overdue since ${due.on}` : due.why, action: 'Inspect', to: inspect };
+    return {
+      piece,
+      why: due.why === 'by the calendar' && due.on ? `overdue since ${day(due.on)}` : withDays(due.why),
+      action: 'Inspect',
+      to: inspect,
+    };
   return due.time === 'never' ? { piece, why: due.why, action: 'Inspect', to: inspect } : undefined;
 }
 
@@ -239,7 +244,7 @@ function Out({ today }: { readonly today: string }) {
             </span>
             {dueBackOn && (
               <span className={`ml-auto ${dueBackOn < today ? 'font-semibold text-rust' : 'text-quiet'}`}>
-                {dueBackOn < today ? 'was due' : 'due'} back {dueBackOn}
+                {dueBackOn < today ? 'was due' : 'due'} back {day(dueBackOn)}
               </span>
             )}
           </li>

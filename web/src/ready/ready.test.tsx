@@ -98,7 +98,7 @@ describe('what is fit to go today', () => {
       .map((row) => row.textContent);
     expect(told.map((text) => text?.slice(0, 5))).toEqual(['TS-02', 'TS-03', 'TS-04', 'TS-05']);
     expect(told[0]).toContain('in quarantine: Cut at the eye');
-    expect(told[1]).toContain('overdue since 2026-01-14');
+    expect(told[1]).toContain('overdue since Jan 14, 2026');
     expect(told[2]).toContain('overloaded since it was last inspected');
     expect(told[3]).toContain('never inspected on record');
     expect((await region('Not fit to go').findByRole('link', { name: 'Repair, then inspect' })).getAttribute('href')).toBe(
@@ -150,12 +150,12 @@ describe('what is fit to go today', () => {
         { outingId: 'o-2', name: 'Back', holder: 'Otter', closedAt: '2026-01-10', pieces: [] },
       ],
       plans: [
-        { planId: 'pl-1', name: 'Bog', outOfDate: ['TS-03: was in-use, is quarantined.'] },
+        { planId: 'pl-1', name: 'Bog', outOfDate: ['TS-03: was in use, is quarantined.'] },
         { planId: 'pl-2', name: 'Ride', outOfDate: [] },
       ],
     });
-    expect((await screen.findByRole('region', { name: 'Out' })).textContent).toContain('1 with Mirren Sedgewas due back 2026-01-14');
-    expect(screen.getByRole('region', { name: 'Plans out of date' }).textContent).toContain('TS-03: was in-use, is quarantined.');
+    expect((await screen.findByRole('region', { name: 'Out' })).textContent).toContain('1 with Mirren Sedgewas due back Jan 14, 2026');
+    expect(screen.getByRole('region', { name: 'Plans out of date' }).textContent).toContain('TS-03: was in use, is quarantined.');
     expect(region('Plans out of date').queryByText('Ride')).toBeNull();
     cleanup();
     server.forget();

@@ -1,4 +1,5 @@
 import { type Figure, force, type GearState, type PieceLimit } from '@wainrope/core';
+import { day } from '../shell/days.ts';
 import type { RegisterPiece } from './use-register.ts';
 
 export const stateWords: { readonly [S in GearState]: string } = { 'in-use': 'In use', quarantined: 'Quarantined', retired: 'Retired' };
@@ -20,6 +21,6 @@ export function inspectionWords({ gear }: RegisterPiece, today: string): { reado
   const { inspection } = gear;
   if (!inspection) return { text: 'never inspected', due: true };
   if (inspection.nextDue !== undefined && inspection.nextDue < today)
-    return { text: `${inspection.grade}, overdue since ${inspection.nextDue}`, due: true };
-  return { text: `${inspection.grade}, due ${inspection.nextDue ?? 'not set'}`, due: false };
+    return { text: `${inspection.grade}, overdue since ${day(inspection.nextDue)}`, due: true };
+  return { text: `${inspection.grade}, due ${inspection.nextDue ? day(inspection.nextDue) : 'not set'}`, due: false };
 }

@@ -6,6 +6,7 @@ import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddPracticeMutation, useGetPersonQuery, useListPeopleQuery } from '../api/wainrope-api.ts';
 import { Chosen } from '../fields/Chosen.tsx';
 import { named } from '../fields/named.ts';
+import { day } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -39,7 +40,7 @@ export function PersonPage() {
               <ul>
                 {page.practised.map(({ practiceId, layout, on, seenBy, note }) => (
                   <li key={practiceId} className="border-b border-rule py-1.5">
-                    <strong>{layout}</strong> on {on}, seen by {seenBy}
+                    <strong>{layout}</strong> on {day(on)}, seen by {seenBy}
                     {note && <span className="block text-quiet">{note}</span>}
                   </li>
                 ))}
@@ -68,7 +69,7 @@ function Holds({ page }: { readonly page: PersonPageData }) {
             <Link to={`/gear/${gearId}`}>
               <Tag code={tag} />
             </Link>
-            {name} <span className="text-quiet">since {since}</span>
+            {name} <span className="text-quiet">since {day(since)}</span>
           </li>
         ))}
       </ul>
@@ -92,7 +93,7 @@ function Inspected({ page }: { readonly page: PersonPageData }) {
             <span>{name}</span>
             <span className="ml-auto text-quiet">
               {grade && `grade ${grade}, `}
-              {on}
+              {day(on)}
             </span>
           </li>
         ))}

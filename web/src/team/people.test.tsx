@@ -118,7 +118,7 @@ describe('a person’s page', () => {
 
   it('tells what they have practised, hold and have inspected', async () => {
     await show_('reader');
-    expect(screen.getByText('Straight pull').parentElement?.textContent).toContain('on 2025-11-02, seen by Isla Wrenfell');
+    expect(screen.getByText('Straight pull').parentElement?.textContent).toContain('on Nov 2, 2025, seen by Isla Wrenfell');
     expect(screen.getByText('7 inspections on record.')).toBeTruthy();
     expect(screen.getByText(/grade B/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Note the practice' })).toBeNull();

@@ -1,4 +1,5 @@
 import type { SubjectKind } from '@wainrope/contract';
+import { withDays } from '../shell/days.ts';
 
 export const kindWords: { readonly [K in SubjectKind]: string } = {
   gear: 'Gear',
@@ -26,13 +27,17 @@ export const fieldWords = (field: string): string =>
     .split('.')
     .at(-1)
     ?.replace(/([a-z])([A-Z])/g, '$1 $2')
+    .replaceAll('-', ' ')
     .toLowerCase() ?? field;
 
 /** A value as a reader of the trail meets it. */
 export function valueWords(value: unknown): string {
   if (value === undefined || value === null || value === '') return 'nothing';
   if (Array.isArray(value)) return value.map(valueWords).join('; ') || 'nothing';
-  if (typeof value === 'object') return JSON.stringify(value);
+  if (typeof value === 'object')
+    return Object.entries(value)
+      .map(([key, part]) => `${fieldWords(key)} ${valueWords(part)}`)
+      .join(', ');
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return String(value);
+  return withDays(String(value));
 }

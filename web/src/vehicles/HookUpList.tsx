@@ -1,6 +1,7 @@
 import type { HookUpKind, HookUpView } from '@wainrope/contract';
 import { force, length, smallLength } from '@wainrope/core';
 import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
+import { day } from '../shell/days.ts';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape } from '../shell/VerdictMark.tsx';
 
@@ -39,7 +40,7 @@ export function HookUpList({ entries, photos = true }: { readonly entries: reado
           {kind === 'last-resort' && <p className="text-[15px] text-amber-ink">Steady short pull only, the owner told of the risk.</p>}
           {note && <p className="text-[15px]">{note}</p>}
           <p className="text-[14px] text-quiet">
-            {by}, {on}
+            {by}, {day(on)}
           </p>
           {photos && <SubjectPhotos subjectId={entryId} subjectKind="hook-up" photoIds={photoIds} name={place} />}
         </li>

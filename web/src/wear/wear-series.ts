@@ -2,6 +2,7 @@ import type { WearSeries } from '@wainrope/contract';
 import { addDays, daysBetween, type Reading, type SheetMeasure, type TrendLine, type WearTrend, wearTrend } from '@wainrope/core';
 import { type ChartTable, type Figure } from '../charts/Chart.tsx';
 import { type ChartLook, chartLayout, directLabel, plainLine } from '../charts/chart-look.ts';
+import { day } from '../shell/days.ts';
 import { measureUnits, valueWords } from './measure-words.ts';
 
 /** How much larger a value is in the unit in which a measure is typed and shown. */
@@ -39,10 +40,10 @@ export function trendWords(series: WearSeries): string {
   if (trend?.kind === 'too-few') return `${trend.have === 1 ? 'One reading' : 'Two readings'} so far; a trend wants three.`;
   if (trend?.kind === 'one-day') return 'All readings are of one day; a trend wants days between them.';
   if (forecastOn === undefined) return 'It does not wear towards its limit.';
-  if (expectedOn === undefined) return `At its limit on ${forecastOn} at the earliest; by most readings it does not wear.`;
+  if (expectedOn === undefined) return `At its limit on ${day(forecastOn)} at the earliest; by most readings it does not wear.`;
   return expectedOn === forecastOn
-    ? `Forecast to meet its limit on ${forecastOn}.`
-    : `Forecast to meet its limit on ${forecastOn} at the earliest; by the trend on ${expectedOn}.`;
+    ? `Forecast to meet its limit on ${day(forecastOn)}.`
+    : `Forecast to meet its limit on ${day(forecastOn)} at the earliest; by the trend on ${day(expectedOn)}.`;
 }
 
 export type Against = 'days' | 'pulls';
@@ -111,7 +112,7 @@ export function wearFigure(series: WearSeries, { against, look }: Drawn): Figure
     x: shown.map((reading) => onAxis(at(reading))),
     y: shown.map(({ value }) => value * scale),
     marker: { color: look.paper, size: 10, line: { color: look.ink, width: 2 } },
-    text: shown.map(({ value, on, by }) => `${valueWords(quantity, value)} on ${on}, ${by}`),
+    text: shown.map(({ value, on, by }) => `${valueWords(quantity, value)} on ${day(on)}, ${by}`),
     hovertemplate: '%{text}<extra></extra>',
   });
   const unit = measureUnits[quantity];

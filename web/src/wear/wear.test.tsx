@@ -76,11 +76,11 @@ describe('what the readings of a measure say', () => {
       ]),
       'It does not wear towards its limit.',
     ],
-    ['a day', straight, 'Forecast to meet its limit on 2026-07-20.'],
+    ['a day', straight, 'Forecast to meet its limit on Jul 20, 2026.'],
     [
       'two days',
       { ...straight, expectedOn: '2026-09-01' },
-      'Forecast to meet its limit on 2026-07-20 at the earliest; by the trend on 2026-09-01.',
+      'Forecast to meet its limit on Jul 20, 2026 at the earliest; by the trend on Sep 1, 2026.',
     ],
   ])('of %s', (_what, each, words) => expect(trendWords(each)).toBe(words));
   it('of a value when new that is unknown says what is missing', () => {

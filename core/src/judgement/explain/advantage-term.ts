@@ -3,6 +3,7 @@ import { stopAt, vectorAt } from '../../moment/forces.ts';
 import type { LoadState, Moment } from '../../moment/moment.ts';
 import { ratio } from '../../quantity/format.ts';
 import type { ResolvedLine, ResolvedStop } from '../../resolved/parts.ts';
+import { chainWords } from '../../rig/line-words.ts';
 import { holdsBack } from '../../rig/site-geometry.ts';
 import type { Motion } from '../../statics/network.ts';
 import { dot, norm, scale, subtract, unit, type Vec3, ZERO } from '../../statics/vec3.ts';
@@ -56,7 +57,15 @@ function forcesOnLoad(moment: Moment, load: LoadState): readonly OnLoad[] {
   const chains = rig.chains.flatMap(({ index, chain, point, twin }): OnLoad[] => {
     if (chain.to === undefined || point?.on !== rig.load.on || twin) return [];
     const force = vectorAt(load.balance.forces.chains, index);
-    return [{ tension: { label: `Chain ${chain.id}, found from the balance of forces`, figure: ratio(norm(force)) }, force }];
+    return [
+      {
+        tension: {
+          label: `The rigging at ${chainWords(rig.subject.rig, chain.id)}, found from the balance of forces`,
+          figure: ratio(norm(force)),
+        },
+        force,
+      },
+    ];
   });
   return [...strands, ...chains];
 }

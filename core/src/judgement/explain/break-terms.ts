@@ -4,6 +4,7 @@ import { elongationAt } from '../../hazards/rope-energy.ts';
 import type { Policy } from '../../policy/policy.ts';
 import { energy, force, length, mass, momentum, ratio, speed } from '../../quantity/format.ts';
 import { breakState, type Flight, nominalStrengthN, type Stretched, stretchesOf, tieStretches } from '../../release/what-leaves.ts';
+import { chainWords } from '../../rig/line-words.ts';
 import type { Judged } from '../ask/judged.ts';
 import { explained, measured, type ReportFigure } from './report-figure.ts';
 
@@ -32,7 +33,12 @@ export function breakFigures(judged: Judged): readonly ReportFigure[] {
         })),
       );
     figures.push(measured(`${at}.atM`, 'Where on the way it stores most', length(atM), 'the moment with the greatest energy'));
-    return [...figures, ...flights.flatMap((flight) => flightFigures(flight, `${at}.flights[${flight.chainId}]`, energyJ))];
+    return [
+      ...figures,
+      ...flights.flatMap((flight) =>
+        flightFigures(flight, { at: `${at}.flights[${flight.chainId}]`, place: chainWords(rig.subject.rig, flight.chainId) }, energyJ),
+      ),
+    ];
   });
 }
 
@@ -105,13 +111,13 @@ function stretchTerm(policy: Policy, part: Stretched): Term {
 }
 
 function flightFigures(
-  { massKg, momentumNs, speedMPerS, chainId }: Flight,
-  at: string,
+  { massKg, momentumNs, speedMPerS }: Flight,
+  { at, place }: { readonly at: string; readonly place: string },
   energyJ: number | undefined,
 ): readonly ReportFigure[] {
   const figures: ReportFigure[] = [];
   if (massKg !== undefined)
-    figures.push(measured(`${at}.massKg`, `Mass that may fly at ${chainId}`, mass(massKg), 'hardware there and a third of the rope'));
+    figures.push(measured(`${at}.massKg`, `Mass that may fly at ${place}`, mass(massKg), 'hardware there and a third of the rope'));
   if (momentumNs === undefined || speedMPerS === undefined || massKg === undefined || energyJ === undefined) return figures;
   const twice = (label: string, operation: 'product' | 'quotient', value: number): Term => ({
     label,
@@ -126,12 +132,12 @@ function flightFigures(
   });
   return [
     ...figures,
-    explained(`${at}.momentumNs`, `Momentum at ${chainId}, at most`, momentum(momentumNs), () => ({
+    explained(`${at}.momentumNs`, `Momentum at ${place}, at most`, momentum(momentumNs), () => ({
       label: 'Momentum, at most',
       figure: momentum(momentumNs),
       how: { operation: 'root', of: [twice('2 × energy × mass', 'product', 2 * energyJ * massKg)] },
     })),
-    explained(`${at}.speedMPerS`, `Speed at ${chainId}, at most`, speed(speedMPerS), () => ({
+    explained(`${at}.speedMPerS`, `Speed at ${place}, at most`, speed(speedMPerS), () => ({
       label: 'Speed, at most',
       figure: speed(speedMPerS),
       how: { operation: 'root', of: [twice('2 × energy ÷ mass', 'quotient', (2 * energyJ) / massKg)] },

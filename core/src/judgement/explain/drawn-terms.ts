@@ -3,6 +3,7 @@ import type { LoadState, Moment } from '../../moment/moment.ts';
 import { worstState } from '../../moment/places.ts';
 import { angle, force, length } from '../../quantity/format.ts';
 import { keyWords } from '../../quantity/key-words.ts';
+import { pointWords } from '../../rig/line-words.ts';
 import { holdsBack } from '../../rig/site-geometry.ts';
 import type { Judged } from '../ask/judged.ts';
 import { loadForce, pointLoads, pulleysAt, strandsAt } from '../report/drawing-facts.ts';
@@ -24,7 +25,12 @@ export function drawnFigures({ rig, start, release }: Judged): readonly ReportFi
         : [measured(`pulleys[${chainId}].strandAngleRad`, 'Angle between the strands', angle(strandAngleRad), GEOMETRY)],
     ),
     ...pointLoads(start).map(({ pointId, sizeN }) =>
-      measured(`pointLoads[${pointId}].sizeN`, `Load on ${pointId}`, force(sizeN), 'sum of the strands and chains that pull there'),
+      measured(
+        `pointLoads[${pointId}].sizeN`,
+        `Load on ${pointWords(rig.subject.rig, pointId)}`,
+        force(sizeN),
+        'sum of the strands and chains that pull there',
+      ),
     ),
     ...loadFigures(start),
     ...release.zones.flatMap(({ lineId, circles }) =>

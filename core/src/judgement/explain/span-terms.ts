@@ -5,7 +5,8 @@ import { joinedSpan, loadIn } from '../../moment/places.ts';
 import { angle, force, ratio } from '../../quantity/format.ts';
 import type { ResolvedChain, ResolvedLine } from '../../resolved/parts.ts';
 import type { LoadSource } from '../../resolved/place.ts';
-import { legWords } from '../../rig/line-words.ts';
+import { chainWords, legWords } from '../../rig/line-words.ts';
+import type { Rig } from '../../rig/rig.ts';
 import { otherWay } from '../../statics/bend-tension.ts';
 import type { BendFriction, Motion } from '../../statics/network.ts';
 
@@ -60,6 +61,9 @@ function bendTerm(friction: BendFriction, motion: Motion, wrapRad: number, name:
   }
 }
 
+const bendName = (rig: Rig, chainId: string | undefined): string =>
+  chainId === undefined ? 'the edge' : `the bend at ${chainWords(rig, chainId)}`;
+
 /** The tension of one span from the first drive's pull: its drive's share, then what each bend lets pass. */
 export function spanTerm({ rig }: Moment, line: ResolvedLine, span: number, load: LoadState, linePull: Term): Term {
   const { balance, scale } = load;
@@ -80,7 +84,7 @@ export function spanTerm({ rig }: Moment, line: ResolvedLine, span: number, load
     const stop = start + index + 1;
     const friction = rope.bends[index] ?? { kind: 'frictionless' };
     const way = balance.bridlesBack && line.runningBridle ? otherWay(friction) : friction;
-    return bendTerm(way, balance.motion, wrapAtStop(line, stop, balance), line.stops[stop]?.chain?.chain.id ?? 'the edge');
+    return bendTerm(way, balance.motion, wrapAtStop(line, stop, balance), bendName(rig.subject.rig, line.stops[stop]?.chain?.chain.id));
   }).filter((entry) => entry !== undefined);
   const factors = [...share, ...bends];
   if (factors.length === 0) return { ...linePull, label };

@@ -5,6 +5,7 @@ import { useMay } from '../../access/use-session.ts';
 import { useListOwnFiguresQuery } from '../../api/wainrope-api.ts';
 import { depthWords } from '../../fields/situation-words.ts';
 import { useTeam } from '../../register/use-register.ts';
+import { day } from '../../shell/days.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { AdoptFigure } from './AdoptFigure.tsx';
@@ -44,7 +45,7 @@ function OwnFigure({ of }: { readonly of: OwnFigureView }) {
         {machine}, {keyWords(surface)}, {depthWords(depth)}
       </span>
       <span>
-        {pulls} {pulls === 1 ? 'pull' : 'pulls'}, the last on {lastOn}
+        {pulls} {pulls === 1 ? 'pull' : 'pulls'}, the last on {day(lastOn)}
       </span>
       <span>
         {median !== undefined && low !== undefined && high !== undefined && largest !== undefined ? (

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
 import { useAddFollowUpMutation, useGetIncidentQuery } from '../../api/wainrope-api.ts';
 import { SubjectPhotos } from '../../photos/SubjectPhotos.tsx';
-import { moment } from '../../shell/days.ts';
+import { day, moment } from '../../shell/days.ts';
 import { Labelled } from '../../shell/Labelled.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
@@ -37,7 +37,7 @@ function Incident({ incident }: { readonly incident: IncidentView }) {
         </p>
       )}
       <p className="pt-3 text-quiet">
-        {on}
+        {day(on)}
         {place && `, ${place}`}; written by {by}, {moment(at)}
         {planId && (
           <>

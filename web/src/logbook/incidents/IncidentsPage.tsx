@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
 import { useListIncidentsQuery } from '../../api/wainrope-api.ts';
+import { day } from '../../shell/days.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { incidentWords } from './incident-words.ts';
@@ -61,7 +62,7 @@ export function IncidentRow({ incident }: { readonly incident: IncidentView }) {
         <Link className="font-head text-lg font-semibold underline underline-offset-2" to={`/log/incidents/${incidentId}`}>
           {incidentWords[kind]}
         </Link>
-        <span>{on}</span>
+        <span>{day(on)}</span>
         {place && <span className="text-quiet">{place}</span>}
       </p>
       <p className="max-w-[75ch]">{words}</p>

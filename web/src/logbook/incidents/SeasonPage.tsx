@@ -4,6 +4,7 @@ import { Printer } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useGetSeasonQuery } from '../../api/wainrope-api.ts';
 import { useTeam } from '../../register/use-register.ts';
+import { day } from '../../shell/days.ts';
 import { Labelled } from '../../shell/Labelled.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
@@ -106,7 +107,7 @@ function Row({ load: { gearId, tag, name, on, happenedN, wllN, share, overload, 
         {name}
         {place && <span className="block text-[15px] text-quiet">{place}</span>}
       </span>
-      <span>{on}</span>
+      <span>{day(on)}</span>
       <strong className="font-mono">{figure(force(happenedN))}</strong>
       <span className={isOver ? 'text-rust' : 'text-quiet'}>
         {share !== undefined && wllN !== undefined && `${figure(percent(share))} of ${figure(force(wllN))}`}

@@ -11,6 +11,7 @@ import {
   type RichText,
   type ToldReport,
 } from '@wainrope/core';
+import { day } from '../../shell/days.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { pullRows } from '../pull/pull-rows.ts';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
@@ -75,7 +76,7 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
     defaultStyle: { fontSize: textPt, lineHeight: 1.1 },
     styles: { head: { fontSize: textPt + 2.5, bold: true, margin: [0, textPt / 2, 0, 2] } },
     footer: (page: number, pages: number) => ({
-      text: `${teamName} · ${name}, ${which} · ${subject.asOf} · page ${page} of ${pages}`,
+      text: `${teamName} · ${name}, ${which} · ${day(subject.asOf)} · page ${page} of ${pages}`,
       fontSize: 9,
       margin: [28, 6],
     }),

@@ -54,11 +54,12 @@ function Figures({ title, figures, rig }: { readonly title: string; readonly fig
 
 /** Which line or strand a figure belongs to, where there is more than one. */
 function Whose({ path, rig }: { readonly path: string; readonly rig: Rig }) {
-  const id = /^(?:drives|strands)\[([^\]]+)\]/.exec(path)?.[1];
+  const id = /^(?:drives|strands|breaks)\[([^\]]+)\]/.exec(path)?.[1];
   if (id === undefined) return null;
   const strand = /\.(\d+)$/.exec(id)?.[1];
   const line = strand === undefined ? id : id.slice(0, -strand.length - 1);
   if (strand === undefined && rig.lines.length === 1) return null;
+  if (!rig.lines.some((each) => each.id === line)) return <span className="text-quiet"> · back-anchor</span>;
   const words = strand === undefined ? lineWords(rig, line) : legWords(rig, { lineId: line, index: Number(strand) });
   return <span className="text-quiet"> · {words}</span>;
 }

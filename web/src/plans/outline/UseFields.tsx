@@ -2,6 +2,7 @@ import { DEGREE, type Edit, type GearFacts, hasAxes, keyWords, type PieceUse, po
 import { Choice } from '../../fields/Choice.tsx';
 import { Check } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
+import { day } from '../../shell/days.ts';
 
 interface UseFieldsProps {
   readonly use: PieceUse;
@@ -89,7 +90,7 @@ function NamedPoint({
             }}
           />
           <span className="text-quiet">
-            Said by {named.person} on {named.on}
+            Said by {named.person} on {day(named.on)}
           </span>
         </label>
       )}

@@ -162,7 +162,7 @@ describe('how a piece lies, and what a point is', () => {
     await tick(box, 'A last resort');
     expect(usedNow().named).toEqual({ lastResort: true, ...said });
     const named = await render(<UseFields use={usedNow()} facts={undefined} said={said} apply={apply} />);
-    expect(named.textContent).toContain('Said by Mirren Quaile on 2026-06-01');
+    expect(named.textContent).toContain('Said by Mirren Quaile on Jun 1, 2026');
     await type(named, 'Who of the owner’s side', 'Their driver');
     expect(usedNow().named).toMatchObject({ agreedBy: 'Their driver' });
   });

@@ -2,6 +2,7 @@ import { skipToken } from '@reduxjs/toolkit/query/react';
 import { type Body, duties, keyWords, type Rig } from '@wainrope/core';
 import { useGetPersonQuery, useListPeopleQuery } from '../../api/wainrope-api.ts';
 import { Choice } from '../../fields/Choice.tsx';
+import { day } from '../../shell/days.ts';
 
 type Person = Extract<Body, { readonly kind: 'person' }>;
 
@@ -73,7 +74,7 @@ function Practised({ personId }: { readonly personId: string | undefined }) {
       <ul>
         {newest.map(({ practiceId, layout, on, seenBy }) => (
           <li key={practiceId}>
-            {layout} <span className="text-quiet">{`${on}, seen by ${seenBy}`}</span>
+            {layout} <span className="text-quiet">{`${day(on)}, seen by ${seenBy}`}</span>
           </li>
         ))}
       </ul>

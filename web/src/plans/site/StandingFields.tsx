@@ -3,6 +3,7 @@ import { Choice } from '../../fields/Choice.tsx';
 import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
 import { brakeWords } from '../../fields/situation-words.ts';
+import { day } from '../../shell/days.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 
 interface StandingFieldsProps {
@@ -44,7 +45,7 @@ function EngineChoice({ engine, said, apply }: Pick<StandingFieldsProps, 'said' 
       {engine?.person !== undefined && (
         <p className="self-end pb-2 text-[15px] text-quiet">
           Said by {engine.person}
-          {engine.on !== undefined && ` on ${engine.on}`}
+          {engine.on !== undefined && ` on ${day(engine.on)}`}
         </p>
       )}
     </Group>
