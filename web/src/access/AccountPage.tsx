@@ -26,7 +26,7 @@ export function AccountPage() {
   const { person, team } = session ?? {};
   if (!person) return null;
   return (
-    <div className="mx-auto w-full max-w-[760px] px-3 py-4 sm:px-5">
+    <div className="page max-w-[800px] py-4">
       <PageHeading title={person.name} about="your account" className="border-b-2 border-ink pb-3 text-[28px]" />
       <p className="pt-3">
         {roleWords[person.role]} of {team?.name}: {roleLines[person.role]}.{' '}

@@ -25,7 +25,7 @@ export function Allowed({ to, title }: AllowedProps) {
   if (allowed || (was && !person)) return <Outlet />;
   if (!team || !person) return <p className="p-6">Loading…</p>;
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <PageHeading title={title} className="border-b-2 border-ink pb-3 text-[28px]" />
       <p className="py-4 text-lg">
         This is for {new Intl.ListFormat('en', { type: 'conjunction' }).format(plurals(capabilities[to]))}. You are signed in as a{' '}

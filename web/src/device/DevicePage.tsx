@@ -20,7 +20,7 @@ export function DevicePage() {
   const gone = useAppSelector(({ connection }) => connection.signal === 'gone');
   const gearOf = new Map(pieces?.map(({ gear }) => [gear.gearId, gear]));
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <PageHeading title="This device" className="border-b-2 border-ink pb-3 text-[28px]" />
       <h2 className="stitched mt-5 pb-1.5 text-xl">Not sent</h2>
       {waiting?.own.length === 0 && <p className="pt-3">The server has everything that you confirmed here.</p>}

@@ -13,7 +13,7 @@ export function ListChoice<T extends string>(props: ChoiceProps<T>) {
       <Listbox value={chosen ?? null} onChange={(wanted: T | null) => wanted !== null && onChange(wanted)}>
         <ListboxButton
           aria-invalid={fault !== undefined}
-          className="flex min-h-[38px] w-full items-center gap-2 border border-quiet bg-sheet px-2 text-left pointer-coarse:min-h-11 aria-invalid:border-rust data-disabled:text-quiet"
+          className="flex min-h-[38px] w-full items-center gap-2 border border-quiet bg-sheet px-2 py-[0.35rem] text-left pointer-coarse:min-h-11 aria-invalid:border-rust data-disabled:text-quiet"
         >
           <span className="mr-auto min-w-0 truncate">{chosen === undefined ? (props.placeholder ?? 'Choose …') : words(chosen)}</span>
           <ChevronDown size={18} className="shrink-0" aria-hidden />

@@ -30,7 +30,7 @@ function GearForm({ before }: { readonly before: GearView | undefined }) {
   const kind = useWatch({ control, name: 'kind' });
   const decimal = team?.decimalMark ?? '.';
   return (
-    <form onSubmit={submit} noValidate className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <form onSubmit={submit} noValidate className="page py-4">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
         <PageHeading title={before ? `Edit ${before.tag}` : 'Add a piece'} />
         <div className="ml-auto flex gap-2">

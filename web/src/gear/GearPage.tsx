@@ -44,7 +44,7 @@ export function GearPage() {
   const { gearId = '' } = useParams();
   const { data: gear, error, refetch } = useGetGearQuery({ gearId });
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <p className="no-print">
         <Link className="underline" to="/gear">
           Gear

@@ -12,7 +12,7 @@ export function GlossaryPage() {
   }, [hash]);
   const shown = glossary.filter(({ word, meaning }) => `${word} ${meaning}`.toLowerCase().includes(typed.trim().toLowerCase()));
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-3">
         <PageHeading title="What the words mean" />
         <label className="no-print ml-auto w-64">

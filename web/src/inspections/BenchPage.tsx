@@ -99,7 +99,7 @@ function Round({ round, drafts, pieces, sheets, team }: RoundProps) {
   const simulated =
     team.demo === undefined ? undefined : gearOf.get(order.find((id) => !done.has(id) && id !== current) ?? order[0] ?? '')?.tag;
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 pb-28 sm:px-5">
+    <div className="page pb-28">
       <div className="grid items-end gap-x-6 gap-y-2 border-b-2 border-ink py-3 sm:grid-cols-[1fr_1fr]">
         <div>
           <Link className="underline" to="/inspect">
@@ -217,7 +217,7 @@ function Bench({ parts, existing, decimal, next }: BenchProps) {
         </>
       )}
       <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
-        <div className="mx-auto flex max-w-[980px] items-center gap-4 px-3 py-2 sm:px-5">
+        <div className="page flex items-center gap-4 py-2">
           {trouble ? (
             <p role="alert" className="min-w-0 flex-1 text-[15px] text-rust">
               {trouble}

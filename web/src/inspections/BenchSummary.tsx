@@ -39,7 +39,7 @@ export function BenchSummary() {
     ...drafts.filter(({ status }) => status === 'sent' || status === 'queued').map(({ gearId }) => gearId),
   ]).size;
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink pb-3">
         <PageHeading title={`${round.title}: ${kindWords[round.kind].toLowerCase()}`} about="summary" />
         <div className="no-print ml-auto flex gap-2">

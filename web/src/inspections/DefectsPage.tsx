@@ -13,7 +13,7 @@ export function DefectsPage() {
   const { data, error, refetch } = useListDefectsQuery();
   const items = data?.items ?? [];
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <InspectTabs title="Open defects" />
       <ProblemNote error={error} retry={refetch} />
       {data && items.length === 0 && <p className="py-10 text-center text-lg">No defect is open.</p>}

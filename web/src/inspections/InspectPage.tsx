@@ -11,6 +11,7 @@ import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { backOf } from './back-of.ts';
+import { type DuePiece, DueRows, soonestFirst } from './DueRows.tsx';
 import { InspectTabs } from './InspectTabs.tsx';
 import { RoundsElsewhere } from './RoundsElsewhere.tsx';
 import { beginRound, putRoundAway, type RoundProgress, useRounds } from './use-rounds.ts';
@@ -29,8 +30,22 @@ function piecesOf(choice: string, pieces: readonly RegisterPiece[], today: strin
   return usable.filter(({ gear }) => gear.kind === which);
 }
 
+/** So many of the pieces that a round would take in stand beneath it. */
+const SHOWN = 40;
+
 /** Longest title of a round that names its pieces. */
 const LONGEST_TITLE = 80;
+
+const tagsOf = (pieces: readonly RegisterPiece[]): string =>
+  pieces
+    .map(({ gear }) => gear.tag)
+    .join(', ')
+    .slice(0, LONGEST_TITLE);
+
+const HEADINGS: { readonly [choice: string]: string } = { due: 'What waits', quarantined: 'What is in quarantine' };
+
+const headingOf = (choice: string, correcting: boolean, title: string): string =>
+  correcting ? `Put right an inspection of ${title}` : (HEADINGS[choice] ?? 'Begin at the bench');
 
 export function InspectPage() {
   const { pieces, team, error, refetch } = useRegister();
@@ -49,12 +64,7 @@ export function InspectPage() {
   const chosen = useMemo(() => (pieces ? piecesOf(choice, pieces, today) : []), [pieces, choice, today]);
   const words = useMemo(() => new Map(choices(pieces ?? [], team?.kits ?? [])), [pieces, team]);
   const named = choice.startsWith('piece:') || choice.startsWith('pieces:');
-  const title = named
-    ? chosen
-        .map(({ gear }) => gear.tag)
-        .join(', ')
-        .slice(0, LONGEST_TITLE)
-    : (words.get(choice) ?? 'All due');
+  const title = named ? tagsOf(chosen) : (words.get(choice) ?? 'All due');
   const corrects = params.get('corrects');
   const begin = async () => {
     if (!person) return;
@@ -65,14 +75,14 @@ export function InspectPage() {
     );
   };
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <InspectTabs title="Inspect" />
       <ProblemNote error={error} retry={refetch} />
       {rounds && rounds.length > 0 && <OpenRounds rounds={rounds} />}
       {may('inspection.use-check') && <RoundsElsewhere />}
       {may('inspection.use-check') && (
         <section className="pt-5">
-          <h2 className="stitched pb-1.5 text-xl">{corrects ? `Put right an inspection of ${title}` : 'Begin at the bench'}</h2>
+          <h2 className="stitched pb-1.5 text-xl">{headingOf(choice, corrects !== null, title)}</h2>
           {corrects && <p className="pt-2">Inspect it anew. The earlier one stays on record, and this one takes its place.</p>}
           <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
             <Choice
@@ -90,12 +100,24 @@ export function InspectPage() {
           {pieces && chosen.length === 0 && (
             <p className="pt-3 text-quiet">Nothing here wants inspecting. Choose a kit or a class instead.</p>
           )}
-          <p className="pt-3 text-[15px] text-quiet">
+          <p className="py-3 text-[15px] text-quiet">
             Every tap is kept on this device at once. Without a signal you can go on; it is sent when there is one.
           </p>
+          {!named && <Waiting pieces={chosen} today={today} />}
         </section>
       )}
     </div>
+  );
+}
+
+/** The pieces that a round would take in, the most urgent first. */
+function Waiting({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
+  const entries = pieces.map((piece): DuePiece => ({ piece, due: dueOf(piece.gear, today) })).sort(soonestFirst);
+  return (
+    <>
+      <DueRows entries={entries.slice(0, SHOWN)} />
+      {entries.length > SHOWN && <p className="py-3 text-quiet">and {entries.length - SHOWN} more</p>}
+    </>
   );
 }
 

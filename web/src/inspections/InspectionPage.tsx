@@ -17,7 +17,7 @@ export function InspectionPage() {
   const { inspectionId = '' } = useParams();
   const { data: view, error, refetch } = useGetInspectionQuery({ inspectionId });
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <ProblemNote error={error} retry={refetch} />
       {view && <Record view={view} />}
     </div>

@@ -18,7 +18,7 @@ export function KitListPage() {
   const { kits, team, error, refetch } = useKits();
   const may = useMay();
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <GearTabs title="Kits" />
       <ProblemNote error={error} retry={refetch} />
       <ul>

@@ -28,7 +28,7 @@ export function KitPage() {
   const { kit, readiness, inside } = state;
   const vehicle = team.vehicles.find(({ vehicleId }) => vehicleId === kit.vehicleId)?.name;
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <p className="no-print">
         <Link className="underline" to="/kits">
           Kits

@@ -33,7 +33,7 @@ export function RespoolPage() {
   const { pieces, team, policy, error, refetch } = useRegister();
   const winch = pieces?.find(({ gear }) => gear.gearId === gearId)?.gear;
   return (
-    <div className="mx-auto w-full max-w-[760px] px-3 pt-4 pb-28 text-lg sm:px-5">
+    <div className="page max-w-[800px] pt-4 pb-28 text-lg">
       <ProblemNote error={error} retry={refetch} />
       {pieces && !winch && <p className="py-6">No such winch in the register.</p>}
       {!pieces && !error && <p className="py-6">Loading…</p>}
@@ -262,7 +262,7 @@ function Finish({ winch, line, today, advice, isDone }: FinishProps) {
   const weak = advice.tensionN < advice.wantedN * (1 - 1e-9);
   return (
     <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
-      <div className="mx-auto flex max-w-[760px] items-center gap-4 px-3 py-2 sm:px-5">
+      <div className="page max-w-[800px] flex items-center gap-4 py-2">
         <div className="min-w-0 flex-1 text-[15px]">
           <ProblemNote error={error} />
           {!isDone && 'Tick off each layer as it lies.'}

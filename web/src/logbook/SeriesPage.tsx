@@ -19,7 +19,7 @@ export function SeriesPage() {
   const { seriesId = '' } = useParams();
   const { data, error, refetch } = useGetSeriesQuery({ seriesId });
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <ProblemNote error={error} retry={refetch} />
       {data ? <Series series={data} /> : !error && <p className="py-6">Loading…</p>}
     </div>

@@ -17,7 +17,7 @@ export function OutingListPage() {
   const open = items.filter(({ closedAt }) => closedAt === undefined);
   const closed = items.filter(({ closedAt }) => closedAt !== undefined);
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <GearTabs title="Out and back" />
       <ProblemNote error={error} retry={refetch} />
       {data && open.length === 0 && <p className="py-4 text-quiet">Everything is in.</p>}

@@ -19,7 +19,7 @@ export function OutingPage() {
   const { outingId = '' } = useParams();
   const { data: outing, error, refetch } = useGetOutingQuery({ outingId });
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <p className="no-print">
         <Link className="underline" to="/outings">
           Out and back

@@ -137,7 +137,7 @@ function NewPlanForm(props: NewPlanFormProps) {
     if (answer?.data) navigate(`/plans/${answer.data.planId}${layout === 'empty' ? '?show=outline' : ''}`);
   };
   return (
-    <form onSubmit={submit} className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <form onSubmit={submit} className="page py-4">
       <p>
         <Link className="underline" to="/plans">
           Plans

@@ -24,7 +24,7 @@ export function PlanListPage() {
     (state === '' ? own !== 'archived' : own === state) && `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase());
   const shown = (data ?? []).filter(fits);
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-3">
         <PageHeading title="Plans" />
         <label className="w-64">

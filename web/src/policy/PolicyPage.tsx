@@ -15,6 +15,7 @@ import { changeWords, groupWords, leafWords } from './policy-words.ts';
 import { SaveBar } from './SaveBar.tsx';
 import { SeverityRows } from './SeverityRows.tsx';
 import { SCHOOL_WHY } from './school-words.ts';
+import { usualRange } from './usual-ranges.ts';
 
 /** What is said beside a figure: why its school is chosen, or its source where that is not the one said above the table. */
 function saidBeside({ path, source }: PolicyLeaf, above: string | undefined): string | undefined {
@@ -26,7 +27,7 @@ function saidBeside({ path, source }: PolicyLeaf, above: string | undefined): st
 export function PolicyPage() {
   const { data: history, error, refetch } = useGetPolicyQuery();
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 pb-28 pt-4 sm:px-5">
+    <div className="page pb-28 pt-4">
       <TeamTabs title="Settings" />
       <ProblemNote error={error} retry={refetch} />
       {!history && !error && <p className="py-6">Loading…</p>}
@@ -143,12 +144,13 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
     const table = leaves.filter(({ path }) => path.split('.')[0] === group);
     return { group, leaves: table.filter(({ path }) => fits(path, search)), source: commonSource(table) };
   });
+  const found = groups.filter((entry) => entry.leaves.length > 0);
   return (
-    <>
-      {groups
-        .filter((entry) => entry.leaves.length > 0)
-        .map(({ group, leaves: shown, source }) => (
-          <section key={group} aria-label={groupWords[group]?.title} className="pt-4">
+    <div className="grid gap-x-8 lg:grid-cols-[13rem_1fr]">
+      <Contents tables={found.map(({ group, leaves: { length } }) => ({ group, count: length }))} />
+      <div>
+        {found.map(({ group, leaves: shown, source }) => (
+          <section key={group} id={group} aria-label={groupWords[group]?.title} className="scroll-mt-4 pt-4">
             <h2 className="stitched pb-1.5 text-xl">{groupWords[group]?.title}</h2>
             <p className="pt-1.5 text-quiet">
               {groupWords[group]?.why}
@@ -160,6 +162,7 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
                 leaf={leaf}
                 source={saidBeside(leaf, source)}
                 standard={standard.get(leaf.path) ?? ''}
+                range={usualRange(leaf.path)}
                 editable={editable}
                 unread={(is) => unread(leaf.path, is)}
                 changed={(value) => changed(leaf.path, value)}
@@ -167,7 +170,28 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
             ))}
           </section>
         ))}
-    </>
+      </div>
+    </div>
+  );
+}
+
+/** Every table by its name, to go to at once; beside the tables where there is room. */
+function Contents({ tables }: { readonly tables: readonly { readonly group: string; readonly count: number }[] }) {
+  return (
+    <nav
+      aria-label="Tables of settings"
+      className="no-print pt-4 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-8rem)] lg:self-start lg:overflow-y-auto"
+    >
+      <ul className="flex flex-wrap gap-x-4 lg:block">
+        {tables.map(({ group, count }) => (
+          <li key={group}>
+            <a className="flex min-h-8 items-center gap-2 hover:underline pointer-coarse:min-h-11" href={`#${group}`}>
+              {groupWords[group]?.title} <span className="text-[14px] text-quiet">{count}</span>
+            </a>
+          </li>
+        ))}
+      </ul>
+    </nav>
   );
 }
 

@@ -7,6 +7,8 @@ interface PolicyRowProps {
   readonly leaf: PolicyLeaf;
   /** Where the figure comes from, or why the school is chosen; nothing where it is said above the table. */
   readonly source: string | undefined;
+  /** Between which figures teams usually set it; nothing where they agree. */
+  readonly range: string | undefined;
   /** The careful reading, as it would be typed. */
   readonly standard: string;
   readonly editable: boolean;
@@ -16,7 +18,7 @@ interface PolicyRowProps {
 }
 
 /** One figure or school: its value, the careful reading where it differs, and where the figure comes from. */
-export function PolicyRow({ leaf, source, standard, editable, unread, changed }: PolicyRowProps) {
+export function PolicyRow({ leaf, source, range, standard, editable, unread, changed }: PolicyRowProps) {
   const { path, value } = leaf;
   const { label, unit } = leafWords(path);
   const [typed, setTyped] = useState(typedLeaf(value));
@@ -67,7 +69,7 @@ export function PolicyRow({ leaf, source, standard, editable, unread, changed }:
       <span className="text-[15px] text-quiet">
         {fault && <span className="text-rust">{fault} </span>}
         {differs && <strong className="text-amber-ink">careful reading: {said(standard)}. </strong>}
-        {source}
+        {[range, source].filter(Boolean).join('; ')}
       </span>
     </div>
   );

@@ -32,7 +32,7 @@ export function SaveBar({ draft, changes, unread, baseHash, discard, saved }: Sa
       aria-label="Change of settings"
       className="fixed inset-x-0 bottom-0 z-20 max-h-[60vh] overflow-y-auto border-t-2 border-ink bg-paper max-[760px]:bottom-14"
     >
-      <div className="mx-auto max-w-[1180px] px-3 py-2 sm:px-5">
+      <div className="page py-2">
         <TaskNote task={previewed.originalArgs?.task} isRunning={previewed.isLoading} what="Judging the plans under these settings" />
         <ProblemNote error={previewed.error ?? (stale ? undefined : saving.error)} />
         {fresh && <WhatItChanges plans={fresh.plans} />}

@@ -63,6 +63,13 @@ describe('settings', () => {
     expect(words('bends.fullFromWrapDeg')).toContain('no source stated');
     expect(words('effort.airedDown')).toContain('team standard, judged');
     expect(words('schools.pinBackOff')).toContain('the maker’s word wins');
+    // Between the least and the most of the tables to begin from, and of what teams go by; nothing where all agree.
+    expect(words('designFactors.soft-good')).toContain('usually 2 to 5');
+    expect(words('winch.reserveWrapsSynthetic')).toContain('usually 5 to 10');
+    expect(words('designFactors.chain')).not.toContain('usually');
+    const contents = within(screen.getByRole('navigation', { name: 'Tables of settings' }));
+    expect(contents.getByRole('link', { name: /^Bends/ }).getAttribute('href')).toBe('#bends');
+    expect(document.getElementById('bends')).toBeTruthy();
   });
 
   it('say what a change would do before it is put in force, and ask for the reason', async () => {

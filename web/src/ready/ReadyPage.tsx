@@ -27,7 +27,7 @@ export function ReadyPage() {
   const may = useMay();
   const today = team?.today ?? '';
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <div className="flex flex-wrap items-end gap-x-5 border-b-2 border-ink pb-2">
         <PageHeading title="Ready today" />
         <p className="pb-0.5 text-quiet">

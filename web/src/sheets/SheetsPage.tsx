@@ -24,7 +24,7 @@ export function SheetsPage() {
   const kind = gearClassNames.find((name) => name === params.get('class')) ?? 'steel-shackle';
   const view = data?.items.find((entry) => entry.kind === kind);
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <TeamTabs title="Inspection sheets">
         <div className="w-72">
           <Choice

@@ -19,7 +19,8 @@ describe('a date as the reader writes it', () => {
   it('is a moment with its time, and how long ago one was', () => {
     expect(moment('2026-06-01T10:05:00')).toMatch(/^Jun 1, 2026, 10:05/);
     expect(ago(new Date(Date.now() - 3 * 3600_000).toISOString())).toBe('3 hours ago');
-    expect(ago(new Date(Date.now() - 1.2 * 86_400_000).toISOString())).toBe('1 day ago');
+    expect(ago(new Date(Date.now() - 25 * 60_000).toISOString())).toBe('25 minutes ago');
+    expect(ago(new Date(Date.now() - 3 * 86_400_000).toISOString())).toBe('3 days ago');
   });
 });
 

@@ -17,5 +17,10 @@ export function day(iso: string): string {
 /** Text with each day in it as the reader writes it. */
 export const withDays = (text: string): string => text.replace(/\b\d{4}-\d{2}-\d{2}\b(?!T)/g, day);
 
-/** How long ago, for what has just happened. */
-export const ago = (iso: string): string => intlFormatDistance(parseISO(iso), new Date(), { ...WAY, numeric: 'always' });
+/** How long ago, for what has just happened: by the clock within a day, whatever the calendar says. */
+export function ago(iso: string): string {
+  const [then, now] = [parseISO(iso), new Date()];
+  const minutes = Math.abs(now.getTime() - then.getTime()) / 60_000;
+  const unit = minutes < 60 ? 'minute' : minutes < 24 * 60 ? 'hour' : 'day';
+  return intlFormatDistance(then, now, { ...WAY, numeric: 'always', unit });
+}

@@ -25,7 +25,7 @@ export function PeoplePage() {
   const here = people.filter(({ left }) => !left);
   const gone = people.filter(({ left }) => left);
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <TeamTabs title="People" />
       <ProblemNote error={error} retry={refetch} />
       <ul aria-label="People of the team">

@@ -21,7 +21,7 @@ export function PersonPage() {
   const { data: page, error, refetch } = useGetPersonQuery({ personId });
   const may = useMay();
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <p>
         <Link className="underline" to="/people">
           People

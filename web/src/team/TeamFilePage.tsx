@@ -6,7 +6,7 @@ import { TeamTabs } from './TeamTabs.tsx';
 export function TeamFilePage() {
   const { data: team } = useGetTeamQuery();
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <TeamTabs title="Export" />
       <div className="max-w-[720px] space-y-6 py-4 text-[17px]">
         <section className="space-y-2">

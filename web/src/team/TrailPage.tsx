@@ -14,7 +14,7 @@ export function TrailPage() {
   const before = Number(params.get('before')) || undefined;
   const { data: page, error, refetch } = useListAuditQuery({ ...(kind && { kind }), ...(before && { before }) });
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <TeamTabs title="What changed">
         <div className="w-72">
           <Choice

@@ -30,7 +30,7 @@ export function VehiclesPage() {
     (model) => !vehicles.some((vehicle) => sameModel(vehicle.model, model)),
   );
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <GearTabs title="Vehicles">
         {may('vehicle.write') && (
           <button type="button" className="action-main" onClick={() => setAdding(!adding)}>

@@ -11,7 +11,7 @@ export function ImportPage() {
   const whole = useImport();
   const { file, tooLarge, preview, asking, committing, take, again } = whole;
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <p>
         <Link className="underline" to="/gear">
           Gear

@@ -15,7 +15,7 @@ export function IncidentPage() {
   const { incidentId = '' } = useParams();
   const { data, error, refetch } = useGetIncidentQuery({ incidentId });
   return (
-    <div className="mx-auto w-full max-w-[980px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <LogTabs title={data ? incidentWords[data.kind] : 'Incident'} />
       <ProblemNote error={error} retry={refetch} />
       {data ? <Incident incident={data} /> : !error && <p className="py-6">Loading…</p>}

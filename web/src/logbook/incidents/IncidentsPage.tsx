@@ -15,7 +15,7 @@ export function IncidentsPage() {
   const { data, error, refetch } = useListIncidentsQuery({ ...(before !== undefined && { before }) });
   const may = useMay();
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <LogTabs title="Incidents and near misses">
         {may('incident.write') && (
           <Link className="action-main" to="/log/incidents/new">

@@ -18,7 +18,7 @@ import { LogTabs } from './LogTabs.tsx';
 export function NewIncidentPage() {
   const { team, pieces, error, refetch } = useRegister();
   return (
-    <div className="mx-auto w-full max-w-[820px] px-3 pt-4 pb-28 sm:px-5">
+    <div className="page max-w-[840px] pt-4 pb-28">
       <LogTabs title="What happened" />
       <ProblemNote error={error} retry={refetch} />
       {team && pieces ? <Writing team={team} pieces={pieces} /> : !error && <p className="py-6">Loading…</p>}
@@ -124,7 +124,7 @@ function Writing({ team, pieces }: WritingProps) {
       </Labelled>
       <FormProblem error={error} shown={['kind', 'words', 'on', 'place', 'pieces', 'told', 'changed']} />
       <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-paper max-[760px]:bottom-14">
-        <div className="mx-auto flex max-w-[820px] items-center gap-4 px-3 py-2 sm:px-5">
+        <div className="page max-w-[840px] flex items-center gap-4 py-2">
           <p className="min-w-0 flex-1 text-[15px] text-quiet">
             Pictures can be added next. What is written here stays on this device until it is sent.
           </p>

@@ -24,7 +24,7 @@ export function SeasonPage() {
     if (day) setParams({ from, to, [name]: day }, { replace: true });
   };
   return (
-    <div className="mx-auto w-full max-w-[1180px] px-3 py-4 sm:px-5">
+    <div className="page py-4">
       <LogTabs title={`The season of ${team?.name ?? ''}`}>
         <button type="button" className="action no-print" onClick={() => window.print()}>
           <Printer size={16} aria-hidden="true" /> Print

@@ -1,0 +1,45 @@
+import type { PieceDue } from '@wainrope/contract';
+import { Link } from 'react-router';
+import type { RegisterPiece } from '../register/use-register.ts';
+import { day, withDays } from '../shell/days.ts';
+import { Tag } from '../shell/Tag.tsx';
+
+export interface DuePiece {
+  readonly piece: RegisterPiece;
+  readonly due: PieceDue;
+}
+
+/** Whose a piece is, and who has it now. */
+export const peopleOf = ({ gear }: RegisterPiece): readonly string[] => [
+  ...new Set([gear.owner, gear.away?.holder].filter((name) => name !== undefined)),
+];
+
+/** By the day; what was never inspected before all else. */
+export const soonestFirst = (a: DuePiece, b: DuePiece): number => (a.due.on ?? '').localeCompare(b.due.on ?? '');
+
+/** Pieces with where they are, when they want inspecting and why, each to be inspected by itself. */
+export function DueRows({ entries }: { readonly entries: readonly DuePiece[] }) {
+  return (
+    <ul>
+      {entries.map(({ piece, due }) => (
+        <li
+          key={piece.gear.gearId}
+          className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1.5 sm:grid-cols-[6rem_1.5fr_1.2fr_1.2fr_auto]"
+          data-due={due.time}
+        >
+          <Link to={`/gear/${piece.gear.gearId}`} aria-label={`${piece.gear.tag} ${piece.gear.name}`}>
+            <Tag code={piece.gear.tag} />
+          </Link>
+          <span>{piece.gear.name}</span>
+          <span className="text-quiet">{[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}</span>
+          <span className={due.time === 'overdue' || due.time === 'never' ? 'font-semibold text-rust' : ''}>
+            {due.on && day(due.on)} <span className={due.on ? 'font-normal text-quiet' : ''}>{withDays(due.why)}</span>
+          </span>
+          <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
+            Inspect
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
