@@ -104,7 +104,7 @@ const VIEWS: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = 
       await expect(page.getByText('seen by').first()).toBeVisible();
     },
   ],
-  ['what changed', shows('/trail', 'ran its line')],
+  ['what changed', shows('/trail', 'noted a run of line on')],
   ['take out', shows('/team-file', 'The whole team in one file')],
   ['account', shows('/account', 'Change the password')],
   ['planner, findings', (page) => openPlan(page, 'Bog below Tarn Quarry')],

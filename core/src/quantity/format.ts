@@ -101,7 +101,7 @@ const shownIn: { readonly [K in Exclude<FigureKind, 'force'>]: (si: number, impe
   temperature: (_, imperial) => (imperial ? { by: 1 / 1.8, decimals: 0, unit: ' °F', offset: 32 } : { by: 1, decimals: 0, unit: ' °C' }),
 };
 
-/** Thin no-break space between thousands, no-break space before the unit. */
+/** Thin no-break space between thousands, a space before the unit. */
 export function formatFigure({ si, as }: Figure, units: ReaderUnits = 'kN'): string {
   if (as === 'force') return formatForce(si, units);
   const { by, decimals, unit, offset = 0 } = shownIn[as](si, units === 'lbf');

@@ -109,7 +109,7 @@ export class LoadKeeper {
       },
     ];
     acts.push({
-      action: corrected ? 'load corrected' : 'load logged',
+      action: corrected ? 'corrected a load on' : 'counted a load on',
       kind: 'gear',
       id: piece.gearId,
       name,

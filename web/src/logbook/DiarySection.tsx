@@ -1,17 +1,17 @@
 import type { DiaryCreate, DiaryKind, GearView } from '@wainrope/contract';
-import { type DecimalMark, eyeLocks, gearClasses, keyWords, length, seenTerminations, spoolStates } from '@wainrope/core';
+import { type DecimalMark, eyeLocks, gearClasses, keyWords, seenTerminations, spoolStates } from '@wainrope/core';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddDiaryEntryMutation, useListDiaryQuery } from '../api/wainrope-api.ts';
-import { day } from '../shell/days.ts';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
-import { diaryWords, entryWords } from './diary-words.ts';
+import { DiaryRows, RunSince } from './DiaryRows.tsx';
+import { diaryWords } from './diary-words.ts';
 import { FurtherBack } from './FurtherBack.tsx';
 import { readForce } from './read-force.ts';
 import { readMetres } from './read-metres.ts';
@@ -28,15 +28,6 @@ const OF_LINES: readonly DiaryKind[] = ['stretched'];
 const OF_KEEPERS: readonly DiaryKind[] = ['cut-back', 'spliced'];
 const SHOWN = 8;
 
-function RunSince({ ranM, on }: { readonly ranM: number; readonly on: string }) {
-  const { figure } = useFigures();
-  return (
-    <p className="pt-2">
-      <strong className="font-head text-2xl">{figure(length(ranM))}</strong> of line run since it was spooled under tension on {day(on)}.
-    </p>
-  );
-}
-
 /** What was done to a drum or a line: spooled, run, cut back, spliced. Other pieces have none. */
 export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const may = useMay();
@@ -45,7 +36,6 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
   const { data, error, refetch } = useListDiaryQuery({ gearId: gear.gearId, limit }, { skip: !hasDiary(gear) });
   const [kind, setKind] = useState<DiaryKind>();
   const [all, setAll] = useState(false);
-  const { text } = useFigures();
   if (!hasDiary(gear)) return null;
   const items = data?.items ?? [];
   const hasMore = data?.next !== undefined;
@@ -73,18 +63,7 @@ export function DiarySection({ gear, today, decimal }: DiarySectionProps) {
         <EntryForm key={kind} gear={gear} today={today} decimal={decimal} kind={kind} done={() => setKind(undefined)} />
       )}
       {data && items.length === 0 && <p className="pt-2 text-quiet">Nothing written down yet.</p>}
-      <ul className="pt-2">
-        {(all ? items : items.slice(0, SHOWN)).map((entry) => (
-          <li key={entry.entryId} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[6.5rem_1fr_1fr_9rem]">
-            <span>{day(entry.on)}</span>
-            <span className={entry.spoolState && entry.spoolState !== 'under-tension' ? 'text-amber-ink' : ''}>
-              {text(entryWords(entry))}
-            </span>
-            <span className="text-quiet">{entry.note}</span>
-            <span className="text-quiet sm:text-right">{entry.by}</span>
-          </li>
-        ))}
-      </ul>
+      <DiaryRows entries={all ? items : items.slice(0, SHOWN)} />
       {!all && items.length > SHOWN && (
         <button type="button" className="action no-print mt-2" onClick={() => setAll(true)}>
           All {hasMore ? `the newest ${items.length}` : items.length}

@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
+import { moment } from '../shell/days.ts';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
@@ -11,8 +12,6 @@ import { useFigures } from '../shell/use-figures.ts';
 import { VerdictLabel } from '../shell/VerdictMark.tsx';
 import { BringRig } from './documents/BringRig.tsx';
 import { planStateWords } from './plan-words.ts';
-
-const when = (iso: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
 
 export function PlanListPage() {
   const { data, error, refetch } = useAllPlansQuery(undefined, { refetchOnMountOrArgChange: true });
@@ -84,7 +83,7 @@ function PlanRow({ plan }: { readonly plan: PlanSummary }) {
         </span>
         <span className="text-[15px] text-quiet sm:text-right">
           {planStateWords[state].toLowerCase()}, version {version}, {savedBy}
-          <span className="block">{when(savedAt)}</span>
+          <span className="block">{moment(savedAt)}</span>
         </span>
       </Link>
     </li>

@@ -18,6 +18,7 @@ import {
 import { BringSeries } from '../logbook/BringSeries.tsx';
 import { LogPull } from '../logbook/LogPull.tsx';
 import { PlanSeries } from '../logbook/PlanSeries.tsx';
+import { moment } from '../shell/days.ts';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
@@ -35,8 +36,6 @@ interface RecordPanelProps {
 /** Versions that are shown at first, and as many as are ever told. */
 const VERSIONS = 30;
 const MOST_VERSIONS = 500;
-
-const when = (iso: string) => new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /**
  * The plan's life: its state, what is answered for, versions, what people say, copies. Nothing of it is drawn before all of it
@@ -109,7 +108,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
         <span className="font-sans text-[15px] font-normal text-quiet">
           {' '}
           version {plan.version}
-          {plan.stateBy && plan.stateAt && `, ${plan.stateBy}, ${when(plan.stateAt)}`}
+          {plan.stateBy && plan.stateAt && `, ${plan.stateBy}, ${moment(plan.stateAt)}`}
         </span>
       </h2>
       {dirty && <p className="py-1 text-amber-ink">What you changed is not saved yet; the state is that of the saved version.</p>}
@@ -189,7 +188,7 @@ function Comments({ planId }: { readonly planId: string }) {
           <li key={commentId} className="border-b border-rule py-1.5">
             {said}
             <span className="block text-[14px] text-quiet">
-              {by}, {when(at)}, of version {version}
+              {by}, {moment(at)}, of version {version}
             </span>
           </li>
         ))}
@@ -237,7 +236,7 @@ function Versions({ plan, apply }: RecordPanelProps) {
               <strong>Version {version}</strong>
               <span>{verdictWords[verdict]}</span>
               <span className="text-[14px] text-quiet">
-                {savedBy}, {when(savedAt)}
+                {savedBy}, {moment(savedAt)}
               </span>
               {version !== plan.version && !locked && (
                 <button type="button" className="action ml-auto" onClick={() => bring(version)}>

@@ -101,7 +101,7 @@ export class DiaryService {
 
 const actionWords: { readonly [K in DiaryKind]: string } = {
   spooled: 'spooled',
-  ran: 'ran its line',
+  ran: 'noted a run of line on',
   covered: 'covered the drum of',
   uncovered: 'uncovered the drum of',
   'cut-back': 'cut back',
