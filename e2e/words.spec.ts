@@ -6,11 +6,11 @@ import { signInAs, test } from './signed-in.ts';
 const HYPHENATED = new Set(
   `back-anchor back-anchored cross-member cross-pin dug-in field-manual figure-of-eight half-way hitch-receiver hook-up line-pull
   load-securing make-up off-centre re-spool re-spooled rope-lock run-up run-ups self-recovery set-up side-by-side single-line stand-in
-  stretch-rope tie-down two-part near-miss`.split(/\s+/),
+  stretch-rope tie-down`.split(/\s+/),
 );
 const UNITS = new Set(['kN', 'kJ', 'kPa']);
 
-/** All that a page says: its text, what it says to those who cannot see it, and what stands in its text fields. */
+/** All that a page says: its text, and what it says to those who cannot see it. */
 const saidBy = (page: Page): Promise<readonly string[]> =>
   page.evaluate(() => {
     const said: string[] = [];

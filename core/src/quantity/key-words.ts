@@ -3,6 +3,19 @@
  * written, with spaces.
  */
 const WORDS: { readonly [key: string]: string } = {
+  // Rules.
+  'in-the-loads-way': 'in the load’s way',
+  'not-the-teams-way': 'not the team’s way',
+  'back-anchor-stretches': 'back-anchor stretches',
+  'over-line-pull-limit': 'over the line-pull limit',
+  'no-safe-run-up': 'no safe run-up',
+  'run-up-needs-slack': 'run-up needs slack',
+  'run-up-on-judged-point': 'run-up on a judged point',
+  'run-up-proposed': 'run-up proposed',
+  'run-up-too-fast': 'run-up too fast',
+  'run-up-unknown': 'run-up unknown',
+  'static-with-run-up': 'static rope with a run-up',
+  'soft-good-too-old': 'soft goods too old',
   // How a line's or a rope's end is made.
   'makers-assembly': 'as the maker made it up',
   'long-tapered-bury': 'long tapered splice',

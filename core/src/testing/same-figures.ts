@@ -36,12 +36,23 @@ const WORDS = Object.keys(UNITS)
   .sort((a, b) => b.length - a.length)
   .map((word) => word.replace('/', '\\/'))
   .join('|');
+const KILONEWTON = 1000;
 const NUMBER = '[−-]?\\d+(?:\\u202f\\d{3})*(?:\\.\\d+)?';
 /** A number with its unit behind a space; one that shares the unit of a number soon after it has none of its own. */
 const FIGURE = new RegExp(`(${NUMBER})(?:[ \\u00a0](${WORDS})(?![\\w·/]))?`, 'g');
 
+/** What binds a number to the one behind it, whose unit it shares: “5.7 of 8.0 kN”, “14.1 / 7.4 kN”, “2 to 3 m”. */
+const SHARED = /^(?: of | \/ | to |–)$/;
+
 function writtenIn(text: string): readonly Written[] {
-  return [...text.matchAll(FIGURE)].map(([whole, number = '', unit]) => {
+  const found = [...text.matchAll(FIGURE)];
+  const unitOf = (index: number): string | undefined => {
+    const [at, next] = [found[index], found[index + 1]];
+    if (at === undefined || at[2] !== undefined || next === undefined) return at?.[2];
+    return SHARED.test(text.slice(at.index + at[0].length, next.index)) ? unitOf(index + 1) : undefined;
+  };
+  return found.map(([whole, number = ''], index) => {
+    const unit = unitOf(index);
     const plain = number.replaceAll('\u202f', '').replace('−', '-');
     const value = Number(plain);
     if (unit === undefined) return { text: whole, kind: 'bare', least: value, most: value };
@@ -52,10 +63,6 @@ function writtenIn(text: string): readonly Written[] {
     return { text: whole, kind, least: inSi(value - half), most: inSi(value + half) };
   });
 }
-
-/** A number that stands for the same thing in another unit: its unit stands with one soon after it (“5.7 of 8.0 kN”). */
-const shares = (written: readonly Written[], index: number): string =>
-  written[index]?.kind === 'bare' ? (written.slice(index + 1, index + 3).find(({ kind }) => kind !== 'bare')?.kind ?? 'bare') : 'bare';
 
 /**
  * Where two writings of one text, in two readers' units, differ in more than the unit: a figure that is missing, that is of another
@@ -69,11 +76,23 @@ export function differingFigures(texts: { readonly [U in ReaderUnits]: string })
     return own.flatMap((figure, index) => {
       const other = metric[index];
       if (other === undefined) return [];
-      if (figure.kind !== other.kind) return [`${other.text} is ${figure.text} in ${units}`];
       const slack = 1e-9 * Math.max(1, Math.abs(other.most));
-      const overlap = figure.least <= other.most + slack && other.least <= figure.most + slack;
-      if (overlap || (figure.kind === 'bare' && shares(own, index) !== 'bare')) return [];
-      return [`${other.text} is ${figure.text} in ${units}`];
+      const agrees = figure.kind === other.kind && figure.least <= other.most + slack && other.least <= figure.most + slack;
+      return agrees ? [] : [`${other.text} is ${figure.text} in ${units}`];
     });
   });
+}
+
+/** Every force in a text in kN that is none of some values in newtons, as it would be written. */
+export function strangeForces(text: string, newtons: Iterable<number>): readonly string[] {
+  const written = new Set([...newtons].map((si) => (Math.abs(si) / KILONEWTON).toFixed(1)));
+  return writtenIn(text)
+    .filter(({ kind }) => kind === 'force')
+    .flatMap((figure) => (written.has((Math.abs(figure.least + figure.most) / 2 / KILONEWTON).toFixed(1)) ? [] : [figure.text]));
+}
+
+/** Every number in a report or a case, whatever it is. */
+export function numbersIn(value: unknown): readonly number[] {
+  if (typeof value === 'number') return [value];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbersIn) : [];
 }

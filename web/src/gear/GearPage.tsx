@@ -30,7 +30,7 @@ import { LoadSection } from '../logbook/LoadSection.tsx';
 import { useIsBookRead } from '../logbook/use-book.ts';
 import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
-import { day, withDays } from '../shell/days.ts';
+import { day, moment, withDays } from '../shell/days.ts';
 import { Explained } from '../shell/Explained.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
@@ -67,7 +67,7 @@ function Sheet({ gear }: { readonly gear: GearView }) {
     ['Batch', gear.batch],
     ['Owner', gear.owner],
     ['Where', [kit, vehicle && `on ${vehicle}`].filter(Boolean).join(', ')],
-    ['Checked out', gear.away && `with ${gear.away.holder} since ${day(gear.away.since.slice(0, 10))}`],
+    ['Checked out', gear.away && `with ${gear.away.holder} since ${moment(gear.away.since)}`],
     ['Made', gear.madeOn && day(gear.madeOn)],
     ['Bought', gear.boughtOn && day(gear.boughtOn)],
     ['First used', gear.firstUsedOn && day(gear.firstUsedOn)],

@@ -1,5 +1,6 @@
 import type { PieceDue } from '@wainrope/contract';
 import { Link } from 'react-router';
+import { useMay } from '../access/use-session.ts';
 import type { RegisterPiece } from '../register/use-register.ts';
 import { day, withDays } from '../shell/days.ts';
 import { Tag } from '../shell/Tag.tsx';
@@ -14,11 +15,15 @@ export const peopleOf = ({ gear }: RegisterPiece): readonly string[] => [
   ...new Set([gear.owner, gear.away?.holder].filter((name) => name !== undefined)),
 ];
 
-/** By the day; what was never inspected before all else. */
-export const soonestFirst = (a: DuePiece, b: DuePiece): number => (a.due.on ?? '').localeCompare(b.due.on ?? '');
+/** Days as they sort: what was never inspected before all others, what has no day behind them. */
+const dayOf = ({ time, on }: PieceDue): string => on ?? (time === 'never' ? '' : '9999');
+
+/** By the day: what was never inspected first, what has no day set last. */
+export const soonestFirst = (a: DuePiece, b: DuePiece): number => dayOf(a.due).localeCompare(dayOf(b.due));
 
 /** Pieces with where they are, when they want inspecting and why, each to be inspected by itself. */
 export function DueRows({ entries }: { readonly entries: readonly DuePiece[] }) {
+  const may = useMay();
   return (
     <ul>
       {entries.map(({ piece, due }) => (
@@ -35,9 +40,11 @@ export function DueRows({ entries }: { readonly entries: readonly DuePiece[] }) 
           <span className={due.time === 'overdue' || due.time === 'never' ? 'font-semibold text-rust' : ''}>
             {due.on && day(due.on)} <span className={due.on ? 'font-normal text-quiet' : ''}>{withDays(due.why)}</span>
           </span>
-          <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
-            Inspect
-          </Link>
+          {may('inspection.use-check') && (
+            <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
+              Inspect
+            </Link>
+          )}
         </li>
       ))}
     </ul>

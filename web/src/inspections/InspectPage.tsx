@@ -47,9 +47,9 @@ const HEADINGS: { readonly [choice: string]: string } = { due: 'What waits', qua
 const headingOf = (choice: string, correcting: boolean, title: string): string =>
   correcting ? `Put right an inspection of ${title}` : (HEADINGS[choice] ?? 'Begin at the bench');
 
-export function InspectPage() {
+/** Which pieces a round would take in, what kind it would be, and its beginning. */
+function useRoundToBegin() {
   const { pieces, team, error, refetch } = useRegister();
-  const rounds = useRounds();
   const [params, setParams] = useSearchParams();
   const person = usePerson();
   const may = useMay();
@@ -74,44 +74,77 @@ export function InspectPage() {
       `/inspect/${await beginRound({ title, kind: chosenKind, gearIds, personId: person.personId, ...(corrects && { corrects }) })}${back ? `?back=${encodeURIComponent(back)}` : ''}`,
     );
   };
+  return { pieces, today, error, refetch, choice, setParams, words, named, title, corrects, kinds, chosenKind, setKind, chosen, begin };
+}
+
+export function InspectPage() {
+  const round = useRoundToBegin();
+  const { error, refetch, chosen, today } = round;
+  const rounds = useRounds();
+  const may = useMay();
   return (
     <div className="page py-4">
       <InspectTabs title="Inspect" />
       <ProblemNote error={error} retry={refetch} />
       {rounds && rounds.length > 0 && <OpenRounds rounds={rounds} />}
-      {may('inspection.use-check') && <RoundsElsewhere />}
-      {may('inspection.use-check') && (
-        <section className="pt-5">
-          <h2 className="stitched pb-1.5 text-xl">{headingOf(choice, corrects !== null, title)}</h2>
-          {corrects && <p className="pt-2">Inspect it anew. The earlier one stays on record, and this one takes its place.</p>}
-          <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
-            <Choice
-              label="Which pieces"
-              value={choice}
-              options={named ? [choice, ...words.keys()] : [...words.keys()]}
-              words={(of) => words.get(of) ?? title}
-              onChange={(of) => setParams({ of }, { replace: true })}
-            />
-            <Choice label="What kind" value={chosenKind} options={kinds} words={(entry) => kindWords[entry]} onChange={setKind} />
-            <button type="button" className="action-main min-h-11 justify-center text-lg" disabled={chosen.length === 0} onClick={begin}>
-              Begin: {chosen.length} {chosen.length === 1 ? 'piece' : 'pieces'}
-            </button>
-          </div>
-          {pieces && chosen.length === 0 && (
-            <p className="pt-3 text-quiet">Nothing here wants inspecting. Choose a kit or a class instead.</p>
-          )}
-          <p className="py-3 text-[15px] text-quiet">
-            Every tap is kept on this device at once. Without a signal you can go on; it is sent when there is one.
-          </p>
-          {!named && <Waiting pieces={chosen} today={today} />}
-        </section>
+      {may('inspection.use-check') ? (
+        <>
+          <RoundsElsewhere />
+          <BeginRound round={round} />
+        </>
+      ) : (
+        <WhatWaits pieces={chosen} today={today} />
       )}
     </div>
   );
 }
 
+/** What a round would take in, and the button that begins it. */
+function BeginRound({ round }: { readonly round: ReturnType<typeof useRoundToBegin> }) {
+  const { pieces, today, choice, setParams, words, named, title, corrects, kinds, chosenKind, setKind, chosen, begin } = round;
+  return (
+    <section className="pt-5">
+      <h2 className="stitched pb-1.5 text-xl">{headingOf(choice, corrects !== null, title)}</h2>
+      {corrects && <p className="pt-2">Inspect it anew. The earlier one stays on record, and this one takes its place.</p>}
+      <div className="grid items-end gap-3 pt-3 text-lg sm:grid-cols-[1.5fr_1.3fr_auto]">
+        <Choice
+          label="Which pieces"
+          value={choice}
+          options={named ? [choice, ...words.keys()] : [...words.keys()]}
+          words={(of) => words.get(of) ?? title}
+          onChange={(of) => setParams({ of }, { replace: true })}
+        />
+        <Choice label="What kind" value={chosenKind} options={kinds} words={(entry) => kindWords[entry]} onChange={setKind} />
+        <button type="button" className="action-main min-h-11 justify-center text-lg" disabled={chosen.length === 0} onClick={begin}>
+          Begin: {chosen.length} {chosen.length === 1 ? 'piece' : 'pieces'}
+        </button>
+      </div>
+      {pieces && chosen.length === 0 && <p className="pt-3 text-quiet">Nothing here wants inspecting. Choose a kit or a class instead.</p>}
+      <p className="py-3 text-[15px] text-quiet">
+        Every tap is kept on this device at once. Without a signal you can go on; it is sent when there is one.
+      </p>
+      {!named && <Waiting pieces={chosen} today={today} />}
+    </section>
+  );
+}
+
+/** For whoever inspects nothing, to read. */
+function WhatWaits(waiting: WaitingProps) {
+  return (
+    <section className="pt-5">
+      <h2 className="stitched pb-1.5 text-xl">{HEADINGS.due}</h2>
+      <Waiting {...waiting} />
+    </section>
+  );
+}
+
+interface WaitingProps {
+  readonly pieces: readonly RegisterPiece[];
+  readonly today: string;
+}
+
 /** The pieces that a round would take in, the most urgent first. */
-function Waiting({ pieces, today }: { readonly pieces: readonly RegisterPiece[]; readonly today: string }) {
+function Waiting({ pieces, today }: WaitingProps) {
   const entries = pieces.map((piece): DuePiece => ({ piece, due: dueOf(piece.gear, today) })).sort(soonestFirst);
   return (
     <>

@@ -1,7 +1,7 @@
 import type { GearView } from '@wainrope/contract';
 import { gearClasses } from '@wainrope/core';
 import { useListDefectsQuery } from '../api/wainrope-api.ts';
-import { day } from '../shell/days.ts';
+import { day, withDays } from '../shell/days.ts';
 import { Tag } from '../shell/Tag.tsx';
 
 /** Which piece is on the bench, and what is known of it. */
@@ -21,7 +21,7 @@ export function PieceHead({ piece }: { readonly piece: GearView }) {
         {inspection
           ? `Last: grade ${inspection.grade} on ${day(inspection.on)}${inspection.nextDue ? `, due ${day(inspection.nextDue)}` : ''}.`
           : 'Never inspected on record.'}
-        {inspection?.shortenedBy && ` Brought forward by ${inspection.shortenedBy}.`}
+        {inspection?.shortenedBy && ` Brought forward by ${withDays(inspection.shortenedBy)}.`}
         {piece.overloadsSinceInspection > 0 && (
           <strong className="text-rust"> Overloaded {piece.overloadsSinceInspection} times since.</strong>
         )}

@@ -84,6 +84,28 @@ describe('a round at the bench', () => {
     expect(round?.gearIds).toEqual(['g-a-1', 'g-a-2', 'g-a-3', 'g-a-8']);
   });
 
+  it('shows what waits at once, the most urgent first, what has no day last', async () => {
+    const rows = () => screen.getAllByRole('listitem').map((row) => row.textContent?.slice(0, 3));
+    await open('gear-keeper');
+    await screen.findByText('A-1');
+    expect(screen.getByRole('heading', { name: 'What waits' })).toBeTruthy();
+    expect(rows()).toEqual(['A-8', 'A-1', 'A-2', 'A-3']);
+    expect(screen.getAllByRole('link', { name: 'Inspect' })).toHaveLength(4);
+    cleanup();
+    await open('gear-keeper', '/inspect?of=class:tree-strap');
+    await screen.findByText('A-6');
+    expect(rows().at(0)).toBe('A-1');
+    expect(rows().at(-1)).toBe('A-6');
+  });
+
+  it('is only read by a reader: what waits, and nothing to begin', async () => {
+    await open('reader');
+    await screen.findByText('A-1');
+    expect(screen.getByRole('heading', { name: 'What waits' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Begin/ })).toBeNull();
+    expect(document.querySelectorAll('a[href^="/inspect?of="]')).toHaveLength(0);
+  });
+
   it('is a use-check for a member, who is offered no other', async () => {
     const user = await open('member');
     await screen.findByRole('button', { name: /Begin/ });

@@ -1,10 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { type Case, formatFigure, type ReaderUnits, write } from '@wainrope/core';
+import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { act, type ReactNode } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
-import { differingFigures } from '../../../core/src/testing/same-figures.ts';
+import { differingFigures, numbersIn, strangeForces } from '../../../core/src/testing/same-figures.ts';
 import { unitsChosen } from '../settings/settings-slice.ts';
+import { Explained } from '../shell/Explained.tsx';
 import { store } from '../store.ts';
 import { caseOfFile } from '../testing/case-of-file.ts';
 import { judge } from '../testing/judged.ts';
@@ -41,10 +43,11 @@ function saidBy(box: Element): string {
 }
 
 async function inEachUnit(element: ReactNode): Promise<{ readonly [U in ReaderUnits]: string }> {
+  const box = await render(element);
   const said: [ReaderUnits, string][] = [];
   for (const units of READERS) {
     await act(async () => void store.dispatch(unitsChosen(units)));
-    said.push([units, saidBy(await render(element))]);
+    said.push([units, saidBy(box)]);
   }
   await act(async () => void store.dispatch(unitsChosen('kN')));
   return Object.fromEntries(said) as { [U in ReaderUnits]: string };
@@ -67,6 +70,7 @@ function textsOf(part: unknown): readonly string[] {
 
 describe.each(plans)('every figure of %s is the same in every unit', (_file, subject) => {
   const report = judge(subject);
+  const known = numbersIn({ report, subject });
   it('on the panels, the load path and in what is read aloud', async () => {
     const said = [
       await inEachUnit(
@@ -78,6 +82,7 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
     ];
     expect(said.map(({ lbf }) => /lbf/.test(lbf))).toContain(true);
     expect(said.flatMap(differingFigures)).toEqual([]);
+    expect(said.flatMap(({ kN }) => strangeForces(kN, known))).toEqual([]);
   });
   it('on the field card and in the drawing', () => {
     const card = (units: ReaderUnits) => ({
@@ -97,6 +102,7 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
     const said = eachWay((units) => textsOf(fieldCard(card(units), setting)).join('\n'));
     expect(said.lbf).toContain('lbf');
     expect(differingFigures(said)).toEqual([]);
+    expect(strangeForces(said.kN, known)).toEqual([]);
     const drawn = eachWay((units) =>
       [...drawingSvg({ ...card(units), rig: subject.rig, size: { width: 1000, height: 800 } }).matchAll(/<text[^>]*>([^<]*)</g)]
         .map(([, text = '']) => text)
@@ -105,6 +111,12 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
         .join('\n'),
     );
     expect(differingFigures(drawn)).toEqual([]);
+    expect(strangeForces(drawn.kN, known)).toEqual([]);
+  });
+  it('in how it was worked out', async () => {
+    const terms = figuresOf(judgedCase(subject)).map(({ explain }) => explain());
+    const said = await inEachUnit(terms.map((term, index) => <Explained key={String(index)} term={term} />));
+    expect(differingFigures(said)).toEqual([]);
   });
 });
 
@@ -115,8 +127,14 @@ describe('figures that differ between units', () => {
     ['one that lost its thousands', 'carries 14.5\u00a0kN', 'carries 3\u00a0lbf', 1],
     ['one that is missing', 'carries 14.5\u00a0kN of 2', 'carries 2', 1],
     ['none', 'carries 14.5\u00a0kN, 2 pulls', 'carries 3\u202f260\u00a0lbf, 2 pulls', 0],
+    ['one of two that share a unit', '7.3 of 14.5\u00a0kN', '2\u202f640 of 3\u202f260\u00a0lbf', 1],
     ['none where one unit serves two', '7.3 of 14.5\u00a0kN', '1\u202f640 of 3\u202f260\u00a0lbf', 0],
   ])('%s', (_what, kN, lbf, count) => {
     expect(differingFigures({ kN, t: kN, lbf })).toHaveLength(count);
+  });
+  it('from the report’s are found', () => {
+    const known = numbersIn({ places: [{ plannedN: 14_480, wllN: 7_320 }] });
+    expect(strangeForces('carries 14.5\u00a0kN of 7.3\u00a0kN', known)).toEqual([]);
+    expect(strangeForces('carries 14.6 / 7.3\u00a0kN', known)).toEqual(['14.6']);
   });
 });

@@ -15,7 +15,7 @@ export function FigureRows({ policy, editable, changed }: FigureRowsProps) {
   const { ownFigures } = policy;
   const without = (gone: AdoptedFigure) => ({ ...policy, ownFigures: ownFigures.filter((each) => !isFigureOf(each, gone)) });
   return (
-    <section className="pt-4" aria-label="Figures of the team’s own">
+    <section id="own-figures" className="scroll-mt-4 pt-4" aria-label="Figures of the team’s own">
       <h2 className="stitched pb-1.5 text-xl">Figures of the team’s own</h2>
       <p className="pt-1.5 text-quiet">
         What measured pulls came to, in place of the rule for the ground or the depth. {ownFigures.length === 0 && 'None yet. '}

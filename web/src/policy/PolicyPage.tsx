@@ -1,6 +1,6 @@
 import type { PolicyHistory } from '@wainrope/contract';
 import { type Policy, policyDifferences, policyPresets, teamStandard } from '@wainrope/core';
-import { useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useMay } from '../access/use-session.ts';
 import { useGetPolicyQuery } from '../api/wainrope-api.ts';
 import { policyOf } from '../register/use-register.ts';
@@ -109,9 +109,10 @@ function Editor({ history }: { readonly history: PolicyHistory }) {
         editable={editable}
         unread={(path, is) => setUnread((before) => withOrWithout(before, path, is))}
         changed={(path, value) => setDraft((now) => withLeaf(now, path, value, 'the team’s own'))}
-      />
-      {search === '' && <FigureRows policy={draft} editable={editable} changed={setDraft} />}
-      {search === '' && <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />}
+      >
+        <FigureRows policy={draft} editable={editable} changed={setDraft} />
+        <SeverityRows policy={draft} editable={editable} changed={setDraft} rules={history.rules} />
+      </Groups>
       <Versions history={history} />
       {editable && (changes.length > 0 || unread.size > 0) && (
         <SaveBar
@@ -134,10 +135,18 @@ interface GroupsProps {
   readonly editable: boolean;
   readonly unread: (path: string, is: boolean) => void;
   readonly changed: (path: string, value: Parameters<typeof withLeaf>[2]) => void;
+  /** What stands below the tables while nothing is searched for. */
+  readonly children: ReactNode;
 }
 
+/** What stands below the tables, for their contents. */
+const BELOW = [
+  { id: 'own-figures', title: 'Figures of the team’s own' },
+  { id: 'severities', title: 'How serious each rule is' },
+];
+
 /** The figures of every table that fit what is searched for. */
-function Groups({ draft, search, filling, editable, unread, changed }: GroupsProps) {
+function Groups({ draft, search, filling, editable, unread, changed, children }: GroupsProps) {
   const leaves = policyLeaves(draft);
   const standard = new Map(policyLeaves(teamStandard).map((leaf) => [leaf.path, typedLeaf(leaf.value)]));
   const groups = Object.keys(groupWords).map((group) => {
@@ -147,7 +156,12 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
   const found = groups.filter((entry) => entry.leaves.length > 0);
   return (
     <div className="grid gap-x-8 lg:grid-cols-[13rem_1fr]">
-      <Contents tables={found.map(({ group, leaves: { length } }) => ({ group, count: length }))} />
+      <Contents
+        tables={[
+          ...found.map(({ group, leaves: { length } }) => ({ id: group, title: groupWords[group]?.title ?? group, count: length })),
+          ...(search === '' ? BELOW : []),
+        ]}
+      />
       <div>
         {found.map(({ group, leaves: shown, source }) => (
           <section key={group} id={group} aria-label={groupWords[group]?.title} className="scroll-mt-4 pt-4">
@@ -170,23 +184,31 @@ function Groups({ draft, search, filling, editable, unread, changed }: GroupsPro
             ))}
           </section>
         ))}
+        {search === '' && children}
       </div>
     </div>
   );
 }
 
+interface Table {
+  readonly id: string;
+  readonly title: string;
+  /** How many figures it has. */
+  readonly count?: number;
+}
+
 /** Every table by its name, to go to at once; beside the tables where there is room. */
-function Contents({ tables }: { readonly tables: readonly { readonly group: string; readonly count: number }[] }) {
+function Contents({ tables }: { readonly tables: readonly Table[] }) {
   return (
     <nav
       aria-label="Tables of settings"
       className="no-print pt-4 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-8rem)] lg:self-start lg:overflow-y-auto"
     >
       <ul className="flex flex-wrap gap-x-4 lg:block">
-        {tables.map(({ group, count }) => (
-          <li key={group}>
-            <a className="flex min-h-8 items-center gap-2 hover:underline pointer-coarse:min-h-11" href={`#${group}`}>
-              {groupWords[group]?.title} <span className="text-[14px] text-quiet">{count}</span>
+        {tables.map(({ id, title, count }) => (
+          <li key={id}>
+            <a className="flex min-h-8 items-center gap-2 hover:underline pointer-coarse:min-h-11" href={`#${id}`}>
+              {title} <span className="text-[14px] text-quiet">{count}</span>
             </a>
           </li>
         ))}

@@ -1,21 +1,7 @@
 import type { RuleView } from '@wainrope/contract';
-import type { Policy, Severity } from '@wainrope/core';
+import { keyWords, type Policy, type Severity } from '@wainrope/core';
 import { severityWords } from '../shell/VerdictMark.tsx';
-
-/** Words that belong together, and those that people write otherwise than a code does. */
-const WRITTEN: readonly (readonly [RegExp, string])[] = [
-  [/\b(load|team)s way\b/, '$1’s way'],
-  [/\brun up\b/, 'run-up'],
-  [/\bback anchor\b/, 'back-anchor'],
-  [/\bline pull\b/, 'line-pull'],
-  [/\bsoft good\b/, 'textile gear'],
-];
-
-/** A rule by its name: its code, as people write. */
-function ruleWords(code: string): string {
-  const words = WRITTEN.reduce((text, [from, to]) => text.replace(from, to), code.replaceAll('-', ' '));
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
+import { capital } from './policy-words.ts';
 
 const order: readonly Severity[] = ['stop', 'fix', 'caution', 'note'];
 
@@ -33,7 +19,7 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
     changed({ ...policy, severities: wanted === own ? rest : { ...rest, [code]: wanted } });
   };
   return (
-    <section className="pt-4">
+    <section id="severities" className="scroll-mt-4 pt-4">
       <h2 className="stitched pb-1.5 text-xl">How serious each rule is</h2>
       <p className="pt-1.5 text-quiet">
         A team may be stricter with any rule; milder only with those that keep nobody from harm by themselves.
@@ -43,12 +29,13 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
         .map(({ code, severity, softenable, why }) => {
           const now = policy.severities[code] ?? severity;
           const allowed = order.filter((entry) => softenable || order.indexOf(entry) <= order.indexOf(severity));
+          const rule = capital(keyWords(code));
           return (
             <div key={code} className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[14rem_8rem_1fr]">
-              <span>{ruleWords(code)}</span>
+              <span>{rule}</span>
               {editable && allowed.length > 1 ? (
                 <select
-                  aria-label={`How serious: ${ruleWords(code)}`}
+                  aria-label={`How serious: ${rule}`}
                   value={now}
                   onChange={(event) => set(code, severity, event.target.value as Severity)}
                 >

@@ -69,7 +69,8 @@ describe('settings', () => {
     expect(words('designFactors.chain')).not.toContain('usually');
     const contents = within(screen.getByRole('navigation', { name: 'Tables of settings' }));
     expect(contents.getByRole('link', { name: /^Bends/ }).getAttribute('href')).toBe('#bends');
-    expect(document.getElementById('bends')).toBeTruthy();
+    for (const link of contents.getAllByRole('link')) expect(document.querySelector(link.getAttribute('href') ?? 'none')).toBeTruthy();
+    expect(contents.getByRole('link', { name: 'How serious each rule is' })).toBeTruthy();
   });
 
   it('say what a change would do before it is put in force, and ask for the reason', async () => {

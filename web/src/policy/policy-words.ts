@@ -99,7 +99,7 @@ function labelOf(path: string): string {
   return capital(keys.slice(1).map(spaced).join(', ') || 'value');
 }
 
-const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
+export const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
 
 /** A key as words; picket lines and slopes keep their signs. */
 const spaced = (key: string) =>

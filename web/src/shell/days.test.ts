@@ -12,6 +12,9 @@ describe('a date as the reader writes it', () => {
   });
   it('stands within a sentence; what looks like one but is none stays', () => {
     expect(withDays('Due 2026-01-31, last inspected 2025-01-30.')).toBe('Due Jan 31, 2026, last inspected Jan 30, 2025.');
+    expect(withDays('SH-01 was found on 2026-01-31')).toBe('SH-01 was found on Jan 31, 2026');
+    // A tag that looks like a day is not one.
+    expect(withDays('2026-01-31 Bow shackle is over its limit')).toBe('2026-01-31 Bow shackle is over its limit');
     expect(withDays('Tag 2026-02-30, batch 12026-01-01, at 2026-01-01T10:00:00Z')).toBe(
       'Tag 2026-02-30, batch 12026-01-01, at 2026-01-01T10:00:00Z',
     );

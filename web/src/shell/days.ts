@@ -14,8 +14,11 @@ export function day(iso: string): string {
   return isDay(`${iso}-01`) ? intlFormat(parseISO(`${iso}-01`), { month: 'short', year: 'numeric' }, WAY) : iso;
 }
 
+/** What stands before a day in a sentence of ours. Any other word, and it may be a tag or a serial number, which stay as they are. */
+const BEFORE = 'on|of|by|due|used|since|until|inspected|from|to';
+
 /** Text with each day in it as the reader writes it. */
-export const withDays = (text: string): string => text.replace(/\b\d{4}-\d{2}-\d{2}\b(?!T)/g, day);
+export const withDays = (text: string): string => text.replace(new RegExp(`(?<=\\b(?:${BEFORE}) )\\d{4}-\\d{2}-\\d{2}\\b(?!T)`, 'gi'), day);
 
 /** How long ago, for what has just happened: by the clock within a day, whatever the calendar says. */
 export function ago(iso: string): string {

@@ -1,5 +1,5 @@
 import type { SubjectKind } from '@wainrope/contract';
-import { withDays } from '../shell/days.ts';
+import { day } from '../shell/days.ts';
 
 export const kindWords: { readonly [K in SubjectKind]: string } = {
   gear: 'Gear',
@@ -39,5 +39,5 @@ export function valueWords(value: unknown): string {
       .map(([key, part]) => `${fieldWords(key)} ${valueWords(part)}`)
       .join(', ');
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return withDays(String(value));
+  return day(String(value));
 }

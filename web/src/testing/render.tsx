@@ -1,23 +1,28 @@
 import type { ReactNode } from 'react';
 import { act } from 'react';
-import { createRoot } from 'react-dom/client';
+import { createRoot, type Root } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { store } from '../store.ts';
 
 Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
 
-/** Puts an element on a page of its own, with store and addresses, and gives the page's box back. */
+/** The page before, which would go on listening to the store. */
+let shown: Root | undefined;
+
+/** Puts an element on a page of its own, with store and addresses, and gives the page's box back. The page before is taken down. */
 export async function render(element: ReactNode, address = '/'): Promise<HTMLElement> {
   const box = document.createElement('div');
   document.body.replaceChildren(box);
-  await act(async () =>
-    createRoot(box).render(
+  await act(async () => {
+    shown?.unmount();
+    shown = createRoot(box);
+    shown.render(
       <Provider store={store}>
         <MemoryRouter initialEntries={[address]}>{element}</MemoryRouter>
       </Provider>,
-    ),
-  );
+    );
+  });
   return box;
 }
 

@@ -1,9 +1,9 @@
 import type { Case, Rig } from '@wainrope/core';
-import { legWords, lineWords } from '@wainrope/core';
 import { Explained } from '../../shell/Explained.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useReportFigures } from '../solver/questions.ts';
 import type { ShownFigure } from '../solver/solver.worker.ts';
+import { whoseWords } from './whose-words.ts';
 
 /** The groups of figures in the order in which the work asks for them, by the beginning of their path. */
 const GROUPS: readonly (readonly [string, readonly string[]])[] = [
@@ -39,7 +39,7 @@ function Figures({ title, figures, rig }: { readonly title: string; readonly fig
           <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-3 py-1 text-[16px]">
             <span>
               {label}
-              <Whose path={path} rig={rig} />
+              <Whose words={whoseWords(path, rig)} />
             </span>
             <span className="font-mono whitespace-nowrap">{figure(value)}</span>
           </summary>
@@ -52,14 +52,4 @@ function Figures({ title, figures, rig }: { readonly title: string; readonly fig
   );
 }
 
-/** Which line or strand a figure belongs to, where there is more than one. */
-function Whose({ path, rig }: { readonly path: string; readonly rig: Rig }) {
-  const id = /^(?:drives|strands|breaks)\[([^\]]+)\]/.exec(path)?.[1];
-  if (id === undefined) return null;
-  const strand = /\.(\d+)$/.exec(id)?.[1];
-  const line = strand === undefined ? id : id.slice(0, -strand.length - 1);
-  if (strand === undefined && rig.lines.length === 1) return null;
-  if (!rig.lines.some((each) => each.id === line)) return <span className="text-quiet"> · back-anchor</span>;
-  const words = strand === undefined ? lineWords(rig, line) : legWords(rig, { lineId: line, index: Number(strand) });
-  return <span className="text-quiet"> · {words}</span>;
-}
+const Whose = ({ words }: { readonly words: string | undefined }) => words && <span className="text-quiet"> · {words}</span>;

@@ -24,13 +24,14 @@ export interface FindingGroup {
   readonly findings: readonly ToldFinding[];
 }
 
-const isTold = (finding: ToldFinding): boolean => finding.code !== 'no-damper' || finding.fixes.some(({ kind }) => kind === 'add-damper');
+const isSettledTogether = (finding: ToldFinding): boolean =>
+  finding.code !== 'no-damper' || finding.fixes.some(({ kind }) => kind === 'add-damper');
 
 /** Findings in their order, those that one act settles together where the gravest of them stands; one alone stays as it is. */
 export function groupedFindings(findings: readonly ToldFinding[]): readonly (ToldFinding | FindingGroup)[] {
   const byAct = new Map<Act, ToldFinding[]>();
   for (const finding of findings) {
-    const act = isTold(finding) ? ACTS[finding.code] : undefined;
+    const act = isSettledTogether(finding) ? ACTS[finding.code] : undefined;
     if (act) byAct.set(act, [...(byAct.get(act) ?? []), finding]);
   }
   const groups = [...byAct].flatMap(([act, together]) => (together.length > 1 ? [{ act, findings: together }] : []));
