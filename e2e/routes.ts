@@ -8,9 +8,20 @@ export async function routesOf(request: APIRequestContext): Promise<readonly str
     ['/plans', '/gear', '/kits', '/people', '/outings', '/incidents'].map(items),
   );
   const bog = plans?.find(({ name }) => name?.startsWith('Bog'))?.planId;
-  const shackle = gear?.find(({ tag }) => tag === 'SH-01')?.gearId;
+  const tagged = (sought: string) => gear?.find(({ tag }) => tag === sought)?.gearId;
+  const shackle = tagged('SH-01');
   return [
-    ...['/', '/gear', `/gear/${shackle}`, '/gear/new', '/gear/import', '/kits', `/kits/${kits?.[0]?.kitId}`],
+    ...[
+      '/',
+      '/gear',
+      `/gear/${shackle}`,
+      `/gear/${shackle}/edit`,
+      `/gear/${tagged('W-01')}/respool`,
+      '/gear/new',
+      '/gear/import',
+      '/kits',
+      `/kits/${kits?.[0]?.kitId}`,
+    ],
     ...['/outings', `/outings/${outings?.[0]?.outingId}`, '/vehicles', '/inspect', '/due', '/defects', '/plans', '/plans/new'],
     ...['findings', 'pull', 'outline', 'site', 'pieces', 'figures', 'record'].map((tab) => `/plans/${bog}?show=${tab}`),
     ...['/log', `/log/incidents/${incidents?.[0]?.incidentId}`, '/log/incidents/new', '/log/season'],

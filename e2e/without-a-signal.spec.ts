@@ -66,7 +66,7 @@ test('after one page with a signal every page opens without one, in a new tab, a
   }
   await away.goto(`/gear/${gear[0]?.gearId}`);
   await expect(away.getByRole('heading', { name: gear[0]?.name })).toBeVisible();
-  await opens('/inspect', 'Begin at the bench');
+  await opens('/inspect', 'What waits');
   await opens('/device', 'Opens without a signal');
   // A card is printed with the maker that was fetched meanwhile, in a tab that never had a signal.
   away = await killed(context, away, `/plans/${plans[0]?.planId}`);

@@ -4,6 +4,7 @@ import { RouterProvider } from 'react-router/dom';
 import { Allowed } from './access/Allowed.tsx';
 import { SignedIn } from './access/SignedIn.tsx';
 import { SignalNote } from './device/SignalNote.tsx';
+import { Loading } from './shell/Loading.tsx';
 import { PageHeading } from './shell/PageHeading.tsx';
 import { Shell } from './shell/Shell.tsx';
 
@@ -114,7 +115,7 @@ export const App = () => <RouterProvider router={router} />;
 
 function EveryPage() {
   return (
-    <Suspense fallback={<p className="p-6">Loading…</p>}>
+    <Suspense fallback={<Loading what="the page" className="p-6" />}>
       <ScrollRestoration />
       <Outlet />
     </Suspense>

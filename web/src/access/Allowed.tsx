@@ -2,6 +2,7 @@ import { type Capability, capabilities, type PersonRole } from '@wainrope/contra
 import { useState } from 'react';
 import { Link, Outlet } from 'react-router';
 import { useTeam } from '../register/use-register.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { roleWords } from './role-words.ts';
 import { useMay, usePerson } from './use-session.ts';
@@ -23,7 +24,7 @@ export function Allowed({ to, title }: AllowedProps) {
   const [was, setWas] = useState(allowed);
   if (allowed && !was) setWas(true);
   if (allowed || (was && !person)) return <Outlet />;
-  if (!team || !person) return <p className="p-6">Loading…</p>;
+  if (!team || !person) return <Loading what="the team" className="p-6" />;
   return (
     <div className="page py-4">
       <PageHeading title={title} className="border-b-2 border-ink pb-3 text-[28px]" />

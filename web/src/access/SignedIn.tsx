@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
 import { patiently } from '../offline/patiently.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useLiveEvents } from '../shell/use-live-events.ts';
 
@@ -24,7 +25,7 @@ export function SignedIn() {
     if (signedIn) setEntered(true);
   }, [signedIn]);
   useLiveEvents(signedIn);
-  if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : 'Loading…'}</div>;
+  if (!data) return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : <Loading what="your team" />}</div>;
   if (!signedIn && !entered) return <SignInForm session={data} />;
   return (
     <>
@@ -34,7 +35,7 @@ export function SignedIn() {
         {data.person && <Provisions personId={data.person.personId} />}
       </Suspense>
       {!signedIn && (
-        <Suspense fallback={<p className="p-6">Loading…</p>}>
+        <Suspense fallback={<Loading what="the page" className="p-6" />}>
           <SignInAgain session={data} />
         </Suspense>
       )}

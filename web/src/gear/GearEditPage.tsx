@@ -9,6 +9,7 @@ import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { emptyForm, formOf, type GearFormValues } from './gear-form-values.ts';
@@ -18,7 +19,8 @@ import { useGearSave } from './use-gear-save.ts';
 export function GearEditPage() {
   const { gearId } = useParams();
   const { data, error } = useGetGearQuery({ gearId: gearId ?? '' }, { skip: gearId === undefined, refetchOnMountOrArgChange: true });
-  if (gearId !== undefined && !data) return <div className="p-5">{error ? <ProblemNote error={error} /> : 'Loading…'}</div>;
+  if (gearId !== undefined && !data)
+    return <div className="p-5">{error ? <ProblemNote error={error} /> : <Loading what="the piece" />}</div>;
   return <GearForm key={gearId ?? 'new'} before={data} />;
 }
 

@@ -8,6 +8,8 @@ import { named } from '../fields/named.ts';
 import { GearTabs } from '../register/GearTabs.tsx';
 import { stateWords } from '../register/gear-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
 import { GearTable } from './GearTable.tsx';
@@ -58,7 +60,7 @@ export function GearListPage() {
       <div className="pt-3">
         <GearTabs title="Register">
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-            <p className="text-quiet">{pieces ? `${shown.length} of ${pieces.length} pieces` : 'Loading the register…'}</p>
+            <p className="text-quiet">{pieces && `${shown.length} of ${pieces.length} pieces`}</p>
             <ListActions />
           </div>
         </GearTabs>
@@ -73,6 +75,7 @@ export function GearListPage() {
         anyFilter={typed !== '' || [...params.keys()].some((key) => key !== 'sort')}
       />
       <ProblemNote error={error} retry={refetch} />
+      {!pieces && !error && <Loading what="the register" />}
       {pieces && shown.length > 0 && <GearTable pieces={shown} today={team?.today ?? ''} />}
       {pieces && shown.length === 0 && <Empty register={pieces.length} />}
     </div>
@@ -158,12 +161,12 @@ function Filters({ pieces, filter, typed, setTyped, set, showAll, anyFilter }: F
 }
 
 function Empty({ register }: { readonly register: number }) {
-  return (
-    <p className="py-10 text-center text-lg">
-      {register === 0
-        ? 'The register is empty. Add a piece, or import a list you already keep.'
-        : 'No piece fits this search. Use fewer words, or show all.'}
-    </p>
+  return register === 0 ? (
+    <EmptyPage of="pieces" words="The register is empty.">
+      Add a piece, or import a list you already keep: a spreadsheet will do as it is.
+    </EmptyPage>
+  ) : (
+    <p className="py-10 text-center text-lg">No piece fits this search. Use fewer words, or show all.</p>
   );
 }
 

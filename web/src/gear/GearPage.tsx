@@ -32,6 +32,7 @@ import { stateWords } from '../register/gear-words.ts';
 import { useTeam } from '../register/use-register.ts';
 import { day, moment, withDays } from '../shell/days.ts';
 import { Explained } from '../shell/Explained.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -51,7 +52,7 @@ export function GearPage() {
         </Link>
       </p>
       <ProblemNote error={error} retry={refetch} />
-      {gear ? <Sheet gear={gear} /> : !error && <p className="py-6">Loading…</p>}
+      {gear ? <Sheet gear={gear} /> : !error && <Loading what="the piece" />}
     </div>
   );
 }
@@ -118,7 +119,7 @@ interface BookProps {
 /** The piece's book, shown when all of it is there: nothing moves under a finger that is on its way to a button. */
 function Book({ gear, team }: BookProps) {
   const { gearId } = gear;
-  if (!useIsBookRead(gear)) return <p className="py-6">Loading its book…</p>;
+  if (!useIsBookRead(gear)) return <Loading what="its book" />;
   const { today, decimalMark: decimal } = team;
   return (
     <>

@@ -9,6 +9,7 @@ import { takeBack } from '../outbox/unsent.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -41,7 +42,7 @@ export function BenchPage() {
   if (round === null) return <NoRound title="This round is not on this device" words="It was put away, or begun on another device." />;
   // Without a signal, what was read before is enough to go on with.
   if (!round || !drafts || !pieces || !sheets || !team || !person)
-    return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <p className="p-5">Loading…</p>;
+    return error || sheetError ? <ProblemNote error={error ?? sheetError} retry={refetch} /> : <Loading what="the round" className="p-5" />;
   if (round.personId !== person.personId)
     return <NoRound title="Somebody else’s round" words="It was begun on this device by another person, who alone may go on with it." />;
   if (round.takenOverBy !== undefined) return <TakenOver round={round} />;

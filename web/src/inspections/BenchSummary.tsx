@@ -6,6 +6,7 @@ import type { BenchDraft, BenchRound } from '../outbox/bench-store.ts';
 import { kindWords } from '../register/care-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
 import { day } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { backOf } from './back-of.ts';
@@ -30,7 +31,7 @@ export function BenchSummary() {
   const { sheets } = useSheets();
   const person = usePerson();
   if (round === null) return <p className="p-5">This round is not on this device.</p>;
-  if (!round || !drafts || !pieces || !sheets || !team) return <p className="p-5">Loading…</p>;
+  if (!round || !drafts || !pieces || !sheets || !team) return <Loading what="the round" className="p-5" />;
   const rows = resultsOf({ round, drafts, pieces, sheets, decimal: team.decimalMark });
   const failed = rows.filter(({ result, draft }) => result?.grade === 'D' && draft?.status !== 'draft').length;
   const elsewhere = new Set(round.confirmedElsewhere);

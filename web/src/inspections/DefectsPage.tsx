@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useCloseDefectMutation, useListDefectsQuery } from '../api/wainrope-api.ts';
 import { day } from '../shell/days.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { InspectTabs } from './InspectTabs.tsx';
@@ -16,7 +18,12 @@ export function DefectsPage() {
     <div className="page py-4">
       <InspectTabs title="Open defects" />
       <ProblemNote error={error} retry={refetch} />
-      {data && items.length === 0 && <p className="py-10 text-center text-lg">No defect is open.</p>}
+      {!data && !error && <Loading what="the defects" />}
+      {data && items.length === 0 && (
+        <EmptyPage of="pieces" words="No defect is open.">
+          What an inspection finds stands here, with its piece, until somebody says how it was put right.
+        </EmptyPage>
+      )}
       <ul>
         {items.map((defect) => (
           <DefectRow key={defect.defectId} defect={defect} />

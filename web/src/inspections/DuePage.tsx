@@ -1,6 +1,9 @@
 import { dueOf, type PieceDue } from '@wainrope/contract';
+import { Link } from 'react-router';
 import { Choice } from '../fields/Choice.tsx';
 import { useRegister } from '../register/use-register.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
 import { type DuePiece, DueRows, peopleOf, soonestFirst } from './DueRows.tsx';
@@ -31,6 +34,7 @@ export function DuePage() {
     <div className="page py-4">
       <InspectTabs title="Due" />
       <ProblemNote error={error} retry={refetch} />
+      {!pieces && !error && <Loading what="what is due" />}
       <div className="no-print flex flex-wrap gap-3 py-3">
         <Filter label="Kit" value={kit} options={kits} set={(value) => set('kit', value)} />
         <Filter label="Person" value={person} options={people} set={(value) => set('person', value)} />
@@ -38,7 +42,15 @@ export function DuePage() {
       {GROUPS.map(({ times, title }) => (
         <Group key={title} title={title} entries={due.filter((entry) => times.includes(entry.due.time))} />
       ))}
-      {pieces && due.length === 0 && <p className="py-10 text-center text-lg">Nothing fits this choice.</p>}
+      {pieces && due.length === 0 && wanted.length > 0 && <p className="py-10 text-center text-lg">Nothing fits this choice.</p>}
+      {pieces && wanted.length === 0 && (
+        <EmptyPage of="days" words="The register is empty.">
+          Each piece stands here with the day on which its next inspection is due.{' '}
+          <Link className="underline" to="/gear/new">
+            Add the first piece
+          </Link>
+        </EmptyPage>
+      )}
     </div>
   );
 }

@@ -6,9 +6,11 @@ import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddKitMutation } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { GearTabs } from '../register/GearTabs.tsx';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { terrainWords } from './kit-words.ts';
 import { ReadyMark } from './ReadyMark.tsx';
@@ -21,6 +23,7 @@ export function KitListPage() {
     <div className="page py-4">
       <GearTabs title="Kits" />
       <ProblemNote error={error} retry={refetch} />
+      {!kits && !error && <Loading what="the kits" />}
       <ul>
         {kits?.map(({ kit, inside, readiness }) => (
           <li key={kit.kitId} className="border-b border-rule">
@@ -43,7 +46,9 @@ export function KitListPage() {
         ))}
       </ul>
       {kits?.length === 0 && (
-        <p className="py-8 text-center text-lg">No kit yet. Make one from the packing list of the ground you work on.</p>
+        <EmptyPage of="kits" words="No kit yet.">
+          Make one from the packing list of the ground you work on. Each day this page then says whether it can go, and what it lacks.
+        </EmptyPage>
       )}
       {may('kit.write') && <AddKit />}
     </div>

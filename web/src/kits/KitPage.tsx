@@ -7,6 +7,7 @@ import { useMay } from '../access/use-session.ts';
 import { useMoveContentsMutation } from '../api/wainrope-api.ts';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import type { RegisterPiece } from '../register/use-register.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -24,7 +25,11 @@ export function KitPage() {
   const may = useMay();
   const state = kits?.find(({ kit }) => kit.kitId === kitId);
   if (!state || !pieces || !team)
-    return <div className="p-5">{error ? <ProblemNote error={error} retry={refetch} /> : kits ? 'There is no such kit.' : 'Loading…'}</div>;
+    return (
+      <div className="p-5">
+        {error ? <ProblemNote error={error} retry={refetch} /> : kits ? 'There is no such kit.' : <Loading what="the kit" />}
+      </div>
+    );
   const { kit, readiness, inside } = state;
   const vehicle = team.vehicles.find(({ vehicleId }) => vehicleId === kit.vehicleId)?.name;
   return (

@@ -21,6 +21,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { named } from '../fields/named.ts';
 import { useRegister } from '../register/use-register.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -36,7 +37,7 @@ export function RespoolPage() {
     <div className="page max-w-[800px] pt-4 pb-28 text-lg">
       <ProblemNote error={error} retry={refetch} />
       {pieces && !winch && <p className="py-6">No such winch in the register.</p>}
-      {!pieces && !error && <p className="py-6">Loading…</p>}
+      {!pieces && !error && <Loading what="the lines" />}
       {winch && team && policy && pieces && (
         <Coach winch={winch} team={team} policy={policy} lines={pieces.map(({ gear }) => gear).filter((gear) => isLineOf(gear, winch))} />
       )}

@@ -7,6 +7,7 @@ import { useGetSeriesQuery } from '../api/wainrope-api.ts';
 import { Chart } from '../charts/Chart.tsx';
 import type { ChartLook } from '../charts/chart-look.ts';
 import { day } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -21,7 +22,7 @@ export function SeriesPage() {
   return (
     <div className="page py-4">
       <ProblemNote error={error} retry={refetch} />
-      {data ? <Series series={data} /> : !error && <p className="py-6">Loading…</p>}
+      {data ? <Series series={data} /> : !error && <Loading what="the series" />}
     </div>
   );
 }

@@ -5,6 +5,8 @@ import { useListOutingsQuery } from '../api/wainrope-api.ts';
 import { GearTabs } from '../register/GearTabs.tsx';
 import { useRegister } from '../register/use-register.ts';
 import { day, moment } from '../shell/days.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { CheckOut } from './CheckOut.tsx';
 
@@ -20,7 +22,13 @@ export function OutingListPage() {
     <div className="page py-4">
       <GearTabs title="Out and back" />
       <ProblemNote error={error} retry={refetch} />
-      {data && open.length === 0 && <p className="py-4 text-quiet">Everything is in.</p>}
+      {!data && !error && <Loading what="what is out" />}
+      {data && items.length === 0 && (
+        <EmptyPage of="out and back" words="Nothing has gone out yet.">
+          What is taken to a job stands here with whoever has it, until it is counted back in.
+        </EmptyPage>
+      )}
+      {items.length > 0 && open.length === 0 && <p className="py-4 text-quiet">Everything is in.</p>}
       <ul aria-label="Out now">
         {open.map((outing) => (
           <OutingRow key={outing.outingId} outing={outing} today={team?.today ?? ''} />

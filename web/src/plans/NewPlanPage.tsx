@@ -19,6 +19,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { NumberField } from '../fields/NumberField.tsx';
 import { depthWords } from '../fields/situation-words.ts';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -36,7 +37,7 @@ export function NewPlanPage() {
         <ProblemNote error={error} retry={refetch} />
       </div>
     );
-  if (!pieces || !team) return <p className="p-5">Loading…</p>;
+  if (!pieces || !team) return <Loading what="the register" className="p-5" />;
   const first = team.vehicles.find((vehicle) => winchOf(pieces, vehicle.vehicleId)) ?? team.vehicles[0] ?? strangerOf(USUAL_MASS_KG);
   return <NewPlanForm pieces={pieces} vehicles={team.vehicles} first={first} today={team.today} />;
 }

@@ -102,13 +102,14 @@ describe('the list of plans', () => {
     expect(screen.queryByRole('link', { name: 'New plan' })).toBeNull();
     expect(screen.queryByRole('button', { name: 'Bring a rig file' })).toBeNull();
   });
-  it('says what to do where there is none, and nothing while it is not read', () => {
+  it('says what to do where there is none, and that it is read until it is there', () => {
     asked.plans = [];
     show();
-    expect(screen.getByText(/No plan yet\. Begin one/)).toBeDefined();
+    expect(screen.getByText('No plan yet.')).toBeDefined();
     cleanup();
     asked.plans = undefined;
     show();
     expect(screen.queryByText(/No plan yet/)).toBeNull();
+    expect(screen.getByRole('status').textContent).toContain('Loading the plans…');
   });
 });

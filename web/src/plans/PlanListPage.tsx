@@ -5,6 +5,8 @@ import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
 import { moment } from '../shell/days.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAddress } from '../shell/use-address.ts';
@@ -48,8 +50,11 @@ export function PlanListPage() {
         )}
       </div>
       <ProblemNote error={error} retry={refetch} />
+      {!data && !error && <Loading what="the plans" />}
       {data && data.length === 0 && (
-        <p className="py-10 text-center text-lg">No plan yet. Begin one: pick the vehicle, say how badly it is stuck, place the tree.</p>
+        <EmptyPage of="plans" words="No plan yet.">
+          Begin one: pick the vehicle, say how badly it is stuck, place the tree. The rig is judged while you draw it.
+        </EmptyPage>
       )}
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>

@@ -83,7 +83,7 @@ describe('the record of a plan', () => {
     server.comments = { ...server.comments, isLoading: true };
     show();
     expect(buttons()).toEqual([]);
-    expect(screen.getByText(/Opening the plan’s record/)).toBeDefined();
+    expect(screen.getByText(/Loading the plan’s record/)).toBeDefined();
   });
   it.each([
     ['draft', ['Declare it ready', 'Put it away']],

@@ -19,6 +19,7 @@ import { BringSeries } from '../logbook/BringSeries.tsx';
 import { LogPull } from '../logbook/LogPull.tsx';
 import { PlanSeries } from '../logbook/PlanSeries.tsx';
 import { moment } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
@@ -45,7 +46,7 @@ export function RecordPanel(props: RecordPanelProps) {
   const { planId } = props.plan;
   const comments = useListCommentsQuery({ planId });
   const versions = useListVersionsQuery({ planId, limit: VERSIONS });
-  if (comments.isLoading || versions.isLoading) return <p className="py-2 text-quiet">Opening the plan’s record …</p>;
+  if (comments.isLoading || versions.isLoading) return <Loading what="the plan’s record" className="py-2" />;
   return (
     <div className="space-y-5 py-2">
       <StateSection {...props} />

@@ -2,6 +2,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Case, Edit, PlaceReport, Rig, ToldFinding, ToldReport } from '@wainrope/core';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { Link } from 'react-router';
+import { Loading } from '../shell/Loading.tsx';
 import { useAppDispatch } from '../store.ts';
 import { placeSelected } from './draft/planner-slice.ts';
 import { Unlocked } from './draft/Unlocked.tsx';
@@ -119,7 +120,7 @@ function FindingsTab({ report, subject, apply, choosePiece, hangDampers, place, 
 
 function OtherTab({ report, rig, subject, apply, locked, show, tab, panels }: SidePanelsProps) {
   return (
-    <Suspense fallback={<p className="py-3 text-quiet">Loading…</p>}>
+    <Suspense fallback={<Loading what="the panel" className="py-3" />}>
       {tab === 'pull' && <PullPanel rig={rig} report={report} apply={apply} show={show} locked={locked} />}
       {tab === 'outline' && panels.outline}
       {tab === 'site' && (

@@ -6,6 +6,7 @@ import { useGetPolicyQuery } from '../api/wainrope-api.ts';
 import { policyOf } from '../register/use-register.ts';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { FigureRows } from './FigureRows.tsx';
@@ -30,7 +31,7 @@ export function PolicyPage() {
     <div className="page pb-28 pt-4">
       <TeamTabs title="Settings" />
       <ProblemNote error={error} retry={refetch} />
-      {!history && !error && <p className="py-6">Loading…</p>}
+      {!history && !error && <Loading what="the settings" />}
       {history && <Editor history={history} />}
     </div>
   );

@@ -13,6 +13,7 @@ import { ReadyMark } from '../kits/ReadyMark.tsx';
 import { type KitState, useKits } from '../kits/use-kits.ts';
 import type { RegisterPiece } from '../register/use-register.ts';
 import { ago, day, withDays } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -36,7 +37,7 @@ export function ReadyPage() {
       </div>
       <ProblemNote error={error} retry={refetch} />
       <FirstSteps />
-      {!kits && !error && <p className="py-6">Loading…</p>}
+      {!kits && !error && <Loading what="what is ready" />}
       {kits && pieces && (
         <div className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[1.25fr_1fr]">
           <div className="space-y-6">

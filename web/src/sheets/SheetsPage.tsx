@@ -10,6 +10,7 @@ import { Choice } from '../fields/Choice.tsx';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from '../team/TeamTabs.tsx';
 import { sheetOf, type TypedSheet, typedSheet } from './typed-sheet.ts';
@@ -38,7 +39,7 @@ export function SheetsPage() {
         </div>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
-      {!view && !error && <p className="py-6">Loading…</p>}
+      {!view && !error && <Loading what="the inspection sheets" />}
       {view && <SheetEditor key={kind} kind={kind} newest={view} />}
     </div>
   );

@@ -15,6 +15,7 @@ import {
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from './TeamTabs.tsx';
 
@@ -28,6 +29,7 @@ export function PeoplePage() {
     <div className="page py-4">
       <TeamTabs title="People" />
       <ProblemNote error={error} retry={refetch} />
+      {!data && !error && <Loading what="the people" />}
       <ul aria-label="People of the team">
         {here.map((person) => (
           <PersonRow key={person.personId} person={person} />

@@ -10,6 +10,7 @@ import { day } from '../shell/days.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { PageHeading } from '../shell/PageHeading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
@@ -28,6 +29,7 @@ export function PersonPage() {
         </Link>
       </p>
       <ProblemNote error={error} retry={refetch} />
+      {!page && !error && <Loading what="the person" />}
       {page && (
         <>
           <PageHeading title={page.person.name} about="person" className="border-b-2 border-ink pb-3 text-[28px]">

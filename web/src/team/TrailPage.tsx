@@ -2,6 +2,8 @@ import { subjectKinds } from '@wainrope/contract';
 import { useSearchParams } from 'react-router';
 import { useListAuditQuery } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { TeamTabs } from './TeamTabs.tsx';
 import { TrailList } from './TrailList.tsx';
@@ -28,8 +30,9 @@ export function TrailPage() {
         </div>
       </TeamTabs>
       <ProblemNote error={error} retry={refetch} />
+      {!page && !error && <Loading what="what changed" />}
       {page && <TrailList entries={page.items} />}
-      {page?.items.length === 0 && <p className="py-8 text-center text-lg">Nothing of this kind has been done yet.</p>}
+      {page?.items.length === 0 && <EmptyPage of="days" words="Nothing of this kind has been done yet." />}
       {page?.next !== undefined && (
         <button type="button" className="action mt-4" onClick={() => setParams({ ...(kind && { of: kind }), before: String(page.next) })}>
           Earlier

@@ -2,6 +2,7 @@ import type { HookUpKind, HookUpView } from '@wainrope/contract';
 import { force, length, smallLength } from '@wainrope/core';
 import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
 import { day } from '../shell/days.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { VerdictShape } from '../shell/VerdictMark.tsx';
 
@@ -22,7 +23,7 @@ const LOOKS = {
 /** Entries of the hook-up book: what is refused stands first. */
 export function HookUpList({ entries, photos = true }: { readonly entries: readonly HookUpView[] | undefined; readonly photos?: boolean }) {
   const { figure } = useFigures();
-  if (!entries) return <p className="text-quiet">Loading…</p>;
+  if (!entries) return <Loading what="the hook-ups" className="" />;
   if (entries.length === 0) return <p className="text-quiet">Nothing is written of this model yet.</p>;
   return (
     <ul>

@@ -8,6 +8,8 @@ import { useGetHookUpBookQuery, useListVehiclesQuery } from '../api/wainrope-api
 import { SubjectPhotos } from '../photos/SubjectPhotos.tsx';
 import { GearTabs } from '../register/GearTabs.tsx';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { EmptyPage } from '../shell/EmptyPage.tsx';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { Tag } from '../shell/Tag.tsx';
 import { useFigures } from '../shell/use-figures.ts';
@@ -39,6 +41,12 @@ export function VehiclesPage() {
         )}
       </GearTabs>
       <ProblemNote error={error} retry={refetch} />
+      {!data && !error && <Loading what="the vehicles" />}
+      {data && vehicles.length === 0 && !adding && (
+        <EmptyPage of="vehicles" words="No vehicle yet.">
+          Add each vehicle that pulls or carries gear: its weight, its winch, and the points one may hook on to.
+        </EmptyPage>
+      )}
       {adding && <VehicleForm done={() => setAdding(false)} />}
       {shown.map((vehicle) => (
         <VehicleSheet

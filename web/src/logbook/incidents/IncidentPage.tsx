@@ -6,6 +6,7 @@ import { useAddFollowUpMutation, useGetIncidentQuery } from '../../api/wainrope-
 import { SubjectPhotos } from '../../photos/SubjectPhotos.tsx';
 import { day, moment } from '../../shell/days.ts';
 import { Labelled } from '../../shell/Labelled.tsx';
+import { Loading } from '../../shell/Loading.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { incidentWords } from './incident-words.ts';
@@ -18,7 +19,7 @@ export function IncidentPage() {
     <div className="page py-4">
       <LogTabs title={data ? incidentWords[data.kind] : 'Incident'} />
       <ProblemNote error={error} retry={refetch} />
-      {data ? <Incident incident={data} /> : !error && <p className="py-6">Loading…</p>}
+      {data ? <Incident incident={data} /> : !error && <Loading what="what happened" />}
     </div>
   );
 }

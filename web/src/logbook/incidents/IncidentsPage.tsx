@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
 import { useListIncidentsQuery } from '../../api/wainrope-api.ts';
 import { day } from '../../shell/days.ts';
+import { EmptyPage } from '../../shell/EmptyPage.tsx';
+import { Loading } from '../../shell/Loading.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { incidentWords } from './incident-words.ts';
@@ -24,11 +26,11 @@ export function IncidentsPage() {
         )}
       </LogTabs>
       <ProblemNote error={error} retry={refetch} />
-      {!data && !error && <p className="py-6">Loading…</p>}
+      {!data && !error && <Loading what="the log" />}
       {data?.items.length === 0 && (
-        <p className="py-6">
-          Nothing on record. A near miss that is written down is one that the next crew can learn from; it takes a minute.
-        </p>
+        <EmptyPage of="days" words="Nothing on record.">
+          A near miss that is written down is one that the next crew can learn from; it takes a minute.
+        </EmptyPage>
       )}
       <ul>
         {data?.items.map((incident) => (

@@ -8,6 +8,7 @@ import { type RegisterPiece, useRegister } from '../../register/use-register.ts'
 import { FormProblem } from '../../shell/FormProblem.tsx';
 import { faultsByPath } from '../../shell/faults-by-path.ts';
 import { Labelled } from '../../shell/Labelled.tsx';
+import { Loading } from '../../shell/Loading.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { emptyDraft, forgetDraft, type IncidentDraft, keepDraft, keptDraft } from './incident-draft.ts';
@@ -21,7 +22,7 @@ export function NewIncidentPage() {
     <div className="page max-w-[840px] pt-4 pb-28">
       <LogTabs title="What happened" />
       <ProblemNote error={error} retry={refetch} />
-      {team && pieces ? <Writing team={team} pieces={pieces} /> : !error && <p className="py-6">Loading…</p>}
+      {team && pieces ? <Writing team={team} pieces={pieces} /> : !error && <Loading what="the register" />}
     </div>
   );
 }

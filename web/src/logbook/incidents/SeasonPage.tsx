@@ -6,6 +6,7 @@ import { useGetSeasonQuery } from '../../api/wainrope-api.ts';
 import { useTeam } from '../../register/use-register.ts';
 import { day } from '../../shell/days.ts';
 import { Labelled } from '../../shell/Labelled.tsx';
+import { Loading } from '../../shell/Loading.tsx';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
@@ -39,7 +40,7 @@ export function SeasonPage() {
         </Labelled>
       </div>
       <ProblemNote error={error} retry={refetch} />
-      {data ? <Season season={data} /> : !error && <p className="py-6">Loading…</p>}
+      {data ? <Season season={data} /> : !error && <Loading what="the season" />}
     </div>
   );
 }

@@ -1,0 +1,70 @@
+import { expect } from '@playwright/test';
+import { axeFaults, listenTo } from './faults-of-a-page.ts';
+import { hardToTouch } from './hard-to-touch.ts';
+import { routesOf } from './routes.ts';
+import { openSettled } from './settled.ts';
+import { signInAs, test } from './signed-in.ts';
+import { unspeakable, unspeakableOn } from './unspeakable.ts';
+
+/** `npm test` opens each page once, as one of these; `npm run test:long` every page as each of them. */
+const LONG = process.env.WAINROPE_LONG === 'yes';
+const DESK = { viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false };
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const AS = [
+  { role: 'coordinator', at: 'a desk', device: DESK },
+  { role: 'coordinator', at: 'a phone', device: PHONE },
+  { role: 'reader', at: 'a desk', device: DESK },
+  { role: 'reader', at: 'a phone', device: PHONE },
+] as const;
+
+for (const [turn, { role, at, device }] of AS.entries())
+  test.describe(`for a ${role} at ${at}`, () => {
+    test.use(device);
+
+    test('every page is titled, wide enough, open to everybody by day and by night, easily touched and said in words', async ({
+      page,
+      baseURL,
+    }) => {
+      test.setTimeout(1_800_000);
+      await signInAs(page.request, role);
+      const routes = (await routesOf(page.request)).filter((_, index) => LONG || index % AS.length === turn);
+      expect(routes.length).toBeGreaterThan(8);
+      const heard = listenTo(page, baseURL);
+      for (const route of routes) {
+        await openSettled(page, route);
+        expect.soft(await page.title(), route).toMatch(/ · Wainrope$/);
+        expect.soft(await page.evaluate(() => document.documentElement.scrollWidth), route).toBe(device.viewport.width);
+        expect.soft(await unspeakableOn(page), route).toEqual([]);
+        if (device === PHONE) expect.soft(await hardToTouch(page), route).toEqual([]);
+        expect.soft(await axeFaults(page), route).toEqual([]);
+        expect.soft(heard.splice(0), route).toEqual([]);
+      }
+    });
+  });
+
+test('what no person would write is found where it stands', () => {
+  for (const [text, found] of [
+    ['Momentum at at-otter', ['at-otter']],
+    ['contentBase64 is missing', ['contentBase64']],
+    ['2313.3210870000003 kg', ['3.3210870000003']],
+    ['due 2026-06-01', ['2026-06-01']],
+    ['undefined pieces', ['undefined']],
+    ['The run-up of 4.75 kN, WLL 2, SB-02', []],
+  ] as const)
+    expect([text, unspeakable(text)]).toEqual([text, found]);
+});
+
+test('a reader is told whose a form is in place of a form that would be refused', async ({ page }) => {
+  await signInAs(page.request, 'reader');
+  for (const [route, whose] of [
+    ['/gear/new', 'coordinators and gear keepers'],
+    ['/gear/import', 'coordinators and gear keepers'],
+    ['/plans/new', 'coordinators, gear keepers, and members'],
+    ['/log/incidents/new', 'coordinators, gear keepers, and members'],
+    ['/team-file', 'coordinators'],
+  ] as const) {
+    await page.goto(route);
+    await expect(page.getByText(`This is for ${whose}.`)).toBeVisible();
+    await expect(page.locator('main form')).toHaveCount(0);
+  }
+});
