@@ -15,6 +15,7 @@ export default defineConfig({
         ssr,
         test: {
           name: 'core',
+          isolate: false,
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'ops/**/*.test.ts'],
           environment: 'node',
           ...hang,
