@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { choose } from './choose.ts';
 import { openPlan } from './open-plan.ts';
 import { signInAs, test } from './signed-in.ts';
 
@@ -48,7 +49,7 @@ test('work begun on an older version comes back and meets the newer one as a con
 
 test('the reader’s unit and theme stay on the device', async ({ page }) => {
   await openPlan(page, 'Bog below');
-  await page.getByLabel('Unit of forces').selectOption('lbf');
+  await choose(page, page.getByLabel('Unit of forces'), 'lbf');
   await expect(page.locator('[data-strand-sentence]')).toContainText('lbf');
   await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
   await page.reload();
@@ -112,7 +113,7 @@ test('an address that leads nowhere says so', async ({ page }) => {
 
 test('in pounds the load path and the labels say a load with all its thousands', async ({ page }) => {
   await openPlan(page, 'Bog below');
-  await page.getByRole('combobox', { name: 'Unit of force' }).selectOption('lbf');
+  await choose(page, page.getByLabel('Unit of forces'), 'lbf');
   await expect(page.getByText(/^3\u202f180 \/ 1\u202f650 lbf$/)).toBeVisible();
   await openPlan(page, 'Badger');
   await expect(page.locator('[data-sheet-label]').filter({ hasText: /^Scots pine/ })).toContainText(

@@ -28,6 +28,7 @@ export { type HelperVehicle, type RespoolAdvice, respoolAdvice } from './effort/
 export type { Situation } from './effort/situation.ts';
 export { type GlossaryEntry, glossary } from './explanation/glossary.ts';
 export { evaluate, type Term } from './explanation/term.ts';
+export { wordParts } from './explanation/words-of-trade.ts';
 export type { Field } from './gear/classes/fields.ts';
 export { type GearClass, gearClasses, gearClassNames } from './gear/classes/gear-classes.ts';
 export { eyeLocks, type PointKind, pointKinds, seenTerminations, spoolStates, winchFaces } from './gear/classes/materials.ts';

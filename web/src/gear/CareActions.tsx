@@ -10,6 +10,7 @@ import {
   useQuarantineMutation,
   useRetireMutation,
 } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { exposureWords } from '../register/care-words.ts';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
@@ -121,15 +122,14 @@ function ExposureForm({ gear, today, done }: FormProps & { readonly today: strin
       done={done}
       act={() => add({ gearId: gear.gearId, exposureCreate: { exposureId: crypto.randomUUID(), kind, on } })}
     >
-      <Labelled label="What it met" fault={faults.kind}>
-        <select value={kind} onChange={(event) => setKind(event.target.value as ExposureView['kind'])}>
-          {exposureChoices.map((entry) => (
-            <option key={entry} value={entry}>
-              {exposureWords[entry]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        label="What it met"
+        value={kind}
+        options={exposureChoices}
+        words={(entry) => exposureWords[entry]}
+        onChange={setKind}
+        fault={faults.kind}
+      />
       <Labelled label="On" fault={faults.on}>
         <input type="date" max={today} value={on} onChange={(event) => setOn(event.target.value)} />
       </Labelled>
@@ -168,15 +168,14 @@ function CounterForm({ gear, done }: FormProps) {
   };
   return (
     <ActForm words="Correct it" busy={isLoading} error={error} shown={['counter', 'value', 'reason']} done={done} act={act}>
-      <Labelled label="Which counter" fault={faults.counter}>
-        <select value={counter} onChange={(event) => setCounter(event.target.value as CounterCorrection['counter'])}>
-          {counted.map((entry) => (
-            <option key={entry} value={entry}>
-              {counterWords[entry]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        label="Which counter"
+        value={counter}
+        options={counted}
+        words={(entry) => counterWords[entry]}
+        onChange={setCounter}
+        fault={faults.counter}
+      />
       <TextLine
         label={`How many it should be (now ${countOf(gear, counter)})`}
         fault={fault ?? faults.value}

@@ -143,15 +143,15 @@ function WhereaboutsFields({ register, control, faults, team, existing }: Wherea
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-2 gap-3">
-        <Labelled label="State" fault={faults.state}>
-          <select {...register('state')} disabled={existing}>
-            {gearStates.map((state) => (
-              <option key={state} value={state}>
-                {stateWords[state]}
-              </option>
-            ))}
-          </select>
-        </Labelled>
+        <Chosen
+          control={control}
+          name="state"
+          label="State"
+          options={gearStates}
+          words={(state) => stateWords[state]}
+          disabled={existing}
+          fault={faults.state}
+        />
         <Labelled label="Overloads since inspection" fault={faults.overloadsSinceInspection}>
           <input {...register('overloadsSinceInspection')} inputMode="numeric" />
         </Labelled>
@@ -180,34 +180,35 @@ interface AttributeFieldsProps extends FieldsProps {
 
 const EXAMPLES: { readonly [type: string]: string } = { length: '2.4 m', 'small-length': '12 mm', mass: '1.1 kg', force: '16 kN' };
 
-function AttributeFields({ kind, register, faults }: AttributeFieldsProps) {
+function AttributeFields({ kind, register, control, faults }: AttributeFieldsProps) {
   const fields = Object.entries<Field>(gearClasses[kind].fields);
   return (
     <fieldset>
       <legend className="font-head text-xl font-semibold">Sizes and make-up</legend>
       <p className="text-quiet">With their unit. What is unknown stays empty; a check that needs it will ask.</p>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        {fields.map(([key, field]) => (
-          <Labelled key={key} label={field.label} fault={faults[`attributes.${key}`]}>
-            {field.type === 'choice' || field.type === 'flag' ? (
-              <select {...register(`attributes.${key}`)}>
-                <option value="">not known</option>
-                {(field.type === 'choice' ? field.options : ['yes', 'no']).map((option) => (
-                  <option key={option} value={option}>
-                    {keyWords(option)}
-                  </option>
-                ))}
-              </select>
-            ) : (
+        {fields.map(([key, field]) =>
+          field.type === 'choice' || field.type === 'flag' ? (
+            <Chosen
+              key={key}
+              control={control}
+              name={`attributes.${key}`}
+              label={field.label}
+              options={['', ...(field.type === 'choice' ? field.options : ['yes', 'no'])]}
+              words={(option) => (option === '' ? 'not known' : keyWords(option))}
+              fault={faults[`attributes.${key}`]}
+            />
+          ) : (
+            <Labelled key={key} label={field.label} fault={faults[`attributes.${key}`]}>
               <input
                 {...register(`attributes.${key}`)}
                 placeholder={EXAMPLES[field.type] ?? ''}
                 aria-invalid={faults[`attributes.${key}`] !== undefined}
                 autoComplete="off"
               />
-            )}
-          </Labelled>
-        ))}
+            </Labelled>
+          ),
+        )}
       </div>
     </fieldset>
   );

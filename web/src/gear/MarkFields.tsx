@@ -12,6 +12,7 @@ import {
 } from '@wainrope/core';
 import { Plus, X } from 'lucide-react';
 import { type Control, type UseFormRegister, type UseFormSetValue, useFieldArray, useWatch } from 'react-hook-form';
+import { Chosen } from '../fields/Chosen.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import type { GearFormValues } from './gear-form-values.ts';
 
@@ -46,29 +47,20 @@ export function MarkFields({ control, register, setValue, decimal, kind, faults 
                   autoComplete="off"
                 />
               </label>
-              <label>
-                It means
-                <select {...register(`marks.${index}.basis`)}>
-                  <option value="">as the words say</option>
-                  {markBases
-                    .filter((basis) => (basis === 'rated-pull') === byRatedPull || basis === 'unstated')
-                    .map((basis) => (
-                      <option key={basis} value={basis}>
-                        {basisWords[basis]}
-                      </option>
-                    ))}
-                </select>
-              </label>
-              <label>
-                Source
-                <select {...register(`marks.${index}.source`)}>
-                  {markSources.map((source) => (
-                    <option key={source} value={source}>
-                      {sourceWords[source]}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Chosen
+                control={control}
+                name={`marks.${index}.basis`}
+                label="It means"
+                options={['', ...markBases.filter((basis) => (basis === 'rated-pull') === byRatedPull || basis === 'unstated')]}
+                words={(basis) => (basis === '' ? 'as the words say' : basisWords[basis])}
+              />
+              <Chosen
+                control={control}
+                name={`marks.${index}.source`}
+                label="Source"
+                options={markSources}
+                words={(source) => sourceWords[source]}
+              />
               <button type="button" className="action" onClick={() => remove(index)} aria-label={`Remove mark ${index + 1}`}>
                 <X size={17} aria-hidden="true" />
               </button>
@@ -76,7 +68,6 @@ export function MarkFields({ control, register, setValue, decimal, kind, faults 
             <Understood
               id={`mark-${index}-understood`}
               control={control}
-              register={register}
               index={index}
               decimal={decimal}
               winch={byRatedPull}
@@ -102,14 +93,13 @@ export function MarkFields({ control, register, setValue, decimal, kind, faults 
 interface UnderstoodProps {
   readonly id: string;
   readonly control: Control<GearFormValues>;
-  readonly register: UseFormRegister<GearFormValues>;
   readonly index: number;
   readonly decimal: DecimalMark;
   readonly winch: boolean;
   readonly takeAsPull: () => void;
 }
 
-function Understood({ id, control, register, index, decimal, winch, takeAsPull }: UnderstoodProps) {
+function Understood({ id, control, index, decimal, winch, takeAsPull }: UnderstoodProps) {
   const { figure } = useFigures();
   const entry = useWatch({ control, name: `marks.${index}` as const }) as GearFormValues['marks'][number] | undefined;
   if (!entry || entry.asWritten.trim() === '')
@@ -148,18 +138,16 @@ function Understood({ id, control, register, index, decimal, winch, takeAsPull }
         {basisWords[basis]}
       </p>
       {whichTon && (
-        <label className="flex flex-wrap items-center gap-2 py-1">
-          Which ton does the maker mean?
-          <select {...register(`marks.${index}.confirmedUnit`)} className="w-auto!">
-            <option value="">nobody has confirmed it</option>
-            {tonUnits.map((unit) => (
-              <option key={unit} value={unit}>
-                {unit}
-              </option>
-            ))}
-          </select>
+        <div className="max-w-72 py-1">
+          <Chosen
+            control={control}
+            name={`marks.${index}.confirmedUnit`}
+            label="Which ton does the maker mean?"
+            options={['', ...tonUnits]}
+            words={(unit) => (unit === '' ? 'nobody has confirmed it' : unit)}
+          />
           <span className="text-quiet">Confirmed once, it holds for this maker.</span>
-        </label>
+        </div>
       )}
       {winch && basis === 'unstated' && (
         <p className="flex flex-wrap items-center gap-2 py-1">

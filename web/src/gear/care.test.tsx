@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import type { PieceCare } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
+import { choose, offeredBy } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { asRole, piece, TODAY } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
@@ -116,7 +117,7 @@ describe('the care of a piece', () => {
     const user = await open('gear-keeper', { overloadsSinceInspection: 2 });
     server.answers({ 'POST /api/v1/gear/*/counters': care });
     await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
-    expect([...(screen.getByLabelText('Which counter') as HTMLSelectElement).options].map(({ value }) => value)).toEqual(['overloads']);
+    expect(await offeredBy(user, 'Which counter')).toEqual(['Overloads since inspection']);
     await user.type(screen.getByLabelText('Why was it wrong?'), 'Counted twice');
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     expect(await screen.findByText('Give a whole number, 0 or more.')).toBeTruthy();
@@ -133,7 +134,7 @@ describe('the care of a piece', () => {
     server.forget();
     await open('gear-keeper', { kind: 'stretch-rope', attributes: { pullsUsed: 9 } });
     await user.click(await screen.findByRole('button', { name: 'Correct a counter' }));
-    expect(screen.getByRole('option', { name: 'Pulls used' })).toBeTruthy();
+    expect(await offeredBy(user, 'Which counter')).toContain('Pulls used');
     expect(screen.getByLabelText('How many it should be (now 9)')).toBeTruthy();
   });
 
@@ -155,7 +156,7 @@ describe('the care of a piece', () => {
     await user.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByLabelText('What it met')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Note exposure or washing' }));
-    await user.selectOptions(screen.getByLabelText('What it met'), 'salt');
+    await choose(user, 'What it met', 'Salt');
     await user.click(screen.getByRole('button', { name: 'Note it' }));
     await waitFor(() => expect(server.sent).toHaveLength(1));
     expect(server.body(0)).toEqual({ exposureId: expect.any(String), kind: 'salt', on: TODAY });

@@ -3,6 +3,7 @@ import { gearClasses, grades, proposedDue } from '@wainrope/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { usePerson } from '../access/use-session.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { TagEntry } from '../fields/TagEntry.tsx';
 import { type BenchDraft, type BenchRound, benchStore } from '../outbox/bench-store.ts';
 import { takeBack } from '../outbox/unsent.ts';
@@ -265,22 +266,26 @@ function Settled({ draft, found }: { readonly draft: BenchDraft; readonly found:
 
 type Change = ReturnType<typeof useDraft>['change'];
 
+const SPOOLED_WORDS: { readonly [S in BenchDraft['spoolState']]: string } = {
+  '': 'as before',
+  'under-tension': 'spooled under tension',
+  slack: 'spooled slack',
+  stacked: 'stacked to a side',
+};
+const SPOOLED = Object.keys(SPOOLED_WORDS) as readonly BenchDraft['spoolState'][];
+
 /** What a drum or a stretch rope carries on from use to use. */
 function CarriedOn({ piece, draft, change }: { readonly piece: GearView; readonly draft: BenchDraft; readonly change: Change }) {
   const { carriesOn } = gearClasses[piece.kind];
   if (carriesOn === 'spool')
     return (
-      <Labelled label="How the line lies on the drum now">
-        <select
-          value={draft.spoolState}
-          onChange={(event) => change(() => ({ spoolState: event.target.value as BenchDraft['spoolState'] }))}
-        >
-          <option value="">as before</option>
-          <option value="under-tension">spooled under tension</option>
-          <option value="slack">spooled slack</option>
-          <option value="stacked">stacked to a side</option>
-        </select>
-      </Labelled>
+      <Choice
+        label="How the line lies on the drum now"
+        value={draft.spoolState}
+        options={SPOOLED}
+        words={(state) => SPOOLED_WORDS[state]}
+        onChange={(spoolState) => change(() => ({ spoolState }))}
+      />
     );
   if (carriesOn === 'nothing') return null;
   const { pullsUsed, pullsAllowed } = piece.attributes as { readonly pullsUsed?: number; readonly pullsAllowed?: number };

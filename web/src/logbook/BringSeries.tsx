@@ -4,6 +4,8 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useBringSeriesMutation } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
+import { named } from '../fields/named.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { DayAndPulls, FormEnd } from './PullFields.tsx';
@@ -107,25 +109,25 @@ export function BringSeries({ plan, report, today, dirty }: BringSeriesProps) {
             <input type="file" accept=".csv,.txt,.tsv,text/csv" onChange={(event) => setFile(event.target.files?.[0])} />
           </Labelled>
           {places.length > 1 && (
-            <Labelled label="Where the gauge was">
-              <select value={typed.at} onChange={(event) => set({ at: event.target.value })}>
-                {places.map(({ value, words }, index) => (
-                  <option key={value} value={index === 0 ? '' : value}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
+            <Choice
+              label="Where the gauge was"
+              value={typed.at}
+              {...named(
+                places.slice(1).map(({ value, words }) => [value, words] as const),
+                places[0]?.words ?? '',
+              )}
+              onChange={(at) => set({ at })}
+            />
           )}
           {asked.map(({ open, choices }) => (
-            <Labelled key={open} label={openWords[open]}>
-              <select value={stated[open] ?? ''} onChange={(event) => setStated({ ...stated, [open]: event.target.value })}>
-                <option value="">Choose</option>
-                {choices.map((choice) => (
-                  <option key={choice}>{choice}</option>
-                ))}
-              </select>
-            </Labelled>
+            <Choice
+              key={open}
+              label={openWords[open]}
+              value={stated[open] ?? ''}
+              options={choices}
+              words={(choice) => choice}
+              onChange={(choice) => setStated({ ...stated, [open]: choice })}
+            />
           ))}
           <div className="grid grid-cols-2 gap-3">
             <DayAndPulls typed={{ ...typed, stalled: false }} set={set} today={today} />

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useAddDiaryEntryMutation, useListDiaryQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { FormButtons } from '../shell/FormButtons.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
@@ -146,15 +147,14 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
           <input type="date" max={today} value={typed.on} onChange={(event) => set({ on: event.target.value })} />
         </Labelled>
         {kind === 'spooled' && (
-          <Labelled label="How it lies" fault={faults.spoolState}>
-            <select value={typed.spoolState} onChange={(event) => set({ spoolState: event.target.value })}>
-              {spoolStates.map((state) => (
-                <option key={state} value={state}>
-                  {keyWords(state)}
-                </option>
-              ))}
-            </select>
-          </Labelled>
+          <Choice
+            label="How it lies"
+            value={typed.spoolState}
+            options={spoolStates}
+            words={keyWords}
+            onChange={(spoolState) => set({ spoolState })}
+            fault={faults.spoolState}
+          />
         )}
         {asks.tension && (
           <Labelled label="Tension, where it is known" fault={faults.tensionN}>
@@ -167,34 +167,33 @@ function EntryForm({ gear, today, decimal, kind, done }: EntryFormProps) {
           </Labelled>
         )}
         {kind === 'cut-back' && (
-          <Labelled label="At which end" fault={faults.cutAt}>
-            <select value={typed.cutAt} onChange={(event) => set({ cutAt: event.target.value })}>
-              <option value="hook">at the hook: its marks come nearer</option>
-              <option value="drum">at the drum: its marks stay</option>
-            </select>
-          </Labelled>
+          <Choice
+            label="At which end"
+            value={typed.cutAt}
+            options={['hook', 'drum']}
+            words={(end) => (end === 'hook' ? 'at the hook: its marks come nearer' : 'at the drum: its marks stay')}
+            onChange={(cutAt) => set({ cutAt })}
+            fault={faults.cutAt}
+          />
         )}
         {kind === 'spliced' && (
           <>
-            <Labelled label="How the end is made up" fault={faults.endTermination}>
-              <select value={typed.end} onChange={(event) => set({ end: event.target.value })}>
-                {seenTerminations.map((word) => (
-                  <option key={word} value={word}>
-                    {keyWords(word)}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
-            <Labelled label="How its eye is locked" fault={faults.eyeLock}>
-              <select value={typed.lock} onChange={(event) => set({ lock: event.target.value })}>
-                <option value="">not known</option>
-                {eyeLocks.map((word) => (
-                  <option key={word} value={word}>
-                    {keyWords(word)}
-                  </option>
-                ))}
-              </select>
-            </Labelled>
+            <Choice
+              label="How the end is made up"
+              value={typed.end}
+              options={seenTerminations}
+              words={keyWords}
+              onChange={(end) => set({ end })}
+              fault={faults.endTermination}
+            />
+            <Choice
+              label="How its eye is locked"
+              value={typed.lock}
+              options={['', ...eyeLocks]}
+              words={(lock) => (lock === '' ? 'not known' : keyWords(lock))}
+              onChange={(lock) => set({ lock })}
+              fault={faults.eyeLock}
+            />
           </>
         )}
       </div>

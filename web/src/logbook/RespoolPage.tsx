@@ -60,7 +60,7 @@ interface CoachProps {
 
 function Coach({ winch, team, policy, lines }: CoachProps) {
   const [lineId, setLineId] = useState<string>();
-  const [helper, setHelper] = useState<HelperValues>({ massKg: 2500, slopeDeg: 0, surface: 'grass', brakePercent: 0 });
+  const [helper, setHelper] = useState<HelperValues>({ massKg: ANOTHER_KG, slopeDeg: 0, surface: 'grass', brakePercent: 0 });
   const [done, setDone] = useState(0);
   const line = lines.find(({ gearId }) => gearId === lineId) ?? lines[0];
   const drum = line && drumOf(winch, line);
@@ -115,34 +115,40 @@ interface HelperProps {
   readonly advice: RespoolAdvice;
 }
 
+/** A helper that is none of the team’s weighs so much until somebody says. */
+const ANOTHER_KG = 2500;
+
 /** Which helper vehicle, on which slope and how much braked, gives the tension that is asked for. */
 function Helper({ typed, set, advice }: HelperProps) {
   const { figure } = useFigures();
   const { data } = useListVehiclesQuery();
+  const [chosen, setChosen] = useState('');
+  const vehicles = data?.items ?? [];
   const words = adviceWords(advice, figure);
   return (
     <section aria-label="The helper vehicle" className="pt-4">
       <h2 className="stitched pb-1.5 text-xl">1. The vehicle that holds against it</h2>
       <div className="grid gap-3 pt-2 sm:grid-cols-2">
-        <Labelled label="Vehicle">
-          <select onChange={(event) => set({ massKg: Number(event.target.value) })} value={typed.massKg}>
-            <option value={2500}>another, of {figure(mass(2500))}</option>
-            {(data?.items ?? []).map(({ vehicleId, name, massKg }) => (
-              <option key={vehicleId} value={massKg}>
-                {name}, {figure(mass(massKg))}
-              </option>
-            ))}
-          </select>
-        </Labelled>
-        <Labelled label="It stands on">
-          <select value={typed.surface} onChange={(event) => set({ surface: event.target.value as Surface })}>
-            {surfaces.map((surface) => (
-              <option key={surface} value={surface}>
-                {keyWords(surface)}
-              </option>
-            ))}
-          </select>
-        </Labelled>
+        <Choice
+          label="Vehicle"
+          value={chosen}
+          options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
+          words={(id) => {
+            const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id);
+            return vehicle ? `${vehicle.name}, ${figure(mass(vehicle.massKg))}` : `another, of ${figure(mass(ANOTHER_KG))}`;
+          }}
+          onChange={(id) => {
+            setChosen(id);
+            set({ massKg: vehicles.find(({ vehicleId }) => vehicleId === id)?.massKg ?? ANOTHER_KG });
+          }}
+        />
+        <Choice
+          label="It stands on"
+          value={typed.surface}
+          options={surfaces}
+          words={keyWords}
+          onChange={(surface: Surface) => set({ surface })}
+        />
         <Labelled label={`Drawn up a slope of ${typed.slopeDeg}°`}>
           <input type="range" min={0} max={30} value={typed.slopeDeg} onChange={(event) => set({ slopeDeg: Number(event.target.value) })} />
         </Labelled>

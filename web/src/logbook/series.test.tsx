@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { SeriesFound, SeriesView } from '@wainrope/contract';
 import { afterEach, describe, expect, it } from 'vitest';
+import { choose } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
 import { sampleLook as look } from '../testing/sample-look.ts';
 import { asRole, TODAY } from '../testing/sample-team.ts';
@@ -106,7 +107,7 @@ describe('a recorder’s file', () => {
     const load = { overload: 'quarantine', place: 'RR-02, bow; Bog', gearId: 'g' };
     const user = await open({ ...view, loads: [load] });
     await user.upload(screen.getByLabelText(/^The file/), file);
-    await user.selectOptions(screen.getByLabelText('Where the gauge was'), 'at the far end');
+    await choose(user, 'Where the gauge was', 'at the far end');
     await user.click(screen.getByRole('button', { name: 'Bring it in' }));
     await screen.findByText(/1,000 readings over 10 s, for one piece/);
     screen.getByText(/One piece was over the limit: RR-02, bow\./);
@@ -123,7 +124,8 @@ describe('a recorder’s file', () => {
     const user = await open(faulty('forceUnit', asked), 1);
     await user.upload(screen.getByLabelText(/^The file/), file);
     await user.click(screen.getByRole('button', { name: 'Bring it in' }));
-    await user.selectOptions(await screen.findByLabelText('Which unit are its figures in?'), 'kN');
+    await screen.findByLabelText('Which unit are its figures in?');
+    await choose(user, 'Which unit are its figures in?', 'kN');
     server.answers({ ...asRole('member'), 'POST /api/v1/plans/*/series': view });
     await user.click(screen.getByRole('button', { name: 'Bring it in' }));
     await waitFor(() => expect(queries()).toHaveLength(2));

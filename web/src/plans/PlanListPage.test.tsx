@@ -1,4 +1,5 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { PlanSummary } from '@wainrope/contract';
 import { wordsOf, write } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
@@ -9,7 +10,9 @@ import bogFile from '../../../demo/plans/bog-below-tarn-quarry.json' with { type
 import { unitsChosen } from '../settings/settings-slice.ts';
 import { store } from '../store.ts';
 import { caseOfFile } from '../testing/case-of-file.ts';
+import { choose } from '../testing/choose.ts';
 import { PlanListPage } from './PlanListPage.tsx';
+import { planStateWords } from './plan-words.ts';
 
 const asked = vi.hoisted(() => ({ plans: [] as unknown[] | undefined, mayWrite: true }));
 vi.mock('../api/wainrope-api.ts', () => ({ useAllPlansQuery: () => ({ data: asked.plans, refetch: () => undefined }) }));
@@ -78,12 +81,13 @@ describe('the list of plans', () => {
     store.dispatch(unitsChosen('kN'));
   });
 
-  it('leaves out what was put away until it is asked for, and finds by name and by the weakest piece', () => {
+  it('leaves out what was put away until it is asked for, and finds by name and by the weakest piece', async () => {
+    const user = userEvent.setup();
     show();
     expect(names()).toEqual(['/plans/Otter at the ford', '/plans/Badger on the track']);
-    fireEvent.change(screen.getByLabelText('In which state'), { target: { value: 'archived' } });
+    await choose(user, 'In which state', planStateWords.archived);
     expect(names()).toEqual(['/plans/Last winter']);
-    fireEvent.change(screen.getByLabelText('In which state'), { target: { value: '' } });
+    await choose(user, 'In which state', 'All except put away');
     fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'tree STRAP' } });
     expect(names()).toEqual(['/plans/Badger on the track']);
     fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'nowhere' } });

@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { useAllPlansQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { moment } from '../shell/days.ts';
 import { EmptyPage } from '../shell/EmptyPage.tsx';
 import { Loading } from '../shell/Loading.tsx';
@@ -20,7 +21,7 @@ export function PlanListPage() {
   const may = useMay();
   const { params, put: set } = useAddress();
   const search = params.get('q') ?? '';
-  const state = params.get('state') ?? '';
+  const state = planStates.find((entry) => entry === params.get('state')) ?? '';
   const fits = ({ name, weakest = '', state: own }: PlanSummary) =>
     (state === '' ? own !== 'archived' : own === state) && `${name} ${weakest}`.toLowerCase().includes(search.toLowerCase());
   const shown = (data ?? []).filter(fits);
@@ -32,14 +33,16 @@ export function PlanListPage() {
           <span className="sr-only">Search plans</span>
           <input type="search" placeholder="Search plans…" value={search} onChange={(event) => set('q', event.target.value)} />
         </label>
-        <select className="w-44!" aria-label="In which state" value={state} onChange={(event) => set('state', event.target.value)}>
-          <option value="">All except put away</option>
-          {planStates.map((entry) => (
-            <option key={entry} value={entry}>
-              {planStateWords[entry]}
-            </option>
-          ))}
-        </select>
+        <div className="w-44">
+          <Choice
+            label="In which state"
+            labelIsHidden
+            value={state}
+            options={['', ...planStates]}
+            words={(entry) => (entry === '' ? 'All except put away' : planStateWords[entry])}
+            onChange={(entry) => set('state', entry)}
+          />
+        </div>
         {may('plan.write') && (
           <div className="ml-auto flex gap-2">
             <BringRig />

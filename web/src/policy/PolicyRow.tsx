@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Choice } from '../fields/Choice.tsx';
 import { type PolicyLeaf, readLeaf, typedLeaf } from './policy-leaves.ts';
 import { leafWords } from './policy-words.ts';
 import { SCHOOLS } from './school-words.ts';
@@ -46,13 +47,9 @@ export function PolicyRow({ leaf, source, range, standard, editable, unread, cha
       <span>{label}</span>
       <span className="flex items-center gap-2">
         {editable && options && (
-          <select aria-label={label} value={String(value)} onChange={(event) => take(event.target.value)}>
-            {options.map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
+          <span className="min-w-0 flex-1">
+            <Choice label={label} labelIsHidden value={String(value)} options={options.map(([key]) => key)} words={said} onChange={take} />
+          </span>
         )}
         {editable && !options && (
           <input

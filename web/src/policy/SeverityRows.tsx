@@ -1,5 +1,6 @@
 import type { RuleView } from '@wainrope/contract';
 import { keyWords, type Policy, type Severity } from '@wainrope/core';
+import { Choice } from '../fields/Choice.tsx';
 import { severityWords } from '../shell/VerdictMark.tsx';
 import { capital } from './policy-words.ts';
 
@@ -34,17 +35,14 @@ export function SeverityRows({ policy, editable, changed, rules }: SeverityRowsP
             <div key={code} className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1 sm:grid-cols-[14rem_8rem_1fr]">
               <span>{rule}</span>
               {editable && allowed.length > 1 ? (
-                <select
-                  aria-label={`How serious: ${rule}`}
+                <Choice
+                  label={`How serious: ${rule}`}
+                  labelIsHidden
                   value={now}
-                  onChange={(event) => set(code, severity, event.target.value as Severity)}
-                >
-                  {allowed.map((entry) => (
-                    <option key={entry} value={entry}>
-                      {severityWords[entry]}
-                    </option>
-                  ))}
-                </select>
+                  options={allowed}
+                  words={(entry) => severityWords[entry]}
+                  onChange={(entry) => set(code, severity, entry)}
+                />
               ) : (
                 <span>{severityWords[now]}</span>
               )}

@@ -7,6 +7,7 @@ import { useSearchParams } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import { problemOf, useListSheetsQuery, useSaveSheetMutation } from '../api/wainrope-api.ts';
 import { Choice } from '../fields/Choice.tsx';
+import { Chosen } from '../fields/Chosen.tsx';
 import { ConflictNote } from '../shell/ConflictNote.tsx';
 import { moment } from '../shell/days.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -179,20 +180,22 @@ function Measures({ form: { control, register }, editable }: ListProps) {
         {measures.fields.map((field, index) => (
           <li key={field.id} className="grid items-center gap-2 border-b border-rule py-1.5 sm:grid-cols-[1fr_7rem_9rem_6rem_auto]">
             <input aria-label={`Measure ${index + 1}`} {...register(`measures.${index}.label`)} />
-            <select aria-label={`Unit of measure ${index + 1}`} {...register(`measures.${index}.quantity`)}>
-              {measuredQuantities.map((quantity) => (
-                <option key={quantity} value={quantity}>
-                  {quantityWords[quantity]}
-                </option>
-              ))}
-            </select>
-            <select aria-label={`Kind of limit ${index + 1}`} {...register(`measures.${index}.limitKind`)}>
-              {limitKinds.map((limit) => (
-                <option key={limit} value={limit}>
-                  {limitWords[limit]}
-                </option>
-              ))}
-            </select>
+            <Chosen
+              control={control}
+              name={`measures.${index}.quantity`}
+              label={`Unit of measure ${index + 1}`}
+              labelIsHidden
+              options={measuredQuantities}
+              words={(quantity) => quantityWords[quantity]}
+            />
+            <Chosen
+              control={control}
+              name={`measures.${index}.limitKind`}
+              label={`Kind of limit ${index + 1}`}
+              labelIsHidden
+              options={limitKinds}
+              words={(limit) => limitWords[limit]}
+            />
             <input aria-label={`Limit ${index + 1}`} inputMode="decimal" {...register(`measures.${index}.limit`)} />
             {editable && <Remove what={`measure ${index + 1}`} act={() => measures.remove(index)} />}
           </li>

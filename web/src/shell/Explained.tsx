@@ -1,4 +1,5 @@
 import type { Term } from '@wainrope/core';
+import { WithWords } from '../glossary/WithWords.tsx';
 import { withDays } from './days.ts';
 import { useFigures } from './use-figures.ts';
 
@@ -33,7 +34,7 @@ export function Explained({ term }: { readonly term: Term }) {
           return (
             <tr key={`${row.label}-${index}`} className={total ? 'border-t border-rule font-semibold' : ''}>
               <td className={`py-0.5 pr-3 align-top ${INDENT[Math.min(depth, 3)]}`}>
-                {withDays(row.label)}
+                <WithWords text={withDays(row.label)} />
                 {note && <span className="font-normal text-quiet"> {withDays(note)}</span>}
               </td>
               <td className="py-0.5 text-right align-top font-mono whitespace-nowrap">{figure(row.figure)}</td>

@@ -2,6 +2,7 @@ import { BookOpen, CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun
 import { type ReactNode, useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
@@ -119,22 +120,23 @@ export function Shell({ note }: { readonly note: ReactNode }) {
   );
 }
 
+const UNIT_WORDS = { kN: 'kN', t: 'tf', lbf: 'lbf' } as const;
+const UNITS = ['kN', 't', 'lbf'] as const;
+
 function Units() {
   const units = useAppSelector((state) => state.settings.units);
   const dispatch = useAppDispatch();
   return (
-    <label className="flex items-center">
-      <span className="sr-only">Unit of forces</span>
-      <select
-        className="border-on-board-quiet! bg-board! text-on-board!"
+    <div className="w-20 [&_button]:border-on-board-quiet [&_button]:bg-board [&_button]:text-on-board">
+      <Choice
+        label="Unit of forces"
+        labelIsHidden
         value={units}
-        onChange={(event) => dispatch(unitsChosen(event.target.value as typeof units))}
-      >
-        <option value="kN">kN</option>
-        <option value="t">tf</option>
-        <option value="lbf">lbf</option>
-      </select>
-    </label>
+        options={UNITS}
+        words={(unit) => UNIT_WORDS[unit]}
+        onChange={(unit) => dispatch(unitsChosen(unit))}
+      />
+    </div>
   );
 }
 

@@ -12,6 +12,8 @@ import {
   useInvitePersonMutation,
   useListPeopleQuery,
 } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
+import { Chosen } from '../fields/Chosen.tsx';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
@@ -65,16 +67,14 @@ function PersonRow({ person }: { readonly person: PersonListed }) {
           <span className="block text-[15px] text-quiet">{login ? `signs in as ${login}` : 'has not joined yet'}</span>
         </span>
         {may('people.write') && !left ? (
-          <label>
-            <span className="sr-only">Role of {name}</span>
-            <select value={role} onChange={(event) => set({ role: event.target.value as PersonRole })}>
-              {personRoles.map((entry) => (
-                <option key={entry} value={entry}>
-                  {roleWords[entry]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label={`Role of ${name}`}
+            labelIsHidden
+            value={role}
+            options={personRoles}
+            words={(entry) => roleWords[entry]}
+            onChange={(entry) => set({ role: entry })}
+          />
         ) : (
           <span>{roleWords[role]}</span>
         )}
@@ -147,15 +147,7 @@ function AddPerson() {
         <Labelled label="Name" fault={faults.name}>
           <input {...register('name')} autoComplete="off" />
         </Labelled>
-        <Labelled label="Role" fault={faults.role}>
-          <select {...register('role')}>
-            {personRoles.map((entry) => (
-              <option key={entry} value={entry}>
-                {roleWords[entry]}
-              </option>
-            ))}
-          </select>
-        </Labelled>
+        <Chosen control={control} name="role" label="Role" options={personRoles} words={(entry) => roleWords[entry]} fault={faults.role} />
         <button type="submit" className="action-main sm:mt-[1.35rem]" disabled={isLoading}>
           <UserPlus size={17} aria-hidden="true" /> Add
         </button>

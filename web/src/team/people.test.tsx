@@ -46,7 +46,7 @@ describe('the people of the team', () => {
 
   it('change role and leave by name, the rest as it was', async () => {
     const user = await open('coordinator');
-    await user.selectOptions(screen.getByLabelText('Role of Mirren Sedge'), 'gear-keeper');
+    await choose(user, 'Role of Mirren Sedge', 'gear keeper');
     await user.click(row('Mirren Sedge').getByRole('button', { name: 'Left the team' }));
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent.map(({ path, body }) => ({ path, body }))).toEqual([
@@ -73,7 +73,7 @@ describe('the people of the team', () => {
   it('are added with a role, and the form is empty again', async () => {
     const user = await open('coordinator');
     await user.type(screen.getByLabelText('Name'), 'Wren Holloway');
-    await user.selectOptions(screen.getByLabelText('Role'), 'reader');
+    await choose(user, 'Role', 'reader');
     expect(screen.getByText(/^A reader:/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Add' }));
     await waitFor(() => expect((screen.getByLabelText('Name') as HTMLInputElement).value).toBe(''));

@@ -3,6 +3,7 @@ import { parseQuantity } from '@wainrope/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { problemOf, useWriteHookUpMutation } from '../api/wainrope-api.ts';
+import { Chosen } from '../fields/Chosen.tsx';
 import { useTeam } from '../register/use-register.ts';
 import { FormProblem } from '../shell/FormProblem.tsx';
 import { faultsByPath } from '../shell/faults-by-path.ts';
@@ -32,7 +33,7 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
   const { team } = useTeam();
   const [write, { error, isLoading }] = useWriteHookUpMutation();
   const [typed, setTyped] = useState<{ readonly [path: string]: string }>({});
-  const { register, handleSubmit, reset, watch } = useForm<Values>({
+  const { register, control, handleSubmit, reset, watch } = useForm<Values>({
     defaultValues: { model, kind: 'used', place: '', load: '', height: '', radius: '', note: '' },
   });
   const faults = { ...faultsByPath(error && problemOf(error)), ...typed };
@@ -58,15 +59,7 @@ export function HookUpForm({ model = '', done }: { readonly model?: string; read
       <Labelled label="Model" fault={faults.model}>
         <input {...register('model')} readOnly={model !== ''} />
       </Labelled>
-      <Labelled label="What is it">
-        <select {...register('kind')}>
-          {hookUpKinds.map((kind) => (
-            <option key={kind} value={kind}>
-              {hookUpWords[kind]}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Chosen control={control} name="kind" label="What is it" options={hookUpKinds} words={(kind) => hookUpWords[kind]} />
       <div className="sm:col-span-2">
         <Labelled label="Where on the vehicle" fault={faults.place}>
           <input {...register('place')} placeholder="Rear cross-member, between the exhausts" />

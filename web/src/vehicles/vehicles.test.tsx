@@ -1,6 +1,7 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import type { VehicleDetail } from '@wainrope/contract';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { choose } from '../testing/choose.ts';
 import { fakeServer, faulty, stale } from '../testing/fake-server.ts';
 import { asRole, heron } from '../testing/sample-team.ts';
 import { show } from '../testing/show.tsx';
@@ -97,7 +98,7 @@ describe('an entry of the hook-up book', () => {
     await user.click(screen.getByRole('button', { name: 'Write it down' }));
     await waitFor(() => expect(done).toHaveBeenCalledOnce());
     expect(server.sent[0]?.body).toMatchObject({ model: 'Long 4 × 4', kind: 'used', loadN: 14_000, heightM: 0.5 });
-    await user.selectOptions(screen.getByLabelText('What is it'), 'touched');
+    await choose(user, 'What is it', 'Touched by a line');
     expect(screen.queryByLabelText('Load it held')).toBeNull();
     await user.type(screen.getByLabelText('Where on the vehicle'), 'Sump guard');
     await user.type(screen.getByLabelText('Radius of its edge'), '12 mm');

@@ -1,5 +1,6 @@
 import { counted, type Edit, type Fix, length, type PlaceReport, type ToldFinding, type ToldReport } from '@wainrope/core';
 import { Link } from 'react-router';
+import { WithWords } from '../../glossary/WithWords.tsx';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';
@@ -131,7 +132,9 @@ function FindingItem({ finding, apply, choosePiece, hangDampers, show, fillIn }:
             {finding.atM !== undefined && finding.atM - finding.fromM > 0.05 && `, worst at ${figure(length(finding.atM))}`}.
           </p>
         )}
-        <p className="text-[15px] text-quiet">{why}</p>
+        <p className="text-[15px] text-quiet">
+          <WithWords text={why} />
+        </p>
         <div className="flex flex-wrap gap-2 pt-1.5 empty:hidden">
           {finding.fixes.map((fix) => (
             <FixButton key={fix.label} fix={fix} apply={apply} choosePiece={choosePiece} hangDampers={hangDampers} />
