@@ -79,7 +79,7 @@ test('the record is drawn once all of it is here, so that no list pushes a butto
   const versions = page.waitForResponse(/\/versions/);
   await page.getByRole('tab', { name: 'Record' }).click();
   await versions;
-  await expect(page.getByText('Opening the plan’s record')).toBeVisible();
+  await expect(page.getByText('Loading the plan’s record')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Copy the plan' })).toHaveCount(0);
   answer();
   await expect(page.getByRole('button', { name: 'Copy the plan' })).toBeVisible();

@@ -29,19 +29,26 @@ export function DueRows({ entries }: { readonly entries: readonly DuePiece[] }) 
       {entries.map(({ piece, due }) => (
         <li
           key={piece.gear.gearId}
-          className="grid items-center gap-x-4 gap-y-0.5 border-b border-rule py-1.5 sm:grid-cols-[6rem_1.5fr_1.2fr_1.2fr_auto]"
+          className="grid grid-cols-[6rem_1fr_auto] items-center gap-x-4 gap-y-0.5 border-b border-rule py-1.5 sm:grid-cols-[6rem_1.5fr_1.2fr_1.2fr_auto]"
           data-due={due.time}
         >
           <Link to={`/gear/${piece.gear.gearId}`} aria-label={`${piece.gear.tag} ${piece.gear.name}`}>
             <Tag code={piece.gear.tag} />
           </Link>
           <span>{piece.gear.name}</span>
-          <span className="text-quiet">{[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}</span>
-          <span className={due.time === 'overdue' || due.time === 'never' ? 'font-semibold text-rust' : ''}>
+          <span className="text-quiet max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-2">
+            {[piece.kit, ...peopleOf(piece)].filter(Boolean).join(', ')}
+          </span>
+          <span
+            className={`max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-3 ${due.time === 'overdue' || due.time === 'never' ? 'font-semibold text-rust' : ''}`}
+          >
             {due.on && day(due.on)} <span className={due.on ? 'font-normal text-quiet' : ''}>{withDays(due.why)}</span>
           </span>
           {may('inspection.use-check') && (
-            <Link className="action no-print" to={`/inspect?of=piece:${piece.gear.gearId}`}>
+            <Link
+              className="action no-print justify-center max-sm:col-start-3 max-sm:row-start-1"
+              to={`/inspect?of=piece:${piece.gear.gearId}`}
+            >
               Inspect
             </Link>
           )}

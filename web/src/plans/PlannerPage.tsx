@@ -4,6 +4,7 @@ import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
+import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
@@ -51,7 +52,7 @@ export function PlannerPage() {
         />
       </div>
     );
-  if (!plan || !register.pieces || !register.team || !register.policy) return <p className="p-5">Opening the plan…</p>;
+  if (!plan || !register.pieces || !register.team || !register.policy) return <Loading what="the plan" className="p-5" />;
   const { pieces, team, policy } = register;
   return <Planner plan={plan} pieces={pieces} team={team} policy={policy} />;
 }
@@ -75,7 +76,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   const { onSheet, roundSheet } = useShownPlans({ rig, subject, facts }, judgement);
   const saver = useSavePlan(plan.planId);
   usePlannerShortcuts(locked ? nothing : saver.save);
-  if (!rig || !subject) return <p className="p-5">Opening the plan…</p>;
+  if (!rig || !subject) return <Loading what="the plan" className="p-5" />;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
     <div className="flex min-h-0 flex-1 flex-col min-[1100px]:h-[calc(100dvh-3.25rem)] min-[1100px]:flex-none">

@@ -82,7 +82,7 @@ function PersonRow({ person }: { readonly person: PersonListed }) {
           {may('people.write') && !left && <InviteButton person={person} />}
           {may('people.write') && (
             <button type="button" className="action" onClick={() => set({ left: !left })}>
-              {left ? 'Back in the team' : 'Left the team'}
+              {left ? 'Bring back' : 'Mark as left'}
             </button>
           )}
         </span>

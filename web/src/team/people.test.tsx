@@ -40,14 +40,14 @@ describe('the people of the team', () => {
     expect(rowsOf('People of the team')).toHaveLength(2);
     expect(row('Mirren Sedge').getByText('has not joined yet')).toBeTruthy();
     expect(screen.getByRole('heading', { name: 'Former members' })).toBeTruthy();
-    expect(row('Odd Fellside').getByRole('button', { name: 'Back in the team' })).toBeTruthy();
+    expect(row('Odd Fellside').getByRole('button', { name: 'Bring back' })).toBeTruthy();
     expect(row('Odd Fellside').queryByRole('button', { name: 'Invite' })).toBeNull();
   });
 
   it('change role and leave by name, the rest as it was', async () => {
     const user = await open('coordinator');
     await choose(user, 'Role of Mirren Sedge', 'gear keeper');
-    await user.click(row('Mirren Sedge').getByRole('button', { name: 'Left the team' }));
+    await user.click(row('Mirren Sedge').getByRole('button', { name: 'Mark as left' }));
     await waitFor(() => expect(server.sent).toHaveLength(2));
     expect(server.sent.map(({ path, body }) => ({ path, body }))).toEqual([
       { path: '/api/v1/people/p-mirren', body: { name: 'Mirren Sedge', role: 'gear-keeper', left: false } },
@@ -58,7 +58,7 @@ describe('the people of the team', () => {
   it('say why a change was refused, at the person it was about', async () => {
     const user = await open('coordinator');
     server.answers({ 'PUT /api/v1/people/*': faulty('role', 'A team keeps at least one coordinator.') });
-    await user.click(row('Isla Wrenfell').getByRole('button', { name: 'Left the team' }));
+    await user.click(row('Isla Wrenfell').getByRole('button', { name: 'Mark as left' }));
     expect((await row('Isla Wrenfell').findByRole('alert')).textContent).toContain('A team keeps at least one coordinator.');
   });
 

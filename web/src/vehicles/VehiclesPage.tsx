@@ -133,12 +133,13 @@ function VehicleSheet({ vehicle, pieces, entries }: VehicleSheetProps) {
           )}
           <ul>
             {on?.map(({ gear, limit }) => (
-              <li key={gear.gearId} className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
+              <li key={gear.gearId} className="grid grid-cols-[6rem_1fr_auto] items-center gap-x-3 border-b border-rule py-1">
                 <Link to={`/gear/${gear.gearId}`} aria-label={`${gear.tag} ${gear.name}`}>
                   <Tag code={gear.tag} />
                 </Link>
-                <span>{gear.name}</span>
-                <span className="ml-auto text-[15px] text-quiet">{pointWords(gear.attributes, figure)}</span>
+                <span>
+                  {gear.name} <span className="text-[15px] text-quiet">{pointWords(gear.attributes, figure)}</span>
+                </span>
                 {limit.kind === 'rated' && <span className="font-mono text-[15px]">{figure(force(limit.wllN))}</span>}
                 {limit.kind === 'unrated' && <span className="text-rust">not rated</span>}
               </li>

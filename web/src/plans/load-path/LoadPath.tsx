@@ -63,7 +63,7 @@ function Legend() {
   return (
     <ul className="space-y-0.5 text-[14px]">
       <li className="flex items-center gap-2">
-        <span className="size-3 bg-slate" /> planned
+        <span className="size-3 bg-slate" data-bar /> planned
       </li>
       <li className="flex items-center gap-2">
         <svg width="12" height="12" aria-hidden="true">
