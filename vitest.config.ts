@@ -26,6 +26,7 @@ export default defineConfig({
         resolve,
         test: {
           name: 'web',
+          isolate: false,
           root: '.',
           include: ['web/src/**/*.test.{ts,tsx}'],
           environment: 'jsdom',

@@ -97,7 +97,9 @@ const router = createBrowserRouter(
           <Route path="sheets" element={<SheetsPage />} />
           <Route path="people" element={<PeoplePage />} />
           <Route path="people/:personId" element={<PersonPage />} />
-          <Route path="trail" element={<TrailPage />} />
+          <Route element={<Allowed to="audit.read" title="What changed" />}>
+            <Route path="trail" element={<TrailPage />} />
+          </Route>
           <Route element={<Allowed to="bundle.read" title="Export" />}>
             <Route path="team-file" element={<TeamFilePage />} />
           </Route>

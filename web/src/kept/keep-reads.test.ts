@@ -15,7 +15,8 @@ const gone = { error: { status: 'FETCH_ERROR' as const, error: 'TypeError' } };
 /** Asks as a page does, of a server that answers so. */
 const ask = (answer: object, url = '/api/v1/kits', endpoint = 'listKits') =>
   keepingReads(async () => answer as never)({ url }, api(endpoint), {});
-const keptSoon = (key: string) => vi.waitFor(async () => expect(await keptAnswer(key)).toBeDefined());
+/** What came a moment before is written only after a few seconds. */
+const keptSoon = (key: string) => vi.waitFor(async () => expect(await keptAnswer(key)).toBeDefined(), { timeout: 60_000 });
 
 beforeEach(async () => {
   dispatched.length = 0;

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { useMay } from '../access/use-session.ts';
 import { gotPdfMaker, tookAlong } from '../kept/connection-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { fetchLater } from './later.ts';
@@ -12,6 +13,7 @@ const AFTER_CHANGE_MS = 20_000;
 /** Reads, quietly, what the pages will want without a signal, once the first page stands and again after changes. */
 export function Provisions({ personId }: { readonly personId: string }): null {
   const dispatch = useAppDispatch();
+  const seesChanges = useMay()('audit.of-one');
   const there = useAppSelector(({ connection }) => connection.signal === 'there');
   const changes = useAppSelector(({ connection }) => connection.changes);
   const readFor = useRef<string>(undefined);
@@ -26,7 +28,7 @@ export function Provisions({ personId }: { readonly personId: string }): null {
     let over = false;
     const read = async () => {
       const began = new Date().toISOString();
-      if (!(await takeAlong(plainly, () => over))) return;
+      if (!(await takeAlong(plainly, () => over, seesChanges))) return;
       readFor.current = personId;
       dispatch(tookAlong(began));
     };
@@ -36,7 +38,7 @@ export function Provisions({ personId }: { readonly personId: string }): null {
       over = true;
       clearTimeout(timer);
     };
-  }, [there, changes, personId, dispatch]);
+  }, [there, changes, personId, seesChanges, dispatch]);
   return null;
 }
 

@@ -40,7 +40,7 @@ beforeEach(async () => {
 
 describe('what a device takes along', () => {
   it('is every list, every plan with its versions and remarks, and every person', async () => {
-    expect(await takeAlong(server(), never)).toBe(true);
+    expect(await takeAlong(server(), never, true)).toBe(true);
     expect(await kept()).toEqual(
       expect.arrayContaining(['wholeRegister', 'allPlans', '/api/v1/team', '/api/v1/kits', '/api/v1/outings', '/api/v1/inspection-sheets']),
     );
@@ -51,6 +51,13 @@ describe('what a device takes along', () => {
     expect((await keptAnswer('wholeRegister'))?.data).toEqual([{ gearId: 'g1' }]);
     expect(await kept()).toContain('/api/v1/people/isla');
   });
+  it('leaves out what the person may not read, and asks for nothing of it', async () => {
+    expect(await takeAlong(server(), never, false)).toBe(true);
+    expect(asked).toContain('/api/v1/team');
+    expect(asked).not.toContain('/api/v1/visit');
+    expect(await takeAlong(server(), never, true)).toBe(true);
+    expect(asked).toContain('/api/v1/visit');
+  });
   it('is the earlier readings of each piece in use that was ever inspected, where its sheet has measures', async () => {
     const inspected = { kind: 'steel-shackle', state: 'in-use', inspection: { nextDue: '2026-02-01' }, factsRevision: 1 };
     pieces.push(
@@ -60,15 +67,15 @@ describe('what a device takes along', () => {
       { ...inspected, gearId: 'never', inspection: undefined },
       { ...inspected, gearId: 'unmeasured', kind: 'gloves' },
     );
-    await takeAlong(server(), never);
+    await takeAlong(server(), never, true);
     pieces.splice(1);
     expect(asked.filter((address) => address.endsWith('/wear'))).toEqual(['/api/v1/gear/early/wear', '/api/v1/gear/late/wear']);
   });
   it('is read again only where the list tells of another state', async () => {
-    await takeAlong(server(), never);
+    await takeAlong(server(), never, true);
     asked = [];
     verdict = 'clear';
-    await takeAlong(server(), never);
+    await takeAlong(server(), never, true);
     expect(asked.filter((address) => address.startsWith('/api/v1/plans/'))).toEqual([
       '/api/v1/plans/p2',
       '/api/v1/plans/p2/comments',
@@ -76,12 +83,12 @@ describe('what a device takes along', () => {
     ]);
   });
   it('is left where the signal goes, and what was read stays', async () => {
-    expect(await takeAlong(server('/api/v1/plans/p1'), never)).toBe(false);
+    expect(await takeAlong(server('/api/v1/plans/p1'), never, true)).toBe(false);
     expect(await kept()).toEqual(expect.arrayContaining(['wholeRegister', '/api/v1/plans/p2']));
     expect(await kept()).not.toContain('/api/v1/plans/p1');
   });
   it('ends as soon as it is over for another reason', async () => {
-    expect(await takeAlong(server(), () => true)).toBe(false);
+    expect(await takeAlong(server(), () => true, true)).toBe(false);
     expect(asked).toHaveLength(1);
     expect(await kept()).toEqual([SESSION]);
   });
@@ -89,7 +96,7 @@ describe('what a device takes along', () => {
     const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
     await keepAnswer({ key: '/api/v1/plans/old', data: {}, at: ago(61) });
     await keepAnswer({ key: '/api/v1/plans/recent', data: {}, at: ago(59) });
-    await takeAlong(server(), never);
+    await takeAlong(server(), never, true);
     expect(await kept()).toContain('/api/v1/plans/recent');
     expect(await kept()).not.toContain('/api/v1/plans/old');
   });

@@ -6,7 +6,6 @@ import { deviceKeeps } from '../kept/keep-reads.ts';
 /** What every page asks beside lists of several pages. */
 const LISTS = [
   '/api/v1/team',
-  '/api/v1/visit',
   '/api/v1/visit/reminders',
   '/api/v1/kits',
   '/api/v1/outings',
@@ -17,6 +16,8 @@ const LISTS = [
   '/api/v1/hook-ups',
   '/api/v1/layouts',
 ];
+/** What changed since the last visit: only some are shown it. */
+const CHANGES = '/api/v1/visit';
 /** So many plans go along, those saved last; a device is no archive. */
 export const MOST_PLANS = 200;
 const MOST_PEOPLE = 100;
@@ -59,9 +60,9 @@ class NotAnswered extends Error {}
 
 /**
  * Reads everything that the pages show, one after the other and quietly, so that pages never opened open without a signal too. What
- * stands as it was is not read again. Gives whether all of it was read.
+ * stands as it was is not read again, and what the person may not read is not asked for. Gives whether all of it was read.
  */
-export async function takeAlong(ask: Ask, isOver: () => boolean): Promise<boolean> {
+export async function takeAlong(ask: Ask, isOver: () => boolean, seesChanges: boolean): Promise<boolean> {
   const device = await deviceKeeps();
   if (!device) return false;
   const keep = async <T>(key: string, data: T, mark?: string): Promise<T> => {
@@ -81,6 +82,7 @@ export async function takeAlong(ask: Ask, isOver: () => boolean): Promise<boolea
   };
   try {
     for (const key of LISTS) await read(key);
+    if (seesChanges) await read(CHANGES);
     const register = await readWhole('wholeRegister', wholeRegister(ask));
     const plans = await readWhole('allPlans', allPages<PlanSummary>('/api/v1/plans', {}, ask));
     const { items: people } = await read<{ readonly items: readonly PersonView[] }>('/api/v1/people');

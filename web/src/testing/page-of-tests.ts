@@ -1,3 +1,13 @@
+import { cleanup } from '@testing-library/react';
+import { afterEach } from 'vitest';
+
+// Files share their modules: what one shows is gone before the next begins.
+afterEach(() => {
+  if (typeof document === 'undefined') return;
+  cleanup();
+  document.body.replaceChildren();
+});
+
 /** What browsers have and the page of a test has not: nothing there ever changes its size. */
 class NothingResizes implements ResizeObserver {
   observe(): void {}
