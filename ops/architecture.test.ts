@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -106,10 +106,21 @@ function importsRefused(root: string): readonly Violation[] {
   return summary.violations.map(({ from, rule }) => ({ rule: rule.name, file: from }));
 }
 
+const testsBelow = (folder: string): readonly string[] =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.test\.tsx?$/.test(file))
+    .map((file) => join(folder, file));
+
 describe('the project itself', () => {
   it('breaks no rule of its architecture', () => {
     // Its imports are checked on their own: npm run deps.
     expect(breachesIn(ROOT, PACKAGES)).toEqual([]);
+  });
+  it('gives a test that puts something in place of a module its modules to itself', () => {
+    const tests = PACKAGES.flatMap((name) => testsBelow(join(ROOT, name, 'src')));
+    const mocking = tests.filter((file) => readFileSync(file, 'utf8').includes('vi.mock('));
+    expect(mocking.length).toBeGreaterThan(5);
+    expect(mocking.filter((file) => !/\/web\/src\/.*\.mocked\.test\.tsx?$/.test(file))).toEqual([]);
   });
 });
 

@@ -109,7 +109,7 @@ async function main() {
       .then(() => check('nothing unused', [bin('knip/bin/knip.js')]))
       .then(() => check('nothing stands twice', ['ops/duplicates.mjs']))
       .then(() => check('format and lint', [bin('@biomejs/biome/bin/biome'), 'ci', '.', '--error-on-warnings']))
-      .then(() => vitest('tests of core, contract, command line and pages', ['core', 'web'])),
+      .then(() => vitest('tests of core, contract, command line and pages', ['core', 'web', 'mocked'])),
   ]);
   count(await runBrowser({}));
 }
