@@ -4,8 +4,12 @@ import type { Page } from '@playwright/test';
 export const hardToTouch = (page: Page): Promise<readonly string[]> =>
   page.evaluate(() => {
     const LEAST = 43.5;
+    /** Words stand beside it in the same line of text. */
     const withinSentence = (element: Element) =>
-      element.parentElement?.tagName === 'P' && element.parentElement.textContent?.trim() !== element.textContent?.trim();
+      element.tagName === 'A' &&
+      [...(element.parentElement?.childNodes ?? [])].some(
+        (node) => node.nodeType === Node.TEXT_NODE && /\p{L}/u.test(node.textContent ?? ''),
+      );
     const hit = (element: Element) => {
       const own = element.getBoundingClientRect();
       const cover = getComputedStyle(element, '::after');

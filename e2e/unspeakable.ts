@@ -8,16 +8,17 @@ const HYPHENATED = new Set(
 );
 const UNITS = new Set(['kN', 'kJ', 'kPa']);
 
-/** All that a page says: its text, and what it says to those who cannot see it. */
-const everythingSaid = (page: Page): Promise<readonly string[]> =>
-  page.evaluate(() => {
+/** All that a page says but within some elements: its text, and what it says to those who cannot see it. */
+export const everythingSaid = (page: Page, leaveOut = 'script, style'): Promise<readonly string[]> =>
+  page.evaluate((without) => {
     const said: string[] = [];
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-    while (walker.nextNode()) if (!walker.currentNode.parentElement?.closest('script, style')) said.push((walker.currentNode as Text).data);
+    while (walker.nextNode()) if (!walker.currentNode.parentElement?.closest(without)) said.push((walker.currentNode as Text).data);
     for (const element of document.querySelectorAll('[aria-label], [title], [placeholder], [alt]'))
-      for (const name of ['aria-label', 'title', 'placeholder', 'alt']) said.push(element.getAttribute(name) ?? '');
+      if (!element.closest(without))
+        for (const name of ['aria-label', 'title', 'placeholder', 'alt']) said.push(element.getAttribute(name) ?? '');
     return said;
-  });
+  }, leaveOut);
 
 const match = (text: string, pattern: RegExp) => [...text.matchAll(pattern)].map(([word]) => word);
 

@@ -1,3 +1,4 @@
+import { may } from '@wainrope/contract';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useGetSessionQuery } from '../api/wainrope-api.ts';
@@ -32,7 +33,7 @@ export function SignedIn() {
       <Outlet />
       <Suspense fallback={null}>
         <Outbox personId={data.person?.personId} />
-        {data.person && <Provisions personId={data.person.personId} />}
+        {data.person && <Provisions personId={data.person.personId} seesChanges={may(data.person.role, 'audit.of-one')} />}
       </Suspense>
       {!signedIn && (
         <Suspense fallback={<Loading what="the page" className="p-6" />}>

@@ -1,5 +1,4 @@
 import { useEffect, useRef } from 'react';
-import { useMay } from '../access/use-session.ts';
 import { gotPdfMaker, tookAlong } from '../kept/connection-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { fetchLater } from './later.ts';
@@ -10,10 +9,15 @@ const FIRST_MS = 2000;
 /** After a change others may follow; they are read together. */
 const AFTER_CHANGE_MS = 20_000;
 
+interface ProvisionsProps {
+  readonly personId: string;
+  /** Whether what others changed is shown to the person. */
+  readonly seesChanges: boolean;
+}
+
 /** Reads, quietly, what the pages will want without a signal, once the first page stands and again after changes. */
-export function Provisions({ personId }: { readonly personId: string }): null {
+export function Provisions({ personId, seesChanges }: ProvisionsProps): null {
   const dispatch = useAppDispatch();
-  const seesChanges = useMay()('audit.of-one');
   const there = useAppSelector(({ connection }) => connection.signal === 'there');
   const changes = useAppSelector(({ connection }) => connection.changes);
   const readFor = useRef<string>(undefined);

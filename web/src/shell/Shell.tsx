@@ -2,7 +2,7 @@ import { BookOpen, CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun
 import { type ReactNode, useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
-import { Choice } from '../fields/Choice.tsx';
+import { ActMenu } from '../fields/ActMenu.tsx';
 import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
@@ -127,16 +127,14 @@ function Units() {
   const units = useAppSelector((state) => state.settings.units);
   const dispatch = useAppDispatch();
   return (
-    <div className="w-20 [&_button]:border-on-board-quiet [&_button]:bg-board [&_button]:text-on-board">
-      <Choice
-        label="Unit of forces"
-        labelIsHidden
-        value={units}
-        options={UNITS}
-        words={(unit) => UNIT_WORDS[unit]}
-        onChange={(unit) => dispatch(unitsChosen(unit))}
-      />
-    </div>
+    <ActMenu
+      label={`Unit of forces: ${UNIT_WORDS[units]}`}
+      shown={UNIT_WORDS[units]}
+      acts={UNITS}
+      words={(unit) => UNIT_WORDS[unit]}
+      choose={(unit) => dispatch(unitsChosen(unit))}
+      className="self-center border border-on-board-quiet [&_svg]:text-on-board"
+    />
   );
 }
 

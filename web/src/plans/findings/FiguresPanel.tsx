@@ -1,5 +1,5 @@
 import type { Case, Rig } from '@wainrope/core';
-import { Explained } from '../../shell/Explained.tsx';
+import { Explained } from '../../explained/Explained.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useReportFigures } from '../solver/questions.ts';
 import type { ShownFigure } from '../solver/solver.worker.ts';

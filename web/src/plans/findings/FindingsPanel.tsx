@@ -1,6 +1,6 @@
 import { counted, type Edit, type Fix, length, type PlaceReport, type ToldFinding, type ToldReport } from '@wainrope/core';
 import { Link } from 'react-router';
-import { WithWords } from '../../glossary/WithWords.tsx';
+import { WithWords } from '../../explained/WithWords.tsx';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';

@@ -1,7 +1,7 @@
 import { type Case, length, type PlaceExplanation, type PlaceReport, percent, type Report, ratio } from '@wainrope/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Explained } from '../../shell/Explained.tsx';
+import { Explained } from '../../explained/Explained.tsx';
 import { Tag } from '../../shell/Tag.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useExplanation } from '../solver/questions.ts';

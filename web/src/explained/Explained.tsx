@@ -1,7 +1,7 @@
 import type { Term } from '@wainrope/core';
-import { WithWords } from '../glossary/WithWords.tsx';
-import { withDays } from './days.ts';
-import { useFigures } from './use-figures.ts';
+import { withDays } from '../shell/days.ts';
+import { useFigures } from '../shell/use-figures.ts';
+import { WithWords } from './WithWords.tsx';
 
 const INDENT = ['', 'pl-4', 'pl-8', 'pl-12'];
 
