@@ -1,6 +1,6 @@
 // @ts-check
 // npm test: format and lint, types, imports, unused code, unit, server and browser tests. The last line counts them.
-// npm run test:long: what takes too long for every time: every layout at every size, more random rigs, damaged input, large loads, kills.
+// npm run test:long: what takes too long for every time: every layout at every size, every page as each reader, more random rigs, damaged input, large loads, kills.
 import { execFile } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -79,7 +79,7 @@ const LONG_FILES = ['long.test', 'random-rigs.test', 'nonsense.test'];
 async function long() {
   await vitest('long tests of core and pages', ['core', 'web'], { files: LONG_FILES, extra: LONG });
   await vitest('large loads of the server', ['server'], { files: ['large-load'], extra: LONG });
-  count(await runBrowser({ args: ['layouts'], extra: LONG }));
+  count(await runBrowser({ args: ['layouts', 'every-page'], extra: LONG }));
   await check('kills at random instants', ['ops/kill-test.mjs']);
   await check('starts and ends', ['ops/start-test.mjs']);
   await check('damaged input', ['--import', 'tsx', '--conditions=source', 'ops/fuzz.ts', '200000']);
