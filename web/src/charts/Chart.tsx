@@ -2,6 +2,7 @@ import { Download, Image, Table } from 'lucide-react';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
 import { useEffect, useRef, useState } from 'react';
 import { fileName, saveFile } from '../shell/save-file.ts';
+import { usePrinting } from '../shell/use-media.ts';
 import { useAppSelector } from '../store.ts';
 import { type ChartLook, chartLook } from './chart-look.ts';
 
@@ -50,13 +51,14 @@ export function Chart({ label, name, figure, table, height = HEIGHT }: ChartProp
   const at = useRef<HTMLDivElement>(null);
   const drawn = useRef<PlotlyHTMLElement>(undefined);
   const theme = useAppSelector((state) => state.settings.theme);
+  const printing = usePrinting();
   const [trouble, setTrouble] = useState(false);
   const [asTable, setAsTable] = useState(false);
   useEffect(() => {
     const place = at.current;
     let isOver = false;
-    // Drawn anew where the light changes: the colours are read from the page.
-    void theme;
+    // Drawn anew where the light changes, and for paper: the colours are read from the page.
+    void [theme, printing];
     const draw = async () => {
       const plotly = await library();
       if (!place || isOver) return;
@@ -67,7 +69,7 @@ export function Chart({ label, name, figure, table, height = HEIGHT }: ChartProp
     return () => {
       isOver = true;
     };
-  }, [figure, theme]);
+  }, [figure, theme, printing]);
   useEffect(() => {
     const place = at.current;
     return () => {

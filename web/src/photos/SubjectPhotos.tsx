@@ -38,7 +38,7 @@ export function SubjectPhotos({ subjectId, subjectKind, photoIds, name }: Subjec
         </a>
       ))}
       {may('hook-up.write') && (
-        <label className="inline-flex min-h-9 cursor-pointer items-center gap-1 text-[15px] text-moss underline underline-offset-2">
+        <label className="no-print inline-flex min-h-9 cursor-pointer items-center gap-1 text-[15px] text-moss underline underline-offset-2">
           <Camera size={16} aria-hidden="true" /> Add a picture<span className="sr-only"> of {name}</span>
           <input type="file" accept="image/*" className="sr-only" onChange={add} />
         </label>
