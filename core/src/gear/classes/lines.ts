@@ -8,7 +8,7 @@ const line = {
   endTermination: pick('How the end is made', 'strength', terminationKinds),
   reachM: small('Length the end fitting adds', 'record-only'),
   eyeLock: pick('How the eye is locked', 'record-only', eyeLocks),
-  stretchedOn: words('Stretched under tension before first use, on', 'record-only'),
+  stretchedOn: words('Day it was stretched under tension, before first use', 'record-only'),
 } as const;
 
 /** A line on a drum says by a mark, or a change of colour, where to stop paying out; metres from the hook. */
