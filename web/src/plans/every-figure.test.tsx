@@ -5,6 +5,7 @@ import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { act, type ReactNode } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { differingFigures, numbersIn, strangeForces } from '../../../core/src/testing/same-figures.ts';
+import { unspeakable } from '../../../core/src/testing/unspeakable.ts';
 import { Explained } from '../explained/Explained.tsx';
 import { unitsChosen } from '../settings/settings-slice.ts';
 import { store } from '../store.ts';
@@ -112,6 +113,7 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
     );
     expect(differingFigures(drawn)).toEqual([]);
     expect(strangeForces(drawn.kN, known)).toEqual([]);
+    expect([...unspeakable(said.kN), ...unspeakable(drawn.kN)]).toEqual([]);
   });
   it('in how it was worked out', async () => {
     const terms = figuresOf(judgedCase(subject)).map(({ explain }) => explain());

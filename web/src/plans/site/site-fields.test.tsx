@@ -85,7 +85,7 @@ describe('where things are, in numbers', () => {
   it('the origin is none until somebody says that it is known', async () => {
     const { state, apply } = doer();
     const box = await render(<OriginFields rig={rig} apply={apply} />);
-    await act(async () => box.querySelector<HTMLInputElement>('input[type="checkbox"]')?.click());
+    await act(async () => box.querySelector<HTMLElement>('[role="switch"]')?.click());
     expect(state.rig.origin).toEqual({ latitudeDeg: 0, longitudeDeg: 0, bearingRad: 0 });
     const known = await render(<OriginFields rig={state.rig} apply={apply} />);
     await type(known, 'Latitude', '54.123456');
