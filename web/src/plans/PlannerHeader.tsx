@@ -46,7 +46,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, plan
   const icon = 'grid size-11 place-items-center disabled:opacity-30';
   return (
     <div className="flex flex-wrap items-stretch gap-x-4 border-b border-rule px-3 max-[760px]:contents sm:px-5">
-      <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5 max-[760px]:flex-none max-[760px]:px-3 sm:basis-[24rem]">
+      <div className="flex min-w-0 flex-1 basis-72 items-center gap-1 py-1.5 max-[760px]:flex-none max-[760px]:px-3 max-[760px]:py-0 sm:basis-[24rem]">
         <PageHeading title={name} about="plan" className="sr-only" />
         <label className="min-w-0 flex-1">
           <span className="sr-only">Name of the plan</span>
@@ -98,27 +98,40 @@ function VerdictStrip({ report, pending }: { readonly report: ToldReport; readon
       data-verdict={report.verdict}
     >
       <VerdictBlock verdict={report.verdict} />
-      <p className="min-w-0 px-3 py-1 leading-tight">
+      <p className="min-w-0 px-3 py-1 leading-tight max-[760px]:flex-1 max-[760px]:px-2 max-[760px]:py-0">
         {reason && (
-          <span className="block text-[16px] font-semibold" data-reason>
+          <span
+            className="block text-[16px] font-semibold max-[760px]:line-clamp-2 max-[760px]:text-[15px] max-[760px]:leading-4"
+            data-reason
+          >
             {text(reason.title)}
           </span>
         )}
-        <span className={`text-[14px] text-quiet ${reason ? 'mr-1.5' : 'block'}`} data-extent>
+        <span className={`text-[14px] text-quiet ${reason ? 'mr-1.5 max-[760px]:hidden' : 'block'}`} data-extent>
           {extentWords(report, figure)}
           {reason && ':'}
         </span>
-        <span className={reason ? 'text-[14px]' : 'block text-[16px] font-semibold'} data-weakest>
-          {weakest ? weakestWords(weakest) : 'not known yet'}
-          {weakest && <span className="font-normal"> · {howWeak(weakest, figure)}</span>}
+        <span
+          className={
+            reason
+              ? 'text-[14px] max-[760px]:flex max-[760px]:gap-1 max-[760px]:leading-4'
+              : 'block text-[16px] font-semibold max-[760px]:line-clamp-1'
+          }
+          data-weakest
+        >
+          <span className="max-[760px]:min-w-0 max-[760px]:truncate">{weakest ? weakestWords(weakest) : 'not known yet'}</span>
+          {weakest && <span className="font-normal max-[760px]:shrink-0"> · {howWeak(weakest, figure)}</span>}
           {weakest && report.weakestAtM !== undefined && report.weakestAtM > 0 && (
             <span className="font-normal"> at {figure(length(report.weakestAtM))}</span>
           )}
         </span>
       </p>
       {limit && (
-        <p className="border-l border-rule px-3 py-1 leading-tight">
-          <span className="block text-[14px] text-quiet">line-pull limit</span>
+        <p className="shrink-0 border-l border-rule px-3 py-1 leading-tight max-[760px]:px-2 max-[760px]:py-0.5">
+          <span className="block text-[14px] text-quiet max-[760px]:leading-4">
+            line-pull <br className="hidden max-[760px]:block" />
+            limit
+          </span>
           <span className="block whitespace-nowrap text-[16px]">
             <strong>{figure(force(limit.pullN))}</strong>
             <span className="hidden 2xl:inline"> keeps every piece within its limit</span>
@@ -155,7 +168,7 @@ function howWeak({ stopRatio, wllN, worst = {} }: PlaceReport, figure: ReturnTyp
 function VerdictBlock({ verdict }: { readonly verdict: Verdict }) {
   return (
     <p
-      className={`flex min-w-28 items-center justify-center gap-2 px-3 font-head text-[23px] max-[760px]:min-w-0 max-[760px]:px-2 max-[760px]:text-[19px] font-bold tracking-wide uppercase ${verdictColours[verdict]}`}
+      className={`flex min-w-28 shrink-0 items-center justify-center gap-2 px-3 font-head text-[23px] max-[760px]:min-w-0 max-[760px]:px-2 max-[760px]:text-[19px] font-bold tracking-wide uppercase ${verdictColours[verdict]}`}
     >
       <VerdictShape verdict={verdict} />
       {verdictWords[verdict]}
