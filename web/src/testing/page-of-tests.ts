@@ -15,3 +15,17 @@ class NothingResizes implements ResizeObserver {
   disconnect(): void {}
 }
 globalThis.ResizeObserver ??= NothingResizes;
+
+/** Nothing is asked of the screen that is so: it is wide, and on no paper. */
+const nothing = () => undefined;
+if (typeof window !== 'undefined')
+  window.matchMedia ??= (media) => ({
+    media,
+    matches: false,
+    onchange: null,
+    addEventListener: nothing,
+    removeEventListener: nothing,
+    addListener: nothing,
+    removeListener: nothing,
+    dispatchEvent: () => false,
+  });

@@ -52,8 +52,9 @@ function doer(before: Rig) {
 }
 
 async function tick(box: HTMLElement, label: string): Promise<void> {
-  const field = [...box.querySelectorAll('label')].find((entry) => entry.textContent?.includes(label))?.querySelector('input');
-  if (!field) throw new Error(`no tick “${label}”`);
+  const words = [...box.querySelectorAll('label')].find((entry) => entry.textContent?.includes(label));
+  const field = words && box.querySelector<HTMLElement>(`[role="switch"][aria-labelledby~="${words.id}"]`);
+  if (!field) throw new Error(`no switch “${label}”`);
   await act(async () => field.click());
 }
 
