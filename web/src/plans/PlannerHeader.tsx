@@ -122,7 +122,7 @@ function VerdictStrip({ report, pending }: { readonly report: ToldReport; readon
           <span className="max-[760px]:min-w-0 max-[760px]:truncate">{weakest ? weakestWords(weakest) : 'not known yet'}</span>
           {weakest && <span className="font-normal max-[760px]:shrink-0"> · {howWeak(weakest, figure)}</span>}
           {weakest && report.weakestAtM !== undefined && report.weakestAtM > 0 && (
-            <span className="font-normal"> at {figure(length(report.weakestAtM))}</span>
+            <span className="font-normal whitespace-nowrap max-[760px]:shrink-0"> at {figure(length(report.weakestAtM))}</span>
           )}
         </span>
       </p>
