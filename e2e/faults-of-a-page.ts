@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
 /** How a browser tells of an answer that the page heard too. */
-const NOT_LOADED = 'Failed to load resource';
+const ANSWERED = /^Failed to load resource: the server responded/;
 
 /** What a page asks of other machines, and what it complains about. */
 export function listenTo(page: Page, baseURL: string | undefined): string[] {
@@ -12,11 +12,9 @@ export function listenTo(page: Page, baseURL: string | undefined): string[] {
   page.on('request', (request) => {
     if (!request.url().startsWith(baseURL ?? '') && !request.url().startsWith('data:')) heard.push(`asks ${request.url()}`);
   });
-  page.on('console', (message) => message.type() === 'error' && !message.text().startsWith(NOT_LOADED) && heard.push(message.text()));
-  // What is not there is asked for on purpose, and answered so.
+  page.on('console', (message) => message.type() === 'error' && !ANSWERED.test(message.text()) && heard.push(message.text()));
   page.on('response', (response) => {
-    if (response.status() >= 400 && response.status() !== 404)
-      heard.push(`${response.status()} to ${response.request().method()} ${response.url()}`);
+    if (response.status() >= 400) heard.push(`${response.status()} to ${response.request().method()} ${response.url()}`);
   });
   page.on('pageerror', (error) => heard.push(error.message));
   return heard;

@@ -4,12 +4,10 @@ import type { Page } from '@playwright/test';
 export const hardToTouch = (page: Page): Promise<readonly string[]> =>
   page.evaluate(() => {
     const LEAST = 43.5;
-    /** Words stand beside it in the same line of text. */
+    /** Words stand beside it in the same paragraph, or in the same line of a sum. */
     const withinSentence = (element: Element) =>
-      element.tagName === 'A' &&
-      [...(element.parentElement?.childNodes ?? [])].some(
-        (node) => node.nodeType === Node.TEXT_NODE && /\p{L}/u.test(node.textContent ?? ''),
-      );
+      (element.parentElement?.tagName === 'P' || element.matches('.word-link')) &&
+      element.parentElement?.textContent?.trim() !== element.textContent?.trim();
     const hit = (element: Element) => {
       const own = element.getBoundingClientRect();
       const cover = getComputedStyle(element, '::after');

@@ -16,6 +16,11 @@ test('how far the load goes is asked, and until it is said only the start counts
   await expect(page.getByText('Only the start has been checked')).toBeVisible();
   await page.getByRole('tab', { name: /^Findings/ }).click();
   await expect(page.locator('[data-finding="travel-not-said"]')).toBeVisible();
+  // A phone has little room; that the rest was not looked at is said there too.
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(page.locator('[data-extent]')).toBeVisible();
+  await expect(page.locator('[data-extent]')).toContainText('at the start alone');
+  await page.setViewportSize({ width: 1280, height: 800 });
   await pull(page);
   await travel.fill(said);
   await verdict(page, /^clear$/);

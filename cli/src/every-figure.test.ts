@@ -29,8 +29,10 @@ describe.each(plans)('every figure printed of %s is the same in every unit', (_n
     expect(said.lbf.length).toBeGreaterThan(50);
     expect(differingFigures(said)).toEqual([]);
   });
-  it('in the attempts of a run-up, where there is one', () => {
-    const said = printed((options) => shock(text, options));
-    expect(differingFigures(said)).toEqual([]);
-  });
+});
+
+it('every figure printed of the attempts of a run-up is the same in every unit', () => {
+  const said = plans.map(([, text]) => printed((options) => shock(text, options))).filter(({ kN }) => kN !== '');
+  expect(said.length).toBeGreaterThan(0);
+  expect(said.flatMap(differingFigures)).toEqual([]);
 });

@@ -20,6 +20,9 @@ describe('the words of a key', () => {
     ['in-use', 'in use'],
     ['hubs', 'to the hubs'],
     ['drum-watcher', 'watches the drum'],
+    ['in-the-loads-way', 'in the load’s way'],
+    ['run-up-too-fast', 'run-up too fast'],
+    ['soft-good-too-old', 'soft goods too old'],
   ])('%s: %s', (key, words) => {
     expect(keyWords(key)).toBe(words);
   });

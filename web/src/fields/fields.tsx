@@ -17,7 +17,7 @@ interface CheckProps {
   readonly onChange: (checked: boolean) => void;
 }
 
-/** Yes or no, and so at once. */
+/** Yes or no; it takes effect at once. */
 export const Check = ({ label, checked, onChange }: CheckProps) => (
   <Field className="flex min-h-10 items-center gap-2 text-[15px]">
     <Switch

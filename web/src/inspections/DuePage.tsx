@@ -1,5 +1,6 @@
 import { dueOf, type PieceDue } from '@wainrope/contract';
 import { Link } from 'react-router';
+import { useMay } from '../access/use-session.ts';
 import { Choice } from '../fields/Choice.tsx';
 import { useRegister } from '../register/use-register.ts';
 import { EmptyPage } from '../shell/EmptyPage.tsx';
@@ -20,6 +21,7 @@ const GROUPS: readonly { readonly times: readonly PieceDue['time'][]; readonly t
 /** What wants inspecting, soonest first, by kit or by person. */
 export function DuePage() {
   const { pieces, team, error, refetch } = useRegister();
+  const may = useMay();
   const { params, put: set } = useAddress();
   const kit = params.get('kit') ?? '';
   const person = params.get('person') ?? '';
@@ -44,11 +46,13 @@ export function DuePage() {
       ))}
       {pieces && due.length === 0 && wanted.length > 0 && <p className="py-10 text-center text-lg">Nothing fits this choice.</p>}
       {pieces && wanted.length === 0 && (
-        <EmptyPage of="days" words="The register is empty.">
-          Each piece stands here with the day on which its next inspection is due.{' '}
-          <Link className="underline" to="/gear/new">
-            Add the first piece
-          </Link>
+        <EmptyPage of="days" words="No piece is in use.">
+          Each piece of the register stands here with the day on which its next inspection is due.{' '}
+          {may('gear.write') && (
+            <Link className="underline" to="/gear/new">
+              Add a piece
+            </Link>
+          )}
         </EmptyPage>
       )}
     </div>

@@ -100,14 +100,14 @@ function VerdictStrip({ report, pending }: { readonly report: ToldReport; readon
       <VerdictBlock verdict={report.verdict} />
       <p className="min-w-0 px-3 py-1 leading-tight max-[760px]:flex-1 max-[760px]:px-2 max-[760px]:py-0">
         {reason && (
-          <span
-            className="block text-[16px] font-semibold max-[760px]:line-clamp-2 max-[760px]:text-[15px] max-[760px]:leading-4"
-            data-reason
-          >
+          <span className="block text-[16px] font-semibold max-[760px]:text-[15px] max-[760px]:leading-4" data-reason>
             {text(reason.title)}
           </span>
         )}
-        <span className={`text-[14px] text-quiet ${reason ? 'mr-1.5 max-[760px]:hidden' : 'block'}`} data-extent>
+        <span
+          className={`text-[14px] text-quiet ${reason ? 'mr-1.5' : 'block'} ${reason && !report.startOnly ? 'max-[760px]:hidden' : ''}`}
+          data-extent
+        >
           {extentWords(report, figure)}
           {reason && ':'}
         </span>

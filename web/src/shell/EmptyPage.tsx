@@ -40,15 +40,6 @@ const SKETCHES = {
       {rule(y + 33)}
     </>
   )),
-  people: rows(3, (y) => (
-    <>
-      <circle cx={16} cy={y + 13} r={4.5} />
-      <path d={`M7 ${y + 28}a9 9 0 0 1 18 0`} />
-      {bar(44, y + 15, 110)}
-      {bar(190, y + 15, 70)}
-      {rule(y + 33)}
-    </>
-  )),
   'out and back': rows(2, (y) => (
     <>
       <path d={`M6 ${y + 14}h20m-5-4 5 4-5 4M26 ${y + 25}H6m5-4-5 4 5 4`} />
