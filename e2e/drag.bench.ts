@@ -28,14 +28,10 @@ async function timeAnswers(page: Page): Promise<void> {
   });
 }
 
-test('frame times while a tree is dragged', async ({ page }) => {
-  test.setTimeout(180_000);
-  await timeAnswers(page);
-  await openPlan(page, 'Beck crossing');
+/** Makes the page slower and notes every frame and every answer from now on. */
+async function timeFrames(page: Page): Promise<void> {
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
-  const box = await page.locator('[data-handle="heron"], [data-handle="vehicle"], [data-tree-handle]').first().boundingBox();
-  if (!box) throw new Error('nothing to drag');
   await page.evaluate(() => {
     (window as unknown as { wainropeAnswers: number[] }).wainropeAnswers.length = 0;
     const frames: number[] = [];
@@ -48,6 +44,30 @@ test('frame times while a tree is dragged', async ({ page }) => {
     requestAnimationFrame(tick);
     Object.assign(window, { wainropeFrames: frames });
   });
+}
+
+const share = (list: readonly number[], part: number) => [...list].sort((a, b) => a - b)[Math.floor(list.length * part)] ?? Number.NaN;
+
+/** Says how long frames and answers took since they were noted. */
+async function tellFrames(page: Page, doing: string): Promise<void> {
+  const { frames, solves } = await page.evaluate(() => ({
+    frames: (window as unknown as { wainropeFrames: number[] }).wainropeFrames.slice(1),
+    solves: (window as unknown as { wainropeAnswers: number[] }).wainropeAnswers,
+  }));
+  const words = (list: readonly number[]) =>
+    `median ${share(list, 0.5).toFixed(1)} ms, 95 % under ${share(list, 0.95).toFixed(1)} ms, of ${list.length}`;
+  const within = (100 * frames.filter((frame) => frame < FRAME_MS).length) / frames.length;
+  console.log(`${doing}, page ${SLOWER} × slower: frames ${words(frames)}; ${within.toFixed(1)} % under ${FRAME_MS} ms`);
+  console.log(`the worker’s answer, there and back: ${words(solves)}`);
+}
+
+test('frame times while a tree is dragged', async ({ page }) => {
+  test.setTimeout(180_000);
+  await timeAnswers(page);
+  await openPlan(page, 'Beck crossing');
+  const box = await page.locator('[data-handle="heron"], [data-handle="vehicle"], [data-tree-handle]').first().boundingBox();
+  if (!box) throw new Error('nothing to drag');
+  await timeFrames(page);
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
@@ -55,16 +75,19 @@ test('frame times while a tree is dragged', async ({ page }) => {
   for (let step = 0; Date.now() - begun < DRAG_S * 1000; step++)
     await page.mouse.move(x + 40 * Math.sin(step / 9), y + 25 * Math.sin(step / 13));
   await page.mouse.up();
-  const { frames, solves } = await page.evaluate(() => ({
-    frames: (window as unknown as { wainropeFrames: number[] }).wainropeFrames.slice(1),
-    solves: (window as unknown as { wainropeAnswers: number[] }).wainropeAnswers,
-  }));
-  const share = (list: readonly number[], part: number) => [...list].sort((a, b) => a - b)[Math.floor(list.length * part)] ?? Number.NaN;
-  const words = (list: readonly number[]) =>
-    `median ${share(list, 0.5).toFixed(1)} ms, 95 % under ${share(list, 0.95).toFixed(1)} ms, of ${list.length}`;
-  const within = (100 * frames.filter((frame) => frame < FRAME_MS).length) / frames.length;
-  console.log(`page ${SLOWER} × slower: frames ${words(frames)}; ${within.toFixed(1)} % under ${FRAME_MS} ms`);
-  console.log(`the worker’s answer, there and back: ${words(solves)}`);
+  await tellFrames(page, 'dragging');
+});
+
+test('frame times while a pull is played', async ({ page }) => {
+  test.setTimeout(180_000);
+  await timeAnswers(page);
+  await openPlan(page, 'Beck crossing');
+  await page.getByRole('button', { name: 'Play the pull' }).click();
+  await page.locator('[data-play-at]').waitFor();
+  await timeFrames(page);
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.waitForTimeout(DRAG_S * 1000);
+  await tellFrames(page, 'playing');
 });
 
 test('how soon the whole pull follows a change', async ({ page }) => {

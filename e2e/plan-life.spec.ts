@@ -115,7 +115,7 @@ test('a reader sees all and changes nothing', async ({ page }) => {
   await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('Delete');
   expect(await row.textContent()).toBe(before);
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
 });
 
 test('a second tab reads, and can take the plan over', async ({ page, context }) => {

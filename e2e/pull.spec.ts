@@ -75,3 +75,27 @@ test('a pull with a run-up: the proposal, a speed and slack of one’s own, the 
   await expect(speed).toHaveValue('');
   await verdict(page, /^watch$/);
 });
+
+test('a stretch pull: the speed is dragged past the limit, the verdict is stop, and one undo takes it back', async ({ page }) => {
+  await openPlan(page, 'Sand hollow');
+  await pull(page);
+  await verdict(page, /^watch$/);
+  const chart = page.getByRole('figure', { name: /^Tension over time, 3 attempts and one step beyond/ });
+  await expect(chart.locator('.main-svg').first()).toBeVisible();
+  await chart.getByRole('button', { name: 'As a table' }).click();
+  await expect(chart.getByRole('row', { name: /one step beyond/ })).toBeVisible();
+  const slider = page.getByRole('slider', { name: /^Speed as the rope comes tight/ });
+  await slider.scrollIntoViewIfNeeded();
+  const box = await slider.boundingBox();
+  if (!box) throw new Error('no slider');
+  const before = await page.locator('[data-attempt]').nth(2).textContent();
+  await page.mouse.move(box.x + box.width * 0.2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (const share of [0.35, 0.55, 0.8]) await page.mouse.move(box.x + box.width * share, box.y + box.height / 2, { steps: 3 });
+  await page.mouse.up();
+  await verdict(page, /^stop$/);
+  await expect(page.locator('[data-attempt]').nth(2)).not.toHaveText(before ?? '');
+  await expect(page.locator('[data-rope-left]')).toContainText(/pulls? left/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await verdict(page, /^watch$/);
+});

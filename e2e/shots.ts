@@ -58,9 +58,12 @@ test('pictures of the main views', async ({ page }) => {
   await page.locator('[data-figure="plannedPullN"] summary').click();
   await shoot(page, 'planner-figures');
   await openPlan(page, 'Plantation ride');
-  await page.getByRole('tab', { name: 'Pull', exact: true }).click();
-  await page.locator('[data-pull-end]').waitFor();
+  await page.getByRole('button', { name: 'Play the pull' }).click();
+  await page.getByRole('button', { name: 'Next event' }).click();
+  await page.getByRole('button', { name: 'Chart of the pull' }).click();
+  await page.locator('.main-svg').first().waitFor();
   await shoot(page, 'planner-pull');
+  await page.getByRole('button', { name: 'Stop playing, back to the start' }).click();
   await page.getByRole('tab', { name: 'Site' }).click();
   await shoot(page, 'planner-site');
   await page.goto('/gear/import');

@@ -25,7 +25,7 @@ const SCREENS: { readonly [id in RigFactId]: readonly [file: string, states: Reg
   'person.practised': ['site/PersonFields.tsx', /practised/],
   'crew.people': ['site/BodyFields.tsx', /people/],
   'point.mount': ['site/PointFields.tsx', /forwardM\) => put/],
-  'use.piece': ['PlannerPage.tsx', /choosePieceEdits/],
+  'use.piece': ['draft/workplace-edits.ts', /choosePieceEdits/],
   'use.role': ['outline/OutlinePanel.tsx', /tieBack/],
   'use.hitch': ['outline/UseFields.tsx', /\.\.\.use, hitch/],
   'use.bow-angle': ['outline/UseFields.tsx', /bowAngleRad: degrees/],

@@ -65,13 +65,13 @@ function caseOf(path: string) {
 
 describe('wainrope validate and convert', () => {
   it('knows every demo file, and an old one as old', () => {
-    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 7') });
-    expect(run(['validate', old]).out).toContain('version 1 (now 7: convert writes it so)');
-    expect(run(['validate', second]).out).toContain('version 2 (now 7: convert writes it so)');
+    expect(run(['validate', bog, compound])).toMatchObject({ code: 0, out: expect.stringContaining('Valid rig file, version 8') });
+    expect(run(['validate', old]).out).toContain('version 1 (now 8: convert writes it so)');
+    expect(run(['validate', second]).out).toContain('version 2 (now 8: convert writes it so)');
   });
   it('brings an old file to the present version; converting again changes nothing', () => {
     const once = run(['convert', old]).out;
-    expect(JSON.parse(once)).toMatchObject({ version: 7 });
+    expect(JSON.parse(once)).toMatchObject({ version: 8 });
     expect(run(['convert', written(JSON.parse(once))]).out).toBe(once);
   });
   it('judges an old file as it judged it then: the same weakest place and the same loads', () => {

@@ -78,7 +78,7 @@ it('takes rows where there are rows only, and not both for a program and for a s
 });
 
 it('reads a file of every earlier version', () => {
-  for (const version of [1, 2, 3, 4, 5, 6]) {
+  for (const version of [1, 2, 3, 4, 5, 6, 7]) {
     const file = resolve(import.meta.dirname, `../../core/old-files/rig-version-${version}.json`);
     expect(JSON.parse(readFileSync(file, 'utf8')).version).toBe(version);
     expect(run(['check', file]).code).toBeLessThan(3);

@@ -191,7 +191,7 @@ export {
   RuleView,
 } from './policy/policy.dto.ts';
 export { Problem, ProblemFault } from './problem.ts';
-export { readAttribute, writeAttribute } from './register/attribute-cells.ts';
+export { plainDecimal, readAttribute, writeAttribute } from './register/attribute-cells.ts';
 export { exportColumns, registerColumns } from './register/columns.ts';
 export { guardCell, unguardCell } from './register/guard-cell.ts';
 export {

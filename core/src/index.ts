@@ -15,7 +15,19 @@ export { type LineShares, type PieceSeries, seriesOfPieces, withoutMetres } from
 export { type RefusedRow, type SeriesSummary, seriesRows } from './logbook/series-rows.ts';
 /** The light door of core: documents, facts, words, formulas and rules, all without the solver. SI units throughout (N, m, kg, s, rad). */
 
-export type { AdvantageAt, AnchorOption, AnchorWay, SparedRig, TagReading, Trial } from './advice/answers.ts';
+export type {
+  AdvantageAt,
+  AnchorOption,
+  AnchorWay,
+  Bag,
+  Carrier,
+  LightestBag,
+  SparedRig,
+  Stand,
+  TagReading,
+  Trial,
+} from './advice/answers.ts';
+export { carriedIn } from './advice/carried.ts';
 export { strapBasket } from './anchors/strap-basket.ts';
 export { explainTree, treeCapacity } from './anchors/tree-capacity.ts';
 export { unmarkedPoint } from './anchors/unmarked-point.ts';
@@ -74,6 +86,7 @@ export {
 export { headingOf, headingVocabulary, headingWords, plainHeading } from './gear/words/heading-words.ts';
 export { plainWords, type RecognisedClass, recogniseClass, vocabulary as classVocabulary } from './gear/words/recognise-class.ts';
 export { type BendTriangle, type Corridor, type DangerCircle, type DangerZones, dangerZones } from './hazards/danger-zones.ts';
+export { keepOutLine } from './hazards/keep-out-line.ts';
 export { remoteReachM } from './hazards/remote-reach.ts';
 export { type BenchAnswers, benchAnswersCodec } from './inspections/bench-answers.ts';
 export {
@@ -120,8 +133,11 @@ export {
   type AttemptReport,
   CORE_VERSION,
   type DrumFigures,
+  type MomentReport,
+  type MovedBody,
   type PlaceReport,
   type Report,
+  type RunUpCurves,
   type RunUpReport,
   type Verdict,
 } from './judgement/report/report.ts';
@@ -133,6 +149,7 @@ export { type Assignment, assignBodies, bodiesOfLayout, layOnSite, mayStandFor, 
 export { firstRig, layPlan, type PlanVehicle, relayEdits, vehicleBody, winchOf } from './layouts/lay-plan.ts';
 export { type Layout, type LayoutGroup, layoutGroups } from './layouts/layout.ts';
 export { layouts } from './layouts/layouts.ts';
+export { SKETCH_SIZE, type Sketch, sketchOf } from './layouts/sketch.ts';
 export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRecoveryLayout } from './layouts/winch-self-recovery.ts';
 export { type AdoptedFigure, type FigureKey, figureOfPath, isFigureOf, MOST_FIGURES } from './policy/adopted-figures.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
@@ -163,17 +180,21 @@ export { teamStandard } from './policy/team-standard.ts';
 export { type EndKind, endWords, isDone } from './pull/ends.ts';
 export type { PullEvent } from './pull/events/event.ts';
 export { eventWords } from './pull/events/event-list.ts';
+export type { HandHaul, Throw } from './pull/hand-haul.ts';
+export type { Timeline, TimelinePoint } from './pull/timeline.ts';
 export { bearingDegrees, DEGREE } from './quantity/angles.ts';
 export { addDays, addMonths, daysBetween } from './quantity/calendar.ts';
 export {
   angle,
   count,
   drivingSpeed,
+  energy,
   type Figure,
   force,
   formatFigure,
   length,
   mass,
+  momentum,
   percent,
   type ReaderUnits,
   type RichText,
@@ -182,6 +203,7 @@ export {
   rich,
   smallLength,
   speed,
+  temperature,
   time,
   withoutUnit,
   write,
@@ -197,7 +219,9 @@ export type { LimitContext, PieceLimit } from './rating/piece-limit.ts';
 export { pieceLimit } from './rating/piece-limit.ts';
 export { useWords, usualUse } from './rating/usual-use.ts';
 export { type BreakingStrengthN, type WorkingLimitN, workingLimit } from './rating/working-limit.ts';
+export type { Caught, InTheWay, Leaving, LetGo, LetGoAsked } from './release/let-go.ts';
 export { type PlannedPull, planPull } from './resolved/plan-pull.ts';
+export { type Apart, apartFrom, placedFrom } from './rig/apart.ts';
 export { duties } from './rig/bodies.ts';
 export { bodyOfUse } from './rig/body-of-use.ts';
 export {
@@ -256,6 +280,7 @@ export {
   tieBack,
 } from './rigging/rigging.ts';
 export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
+export { slackForSpeedM } from './shock/slack.ts';
 export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';
 export { median, type TrendLine } from './wear/theil-sen.ts';

@@ -12,6 +12,7 @@ export const documentNames = [
   'Report',
   'KeptReport',
   'Finding',
+  'Sketch',
 ] as const;
 export type DocumentName = (typeof documentNames)[number];
 

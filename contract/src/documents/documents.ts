@@ -48,4 +48,8 @@ export const documents: { readonly [N in DocumentName]: WireDocument } = {
     },
     read: 'answered',
   },
+  Sketch: {
+    schema: { type: 'object', additionalProperties: true, description: 'A rig as a small drawing, in pixels.' },
+    read: 'answered',
+  },
 };

@@ -1,4 +1,4 @@
-import type { Case, Finding, KeptReport, Report, Rig } from '@wainrope/core';
+import type { Case, Finding, KeptReport, Report, Rig, Sketch } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min, ValidateNested } from 'class-validator';
 
@@ -80,6 +80,16 @@ export class PlanSummary {
   @IsOptional() @IsString() weakest?: string;
   /** The gravest finding, from which the verdict follows; missing where there is none, or where an earlier version of core found it. */
   @IsOptional() @DocumentField('Finding') reason?: Finding;
+  /** The day it was judged for. */
+  @IsString() asOf!: string;
+  /** Who and what is in it, by name; pieces of the register by tag. */
+  @IsArray() @IsString({ each: true }) people!: readonly string[];
+  @IsArray() @IsString({ each: true }) vehicles!: readonly string[];
+  @IsArray() @IsString({ each: true }) tags!: readonly string[];
+  /** Where it is on the earth, where that is said. */
+  @IsOptional() @IsString() position?: string;
+  /** Missing where its rig is not understood any more. */
+  @IsOptional() @DocumentField('Sketch') sketch?: Sketch;
 }
 
 export class PlanList {

@@ -68,7 +68,7 @@ const UNIT: { readonly [T in Field['type']]: string } = {
   text: '',
 };
 
-/** One attribute as text that reads back to the same value. */
+/** One attribute as text that reads back to the same value, within twelve digits. */
 export function writeAttribute(field: Field, value: string | number | boolean): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
@@ -76,12 +76,13 @@ export function writeAttribute(field: Field, value: string | number | boolean): 
 }
 
 /**
- * Every digit of a number, without an exponent where that loses nothing; a point before exactly three digits gets a zero behind it, lest it
- * be read as thousands.
+ * A number to twelve digits, which no gauge comes near, without an exponent where that loses nothing; a point before exactly three digits
+ * gets a zero behind it, lest it be read as thousands.
  */
-function plainDecimal(value: number): string {
-  const text = String(value);
-  const whole = text.includes('e') ? value.toFixed(20).replace(/0+$/, '') : text;
-  const plain = Number(whole) === value ? whole : text;
+export function plainDecimal(value: number): string {
+  const rounded = Number(value.toPrecision(12));
+  const text = String(rounded);
+  const whole = text.includes('e') ? rounded.toFixed(20).replace(/0+$/, '') : text;
+  const plain = Number(whole) === rounded ? whole : text;
   return /^[1-9]\d{0,2}\.\d{3}$/.test(plain) ? `${plain}0` : plain;
 }

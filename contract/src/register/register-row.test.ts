@@ -5,6 +5,7 @@ import { readAttribute, writeAttribute } from './attribute-cells.ts';
 import { registerColumns } from './columns.ts';
 import { readRegisterRow } from './read-row.ts';
 import { recogniseHeading } from './recognise-heading.ts';
+import type { RegisterRow } from './register-row.ts';
 import { writeRegisterRow } from './write-row.ts';
 
 const settings = { decimal: '.', units: {} } as const;
@@ -52,7 +53,7 @@ describe('a row of the register', () => {
       questions: [{ about: 'unit', word: 'width' }],
     });
   });
-  it('comes back the same after it was written: every class, loss-free', () => {
+  it('comes back the same after it was written, within twelve digits: every class', () => {
     const text = readFileSync(new URL('../../../demo/register.csv', import.meta.url), 'utf8')
       .trim()
       .split(/\r?\n/);
@@ -65,23 +66,37 @@ describe('a row of the register', () => {
       expect(read.faults, line).toEqual([]);
       if (read.row?.tag === undefined) continue;
       rows++;
-      expect(readRegisterRow(writeRegisterRow({ ...read.row, tag: read.row.tag }), own).row).toEqual(read.row);
+      expect(readRegisterRow(writeRegisterRow({ ...read.row, tag: read.row.tag }), own).row).toEqual({
+        ...read.row,
+        attributes: nearly(read.row.attributes),
+      });
     }
     expect(rows).toBeGreaterThan(69);
   });
 });
+
+/** Each number of a piece as one within twelve digits of it. */
+function nearly(attributes: RegisterRow['attributes']): object {
+  return Object.fromEntries(
+    Object.entries(attributes).map(([key, value]) => [key, typeof value === 'number' ? expect.closeTo(value, 11) : value]),
+  );
+}
 
 describe('a number of a piece', () => {
   const field = { type: 'number', label: '', readBy: 'record-only', max: 3 } as const;
   it.each([
     [1e-7, '0.0000001'],
     [1.234, '1.2340'],
+    [0.1 * 3, '0.3'],
+    [26 / 1000 + 2e-18, '0.026'],
+    [1.23456789012, '1.23456789012'],
+    [1.234567890126, '1.23456789013'],
     // With its digits alone nothing would be left of it.
     [1e-308, '1e-308'],
     [0, '0'],
   ])('%d is written as %s, and read back as it was', (value, text) => {
     expect(writeAttribute(field, value)).toBe(text);
-    expect(readAttribute(field, text, '.')).toEqual({ ok: true, value });
+    expect(readAttribute(field, text, '.')).toEqual({ ok: true, value: expect.closeTo(value, 11) });
   });
 });
 

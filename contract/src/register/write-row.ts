@@ -1,7 +1,7 @@
 import { partsOfRow } from './columns.ts';
 import type { Cells, ColumnsOf, FullRow, RegisterRow } from './register-row.ts';
 
-/** A row as cells of the file, loss-free: measures in SI with every digit and their unit. */
+/** A row as cells of the file: measures in SI, to twelve digits, with their unit. */
 export function writeRegisterRow(row: RegisterRow): Cells {
   const cells = parts.flatMap((part) => Object.entries(cellsOf(row, part)));
   return Object.fromEntries(cells.filter((entry): entry is [string, string] => entry[1] !== undefined));

@@ -3,6 +3,9 @@ import type { MarkBasis } from '../gear/mark.ts';
 import type { Severity } from '../judgement/ask/told.ts';
 import type { Finding } from '../judgement/report/finding.ts';
 import type { Report } from '../judgement/report/report.ts';
+import type { RichText } from '../quantity/format.ts';
+import type { PersonBody } from '../rig/bodies.ts';
+import type { Edit } from '../rig/edits.ts';
 import type { Route } from '../rigging/route-line.ts';
 
 /** What a rig makes of each newton put into its first drive. */
@@ -71,4 +74,55 @@ export interface Trial {
   /** Whether it goes together with its neighbours; nothing where a size is not on record. */
   readonly fits: boolean | undefined;
   readonly verdict: Report['verdict'];
+}
+
+/** A piece in a bag; its weight is missing where neither it nor what it follows from is on record. */
+export interface BagInHand {
+  readonly gearId: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly massKg: number | undefined;
+}
+
+/** Who carries what; without a name one of the crew. */
+export interface Carrier {
+  readonly name: string;
+  readonly pieces: readonly BagInHand[];
+  readonly massKg: number;
+}
+
+/** What has to be carried to a rig, and the verdict with it. */
+export interface Bag {
+  readonly pieces: readonly BagInHand[];
+  /** Of those whose weight is known, kg. */
+  readonly massKg: number;
+  readonly unweighed: readonly string[];
+  readonly carriers: readonly Carrier[];
+  readonly verdict: Report['verdict'];
+}
+
+export interface LightestBag {
+  readonly now: Bag;
+  /** Missing where the register has none that does. */
+  readonly lightest?: Bag;
+  /** What makes the rig one with that bag. */
+  readonly edits?: readonly Edit[];
+  /** Places for which the register has nothing at all. */
+  readonly without: readonly string[];
+  /** Rigs that were judged, and whether that was enough: else something lighter may have been missed. */
+  readonly trials: number;
+  readonly isWhole: boolean;
+}
+
+/** Where somebody is to stand, and why there; without a place where nowhere is safe. */
+export interface Stand {
+  readonly id: string;
+  readonly label: string;
+  readonly duty: PersonBody['duty'];
+  /** Nobody of that duty was on the plan before. */
+  readonly isNew: boolean;
+  readonly xM: number | undefined;
+  readonly yM: number | undefined;
+  readonly inVehicleId?: string;
+  readonly why: RichText;
 }

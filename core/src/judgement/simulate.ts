@@ -5,6 +5,7 @@ import { endKinds } from '../pull/ends.ts';
 import { eventWords } from '../pull/events/event-list.ts';
 import { write } from '../quantity/format.ts';
 import type { Case } from '../rig/case.ts';
+import type { RunUpPlan } from '../shock/attempts.ts';
 import { bodiesAt, plannedDriveN } from '../shock/run-up-plan.ts';
 import { runTwoBodies, type ShockSample } from '../shock/two-bodies.ts';
 import type { Judged } from './ask/judged.ts';
@@ -127,17 +128,29 @@ function rowsOf({ curves, rig }: Judged): PullFile['rows'] {
 /** Seconds between two entries of a history. */
 const HISTORY_S = 0.01;
 
+/** Tension and motion over time of a run-up at a speed, as planned and in the greatest check, by the reading of the marks that pulls hardest. */
+export function historiesOf({ rig }: Judged, { setup, accelerationMPerS2 }: RunUpPlan) {
+  const factor = rig.policy.runUp.greatestFactor.value;
+  const history = (speedMPerS: number, driveN: number, stuckDrives: boolean): readonly ShockSample[] => {
+    const runs = setup.trains.map((train) =>
+      runTwoBodies({ ...bodiesAt(setup, train, { speedMPerS, driveN, stuckDrives }), historyS: HISTORY_S }),
+    );
+    const most = Math.max(...runs.map(({ peakN }) => peakN));
+    return runs.find(({ peakN }) => peakN === most)?.history ?? [];
+  };
+  return {
+    planned: (speedMPerS: number) => history(speedMPerS, plannedDriveN(setup, accelerationMPerS2), setup.stuck.driveN > 0),
+    greatest: (speedMPerS: number) => history(speedMPerS * factor, setup.towing.tractionN, false),
+  };
+}
+
 /** Runs the attempts of a pull with a run-up and writes each down over time; nothing where the case has none, or it cannot be reckoned. */
 export function simulateRunUp(subject: Case): { readonly report: Report; readonly file: RunUpFile | undefined } {
   const judged = judgedCase(subject);
   const report = reportOf(judged);
   if (judged.runUp?.kind !== 'planned') return { report, file: undefined };
   const { plan } = judged.runUp;
-  const factor = judged.rig.policy.runUp.greatestFactor.value;
-  const history = (speedMPerS: number, driveN: number, stuckDrives: boolean): readonly ShockSample[] => {
-    const [train] = plan.setup.trains;
-    return train ? runTwoBodies({ ...bodiesAt(plan.setup, train, { speedMPerS, driveN, stuckDrives }), historyS: HISTORY_S }).history : [];
-  };
+  const histories = historiesOf(judged, plan);
   const attempts = plan.attempts.map(({ share, speedMPerS, slackM, peakN, greatestN, peakS, freed, movedM, verdict }) => ({
     share,
     speedMPerS,
@@ -148,8 +161,8 @@ export function simulateRunUp(subject: Case): { readonly report: Report; readonl
     freed,
     movedM,
     verdict,
-    planned: history(speedMPerS, plannedDriveN(plan.setup, plan.accelerationMPerS2), plan.setup.stuck.driveN > 0),
-    greatest: history(speedMPerS * factor, plan.setup.towing.tractionN, false),
+    planned: histories.planned(speedMPerS),
+    greatest: histories.greatest(speedMPerS),
   }));
   const { chosen, proposedMPerS } = plan;
   const file: RunUpFile = {

@@ -88,7 +88,7 @@ export const physicsStandard: PhysicsGroups = {
     startChargeShare: t(0.85, HOUSE),
     leastChargeShare: t(0.5, HOUSE),
   },
-  hand: { pullPerPersonN: t(500, HOUSE) },
+  hand: { pullPerPersonN: t(500, HOUSE), haulMPerMin: t(5, HOUSE), resetMin: t(2, HOUSE), carryKg: t(15, HOUSE) },
   loads: { dragFriction: t(0.6) },
   sharing: { parallelStraps: t(0.6, HOUSE), unequalLegs: t(1.5, HOUSE) },
   stretch: {

@@ -71,7 +71,15 @@ export const physicsTables = {
     startChargeShare: factorRow,
     leastChargeShare: factorRow,
   }),
-  hand: record({ pullPerPersonN: row(50, 2000) }),
+  hand: record({
+    pullPerPersonN: row(50, 2000),
+    /** Rope that people haul in a minute. */
+    haulMPerMin: row(0.5, 60),
+    /** Minutes to hold the load, move the grips back and take up the rope again. */
+    resetMin: row(0, 60),
+    /** What one person carries to the place, kg. */
+    carryKg: row(1, 60),
+  }),
   loads: record({ dragFriction: row(0, 2) }),
   sharing: record({ parallelStraps: factorRow, unequalLegs: row(1, 10) }),
   stretch: record({

@@ -31,6 +31,7 @@ const LATER_ROWS: { readonly [group: string]: readonly string[] } = {
   care: ['damperLeastKg'],
   effort: ['airedDown'],
   winch: ['smallMachineKg', 'leastPullSmall'],
+  hand: ['haulMPerMin', 'resetMin', 'carryKg'],
   judging: ['legsFixDeg', 'legsStopDeg', 'askewDeg', 'leastThrowM'],
   schools: ['receiverPinAsLastResort', 'securingStrapAsLastResort'],
 };

@@ -1,5 +1,6 @@
 import type { LinePullLimit } from '../moment/margins.ts';
 import type { Moment } from '../moment/moment.ts';
+import type { At } from '../moment/poses.ts';
 import type { WinchWork } from '../moment/winch-work.ts';
 import type { Place } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
@@ -34,6 +35,8 @@ export interface Curves {
   /** Largest utilisation and least breaking ratio over stop ratio of all places but drums. */
   readonly utilisation: readonly number[];
   readonly breaking: readonly number[];
+  /** Largest utilisation of all places, drums among them. */
+  readonly highestShare: readonly number[];
   /** What the ropes do to the load as planned, newtons: level and square to its way, to the left; downwards and square to both. */
   readonly sidewaysN: readonly number[];
   readonly downwardN: readonly number[];
@@ -64,6 +67,8 @@ export interface Act {
   readonly limit: (LinePullLimit & { readonly moment: Moment }) | undefined;
   readonly events: readonly PullEvent[];
   readonly curves: Curves;
+  /** Which moment each entry of the curves is of. */
+  readonly stations: readonly At[];
   /** How many times grips were moved. */
   readonly resets: number;
   /** What every electric winch has to do. */

@@ -2,6 +2,7 @@ import { drumLoad, drumOf } from '../moment/drives.ts';
 import { bodyForce, pathLengthM } from '../moment/forces.ts';
 import { breakingRatioAt, linePullLimit, stopRatio, strainAt, utilisationAt } from '../moment/margins.ts';
 import type { Moment } from '../moment/moment.ts';
+import type { At } from '../moment/poses.ts';
 import { LIMIT_TOLERANCE } from '../quantity/tolerance.ts';
 import type { Place } from '../resolved/place.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
@@ -14,7 +15,7 @@ export interface Ledger {
   readonly take: (moment: Moment) => void;
   /** Whether a margin that was never below 0 before is so in a moment. */
   readonly crosses: (moment: Moment) => boolean;
-  readonly kept: () => Pick<Act, 'tracks' | 'places' | 'weakest' | 'limit' | 'curves'>;
+  readonly kept: () => Pick<Act, 'tracks' | 'places' | 'weakest' | 'limit' | 'curves' | 'stations'>;
 }
 
 type OpenCurves = { readonly [K in keyof Curves]: Curves[K] extends readonly number[] ? number[] : number[][] };
@@ -28,6 +29,7 @@ export function ledgerOf(rig: ResolvedRig, margins: readonly Margins[]): Ledger 
   const read = readingOf(margins);
   const worst = worstOf(rig);
   const curves = freshCurves(rig);
+  const stations: At[] = [];
   const keep = (slot: number, value: number | undefined, moment: Moment) => {
     if (value === undefined) unknown[slot] ??= moment;
     else if (value < (least[slot] ?? 0)) {
@@ -48,6 +50,7 @@ export function ledgerOf(rig: ResolvedRig, margins: readonly Margins[]): Ledger 
       for (let slot = 0; slot < total; slot++) keep(slot, values[slot], moment);
       worst.take(moment);
       addTo(curves, moment, worst);
+      stations.push(moment.at);
     },
     crosses: (moment) => {
       const values = read(moment);
@@ -63,7 +66,7 @@ export function ledgerOf(rig: ResolvedRig, margins: readonly Margins[]): Ledger 
       });
       const tracks = (set: number): readonly Track[] =>
         Array.from({ length: margins[set]?.count ?? 0 }, (_, index) => trackOf((starts[set] ?? 0) + index));
-      return { tracks, ...worst.kept(), curves };
+      return { tracks, ...worst.kept(), curves, stations };
     },
   };
 }
@@ -83,8 +86,8 @@ function readingOf(margins: readonly Margins[]): (moment: Moment) => readonly (n
 
 interface Worst {
   readonly take: (moment: Moment) => void;
-  /** Largest utilisation and stop ratio ÷ breaking ratio of the moment taken last, drums left out. */
-  readonly now: { utilisation: number; breaking: number };
+  /** Largest utilisation and stop ratio ÷ breaking ratio of the moment taken last, drums left out; and the largest utilisation with them. */
+  readonly now: { utilisation: number; breaking: number; share: number };
   readonly kept: () => Pick<Act, 'places' | 'weakest' | 'limit'>;
 }
 
@@ -95,7 +98,7 @@ function worstOf(rig: ResolvedRig): Worst {
     greatest: undefined,
   }));
   const most = new Float64Array(2 * rig.places.length);
-  const now = { utilisation: 0, breaking: 0 };
+  const now = { utilisation: 0, breaking: 0, share: 0 };
   let weakest: Act['weakest'];
   let strain = 0;
   let limit: Act['limit'];
@@ -111,6 +114,7 @@ function worstOf(rig: ResolvedRig): Worst {
       most[2 * index + 1] = greatest;
       own.greatest = moment;
     }
+    now.share = Math.max(now.share, planned || 0);
     if (place.kind !== 'drum') {
       now.utilisation = Math.max(now.utilisation, planned || 0);
       now.breaking = Math.max(now.breaking, greatest || 0);
@@ -131,6 +135,7 @@ function worstOf(rig: ResolvedRig): Worst {
   const take = (moment: Moment) => {
     now.utilisation = 0;
     now.breaking = 0;
+    now.share = 0;
     takeWeakest(moment);
     const least = linePullLimit(moment);
     if (least !== undefined && (limit === undefined || least.pullN < limit.pullN * (1 - LIMIT_TOLERANCE))) limit = { ...least, moment };
@@ -147,6 +152,7 @@ function freshCurves({ drives, lines }: ResolvedRig): OpenCurves {
     greatestPullN: [],
     utilisation: [],
     breaking: [],
+    highestShare: [],
     sidewaysN: [],
     downwardN: [],
     lineOutM: each(drives),
@@ -164,6 +170,7 @@ function addTo(curves: OpenCurves, moment: Moment, { now }: Worst): void {
   curves.greatestPullN.push(states.greatest.length > 0 ? (moment.greatestPullN ?? Number.NaN) : Number.NaN);
   curves.utilisation.push(now.utilisation);
   curves.breaking.push(now.breaking);
+  curves.highestShare.push(now.share);
   const [sideways, downward] = acrossN(moment);
   curves.sidewaysN.push(sideways);
   curves.downwardN.push(downward);

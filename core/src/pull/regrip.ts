@@ -1,6 +1,6 @@
 import { spanLengthM } from '../moment/forces.ts';
 import type { Moment } from '../moment/moment.ts';
-import type { ResolvedLine } from '../resolved/parts.ts';
+import { type ChosenUse, isChosen, type ResolvedLine } from '../resolved/parts.ts';
 import type { ResolvedRig } from '../resolved/resolved-rig.ts';
 import { distance } from '../statics/vec3.ts';
 
@@ -88,4 +88,14 @@ function wayBehind({ line, spans }: CapturedPart, { shown, positions: here }: Mo
   if (from === undefined || before === undefined || after === undefined) return undefined;
   const wayM = spans.reduce((sum, span) => sum + spanLengthM(line, span, shown.balance), 0);
   return wayM + distance(after, from) - distance(before, from);
+}
+
+/** The grips that tie a strand of a line to something other than its load, chosen ones: they hold it while hands or a brake do not. */
+export function holdingGrips({ chains, load, rig }: ResolvedRig, { line }: ResolvedLine): readonly ChosenUse[] {
+  const own = (rig.grips ?? []).filter(({ lineId }) => lineId === line.id).map(({ id }) => id);
+  return chains.flatMap(({ chain, point, uses }) =>
+    chain.to?.kind === 'grip' && own.includes(chain.to.gripId) && point !== undefined && point.on !== load.on
+      ? uses.filter(isChosen).filter(({ use }) => use.role === 'grip')
+      : [],
+  );
 }

@@ -79,9 +79,14 @@ interface Shown {
 }
 
 const FOOT_M = 0.3048;
+/** Up to here people carry a thing, and a tenth of it counts. */
+const HANDY_KG = 20;
 const [KMH_M_PER_S, MPH_M_PER_S] = [1000 / 3600, 1609.344 / 3600];
 const shownIn: { readonly [K in Exclude<FigureKind, 'force'>]: (si: number, imperial: boolean) => Shown } = {
-  mass: (_, imperial) => (imperial ? { by: 0.45359237, decimals: 0, unit: ' lb' } : { by: 1, decimals: 0, unit: ' kg' }),
+  mass: (si, imperial) => {
+    const decimals = Math.abs(si) < HANDY_KG ? 1 : 0;
+    return imperial ? { by: 0.45359237, decimals, unit: ' lb' } : { by: 1, decimals, unit: ' kg' };
+  },
   length: (_, imperial) => (imperial ? { by: FOOT_M, decimals: 1, unit: ' ft' } : { by: 1, decimals: 1, unit: ' m' }),
   'small-length': (si, imperial) =>
     imperial ? { by: 0.0254, decimals: 2, unit: ' in' } : { by: 0.001, decimals: si < 0.02 ? 1 : 0, unit: ' mm' },

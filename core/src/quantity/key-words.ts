@@ -72,6 +72,7 @@ const WORDS: { readonly [key: string]: string } = {
   bog: 'bog or clinging clay',
   // Duties.
   'drum-watcher': 'watches the drum',
+  'road-guard': 'guards the road',
   // States of a plan.
   archived: 'put away',
 };

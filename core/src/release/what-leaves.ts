@@ -42,12 +42,15 @@ export interface Stretched {
 }
 
 /** The state of the greatest check in which a line stores most, else the planned one; the first where its energy is not known. */
-export function breakState(moment: Moment, line: ResolvedLine): LoadState | undefined {
-  const { states, shown, rig } = moment;
-  const [first] = states.greatest;
-  const ropes = storingOf(rig.policy, line);
-  if (first === undefined || ropes === undefined) return first ?? shown;
-  return states.greatest.reduce((worst, state) => (storedIn(ropes, line, state) > storedIn(ropes, line, worst) ? state : worst), first);
+export const breakState = (moment: Moment, line: ResolvedLine): LoadState | undefined =>
+  mostStoring(moment.rig, line, moment.states.greatest) ?? moment.shown;
+
+/** The state of some in which a line stores most; the first where its energy is not known, nothing of none. */
+export function mostStoring({ policy }: ResolvedRig, line: ResolvedLine, states: readonly LoadState[]): LoadState | undefined {
+  const [first] = states;
+  const ropes = storingOf(policy, line);
+  if (first === undefined || ropes === undefined) return first;
+  return states.reduce((worst, state) => (storedIn(ropes, line, state) > storedIn(ropes, line, worst) ? state : worst), first);
 }
 
 /** What the ropes of a line store: E = c·length·tension^q, c and q by their law and strength; undefined where one is not known. */
@@ -123,25 +126,39 @@ function tieMoment({ rig, places }: Act, { index }: ResolvedTie): { readonly mom
   const { greatest, planned } = places[own?.index ?? -1] ?? {};
   const moment = greatest ?? planned;
   if (moment === undefined) return undefined;
-  const list = greatest ? moment.ties.greatest : moment.ties.planned;
-  const like = rig.ties.filter((other) => other.likeTie === rig.ties[index]?.likeTie).length;
-  const tensionN = Math.max(0, ...list.map((all) => all[index] ?? 0)) * (like > 1 ? (rig.ties[index]?.share ?? 1) : 1);
+  const tensionN = tieTensionN(moment, index, greatest ? 'greatest' : 'planned');
   return tensionN > 0 ? { moment, tensionN } : undefined;
 }
 
-/** Straps, ropes and chains of a back-anchor under the greatest tension that it takes; undefined where one is not chosen. */
+/** The most that one back-anchor takes over the states of a check in a moment, newtons; of like ones its share. */
+export function tieTensionN({ rig, ties }: Moment, index: number, check: keyof Moment['ties']): number {
+  const own = rig.ties[index];
+  const like = rig.ties.filter((other) => other.likeTie === own?.likeTie).length;
+  return Math.max(0, ...ties[check].map((all) => all[index] ?? 0)) * (like > 1 ? (own?.share ?? 1) : 1);
+}
+
+/** Straps, ropes and chains of a back-anchor under the greatest tension that it takes; undefined where one is not known. */
 export function tieStretches(act: Act, tie: ResolvedTie): readonly Stretched[] | undefined {
   const most = tieMoment(act, tie);
-  if (most === undefined || tie.uses.some(({ piece }) => piece === undefined)) return undefined;
-  return tie.uses.flatMap(({ piece }) =>
-    piece && ropeLawOf(piece) !== undefined && lengthOf(piece) !== undefined
-      ? [{ piece, lengthM: lengthOf(piece) ?? 0, tensionN: most.tensionN }]
-      : [],
-  );
+  return most && stretchesOfTie(tie, most.tensionN);
+}
+
+/** The same under a given tension: undefined where a piece is not chosen, or the length of one that stretches is not on record. */
+export function stretchesOfTie({ uses }: ResolvedTie, tensionN: number): readonly Stretched[] | undefined {
+  const stretches: Stretched[] = [];
+  for (const { piece, use } of uses) {
+    if (piece === undefined) return undefined;
+    const lengthM = lengthOf(piece);
+    // A soft shackle has no length to speak of.
+    if (ropeLawOf(piece) === undefined || (use.role === 'connector' && lengthM === undefined)) continue;
+    if (lengthM === undefined) return undefined;
+    stretches.push({ piece, lengthM, tensionN });
+  }
+  return stretches;
 }
 
 /** What all of a line's stretches store, and how much they stretch; undefined where one of them is not known. */
-function storedOf(
+export function storedOf(
   policy: Policy,
   stretches: readonly Stretched[] | undefined,
 ): { readonly energyJ: number; readonly stretchM: number } | undefined {
@@ -154,6 +171,10 @@ function storedOf(
   }
   return stretches && { energyJ, stretchM };
 }
+
+/** The straps, ropes and chains of a back-anchor by their tags. */
+export const strapTags = ({ uses }: ResolvedTie): readonly string[] =>
+  uses.flatMap(({ piece, use }) => (piece && ropeLawOf(piece) !== undefined && use.role !== 'connector' ? [piece.tag] : []));
 
 function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
   const most = tieMoment(act, tie);
@@ -170,7 +191,7 @@ function tieBreak(act: Act, tie: ResolvedTie): BreakFigures | undefined {
     flightOfUses(
       tie.uses,
       { chainId: `${tie.id}.${end}`, from, along: unit(subtract(towards, from)) ?? ZERO },
-      { energyJ: stored?.energyJ, ropeKg: ropeMassOf(policy, stretches) },
+      { energyJ: stored?.energyJ, ropeKg: ropeMassOf(policy, stretches), ropes: strapTags(tie) },
     ),
   );
   return {
@@ -232,7 +253,7 @@ function energyOf({ stretch }: Policy, { piece, lengthM, tensionN }: Stretched) 
   return { energyJ: ropeEnergyJ(law, mbsN, lengthM, tensionN), stretchM: lengthM * elongationAt(law, mbsN, tensionN) };
 }
 
-function ropeMassOf({ stretch }: Policy, stretches: readonly Stretched[] | undefined): number | undefined {
+export function ropeMassOf({ stretch }: Policy, stretches: readonly Stretched[] | undefined): number | undefined {
   if (stretches === undefined) return undefined;
   let total = 0;
   for (const { piece, lengthM } of stretches) {
@@ -247,6 +268,8 @@ function ropeMassOf({ stretch }: Policy, stretches: readonly Stretched[] | undef
 interface Energy {
   readonly energyJ: number | undefined;
   readonly ropeKg: number | undefined;
+  /** What the rope is called where its mass is not known. */
+  readonly ropes?: readonly string[];
 }
 
 function flightFrom(chain: ResolvedChain, { balance }: LoadState, { energyJ, ropeKg }: Energy): Flight {
@@ -258,7 +281,11 @@ function flightFrom(chain: ResolvedChain, { balance }: LoadState, { energyJ, rop
   );
 }
 
-function flightOfUses(uses: readonly ResolvedUse[], way: Pick<Flight, 'chainId' | 'from' | 'along'>, { energyJ, ropeKg }: Energy): Flight {
+export function flightOfUses(
+  uses: readonly ResolvedUse[],
+  way: Pick<Flight, 'chainId' | 'from' | 'along'>,
+  { energyJ, ropeKg, ropes = ['the line'] }: Energy,
+): Flight {
   const masses = uses.map(massOf);
   const unknown = uses.filter((_, index) => masses[index] === undefined).map(({ piece, use }) => piece?.tag ?? use.id);
   const massKg = unknown.length > 0 || ropeKg === undefined ? undefined : masses.reduce<number>((sum, own) => sum + (own ?? 0), ropeKg / 3);
@@ -267,7 +294,7 @@ function flightOfUses(uses: readonly ResolvedUse[], way: Pick<Flight, 'chainId' 
     ...way,
     ...(massKg !== undefined && { massKg }),
     ...flight,
-    massUnknownOf: ropeKg === undefined ? [...unknown, 'the line'] : unknown,
+    massUnknownOf: ropeKg === undefined ? [...unknown, ...ropes] : unknown,
   };
 }
 

@@ -44,15 +44,21 @@ export function zoneRoomM(moment: Moment, { xM, yM }: Pick<Body, 'xM' | 'yM'>): 
   if (shown === undefined) return Number.NaN;
   const at = { x: xM, y: yM };
   let room = Number.POSITIVE_INFINITY;
-  for (const line of rig.lines)
-    for (let stop = 0; stop < line.stops.length; stop++) room = Math.min(room, roomAtStop(moment, line, stop, at));
+  for (const line of rig.lines) room = Math.min(room, lineRoomM(moment, line, at));
   for (const tie of rig.ties) if (isLoaded(moment, tie)) room = Math.min(room, roomAtTie(moment, tie, at));
   // On the border counts as inside.
   return room - 1e-9 * Math.max(1, Math.abs(room));
 }
 
+/** The same of one line alone. */
+export function lineRoomM(moment: Moment, line: ResolvedLine, at: Level): number {
+  let room = Number.POSITIVE_INFINITY;
+  for (let stop = 0; stop < line.stops.length; stop++) room = Math.min(room, roomAtStop(moment, line, stop, at));
+  return room;
+}
+
 /** Room to the circles round both ends of a back-anchor, and to the corridor along it. */
-function roomAtTie(moment: Moment, tie: ResolvedTie, at: Level): number {
+export function roomAtTie(moment: Moment, tie: ResolvedTie, at: Level): number {
   const { care, zones } = moment.rig.policy;
   const [from, to] = tiePath(moment, tie);
   const radius = care.zoneFactor.value * distance(from, to);

@@ -99,7 +99,7 @@ export const looseBody = record({
   widthM: numeric({ above: 0, max: 10 }),
 });
 
-export const duties = ['operator', 'signaller', 'drum-watcher', 'driver', 'helper', 'bystander'] as const;
+export const duties = ['operator', 'signaller', 'drum-watcher', 'driver', 'helper', 'road-guard', 'bystander'] as const;
 
 export const personBody = record({
   id,

@@ -23,8 +23,8 @@ export const caseCodec = tagged({ rig: rigCase });
 export type Case = TypeOf<typeof caseCodec>;
 
 export const RIG_FILE_FORMAT = 'wainrope.rig';
-export const RIG_FILE_VERSION = 7;
-const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6];
+export const RIG_FILE_VERSION = 8;
+const EARLIER_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6, 7];
 
 export const rigFileCodec = record({
   format: choice([RIG_FILE_FORMAT]),
@@ -40,7 +40,7 @@ export type RigFile = TypeOf<typeof rigFileCodec>;
  * no features and no origin, and at least one line: all of it reads as it is. Version 3 had no path, no run-up and always a
  * travel; its policy lacked the tables of the pull and of run-ups. Version 4 always had ground and brakes of a stance together; its policy
  * lacked the usual ranges of what is not on record. Version 5 lacked the policy's figures of wear, version 6
- * the figures of the team's own.
+ * the figures of the team's own, version 7 the pace of a haul by hand and what one person carries.
  */
 export function migrateRigFile(value: unknown): unknown {
   if (!isObject(value) || !EARLIER_VERSIONS.includes(value.version) || !isObject(value.case)) return value;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../judgement/judge.ts';
 import { exampleCase } from '../testing/example-case.ts';
-import { RIG_FILE_FORMAT, readRigFile } from './case.ts';
+import { RIG_FILE_FORMAT, RIG_FILE_VERSION, readRigFile } from './case.ts';
 import { applyEdit, type Edit } from './edits.ts';
 
 const file = () => JSON.parse(JSON.stringify({ format: RIG_FILE_FORMAT, version: 1, case: exampleCase() }));
@@ -36,7 +36,7 @@ describe('reading a rig file', () => {
     [
       'version',
       (f: ReturnType<typeof file>) => {
-        f.version = 8;
+        f.version = RIG_FILE_VERSION + 1;
       },
     ],
     [

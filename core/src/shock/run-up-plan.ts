@@ -6,6 +6,7 @@ import type { Place } from '../resolved/place.ts';
 import type { Attempt, RunUpOutcome, RunUpPlan } from './attempts.ts';
 import { closedFormPeakN } from './rope-train.ts';
 import { type RunUpSetup, runUpDrive, setUpRunUp } from './run-up-setup.ts';
+import { slackForSpeedM } from './slack.ts';
 import { runTwoBodies, type ShockRun, type TwoBodies } from './two-bodies.ts';
 
 /** Slowest run-up that is worth the name, m/s: a walking pace. */
@@ -37,7 +38,7 @@ export function planRunUp(start: Moment): RunUpOutcome | undefined {
   const shares = Array.from({ length: count }, (_, index) => (count === 1 ? 1 : 0.5 + (0.5 * index) / (count - 1)));
   const attempt = (share: number) => attemptAt(start, setup, { share, speed: share * speed, acceleration, proposed: search.speed });
   const attempts = shares.map(attempt);
-  const neededSlackM = acceleration > 0 ? (speed * speed) / (2 * acceleration) : Number.POSITIVE_INFINITY;
+  const neededSlackM = slackForSpeedM(speed, acceleration);
   const plan: RunUpPlan = {
     setup,
     chosen: own?.runUp !== undefined,
@@ -219,7 +220,7 @@ function attemptAt(start: Moment, setup: RunUpSetup, { share, speed, acceleratio
   return {
     share,
     speedMPerS: speed,
-    slackM: acceleration > 0 ? (speed * speed) / (2 * acceleration) : Number.POSITIVE_INFINITY,
+    slackM: slackForSpeedM(speed, acceleration),
     peakN: planned.peakN,
     greatestN: greatest.peakN,
     peakS: planned.run.peakS,

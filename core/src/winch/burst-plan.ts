@@ -32,6 +32,19 @@ export interface BurstEnd {
   readonly restS: number;
 }
 
+/** How the motor stands at one instant of the pull. */
+export interface MotorAt {
+  /** Which stretch is being hauled, and the share of it that is hauled by then, 0…1. */
+  readonly stretch: number;
+  readonly share: number;
+  readonly clockS: number;
+  readonly heatC: number;
+  /** Missing where the battery is not known. */
+  readonly chargeShare?: number;
+  /** Whether a rest ends here. */
+  readonly rested?: true;
+}
+
 export type BurstPlan =
   | {
       readonly kind: 'planned';
@@ -47,6 +60,8 @@ export type BurstPlan =
       readonly hottestC: number;
       /** Every burst but the last. */
       readonly ends: readonly BurstEnd[];
+      /** The motor at the end of every stretch, burst and rest, in order; it begins cold and at rest. */
+      readonly trace: readonly MotorAt[];
       /** Lowest charge of the battery as a share of its capacity; missing where the battery is not known. */
       readonly lowestChargeShare?: number;
     }
@@ -88,10 +103,28 @@ export function burstPlan(winch: WinchMotor, stretches: readonly MotorStretch[],
   };
   const run = pullInBursts(motor, legs, electric);
   if (run === undefined) return { kind: 'endless', currentA, loadShare };
-  const { lowestAh, ...figures } = run;
-  const charge = winch.batteryAh === undefined ? {} : { lowestChargeShare: lowestAh / winch.batteryAh };
-  return { kind: 'planned', currentA, loadShare, speedMPerS: hardest?.speed ?? winch.noLoadMPerS, ...figures, ...charge };
+  const { lowestAh, trace, ...figures } = run;
+  const { batteryAh } = winch;
+  const charge = batteryAh === undefined ? {} : { lowestChargeShare: lowestAh / batteryAh };
+  return {
+    kind: 'planned',
+    currentA,
+    loadShare,
+    speedMPerS: hardest?.speed ?? winch.noLoadMPerS,
+    ...figures,
+    trace: trace.map((at) => motorAt(at, batteryAh)),
+    ...charge,
+  };
 }
+
+const motorAt = ({ state, stretch, share, rested }: Traced, batteryAh: number | undefined): MotorAt => ({
+  stretch,
+  share,
+  clockS: state.clockS,
+  heatC: state.heatC,
+  ...(batteryAh !== undefined && { chargeShare: state.chargeAh / batteryAh }),
+  ...(rested && { rested }),
+});
 
 /** A stretch as the motor sees it. */
 interface Leg {
@@ -114,6 +147,11 @@ interface Hauling {
   hottestC: number;
   lowestAh: number;
   readonly ends: BurstEnd[];
+  readonly trace: Traced[];
+}
+
+interface Traced extends Pick<MotorAt, 'stretch' | 'share' | 'rested'> {
+  readonly state: Running;
 }
 
 /** Bursts and rests until the rope is hauled; undefined where there would be no end. */
@@ -128,6 +166,7 @@ function pullInBursts(motor: Motor, legs: readonly Leg[], electric: Policy['elec
     hottestC: state.heatC,
     lowestAh: state.chargeAh,
     ends: [],
+    trace: [],
   };
   const whole = legs.reduce((sum, { seconds }) => sum + seconds, 0);
   let doneS = 0;
@@ -138,6 +177,7 @@ function pullInBursts(motor: Motor, legs: readonly Leg[], electric: Policy['elec
       if (ran === undefined) return undefined;
       leftS -= ran.seconds;
       doneS += ran.seconds;
+      hauling.trace.push({ state: hauling.state, stretch, share: 1 - leftS / leg.seconds });
       if (ran.over && doneS < whole * (1 - 1e-9))
         rest(hauling, { motor, electric, stretch, share: 1 - leftS / leg.seconds, byHeat: ran.byHeat });
     }
@@ -150,6 +190,7 @@ function pullInBursts(motor: Motor, legs: readonly Leg[], electric: Policy['elec
     endedByHeat: figures.endedByHeat,
     hottestC: figures.hottestC,
     ends: figures.ends,
+    trace: figures.trace,
     lowestAh: figures.lowestAh,
   };
 }
@@ -185,6 +226,7 @@ function rest(hauling: Hauling, { motor, electric, stretch, share, byHeat }: Res
   const { clockS } = hauling.state;
   if (hauling.bursts === 1) hauling.endedByHeat = byHeat;
   hauling.state = rested(motor, hauling.state, electric);
+  hauling.trace.push({ state: hauling.state, stretch, share, rested: true });
   hauling.ends.push({ stretch, share, atS: clockS, byHeat, restS: hauling.state.clockS - clockS });
   hauling.burstS = 0;
 }

@@ -1,5 +1,5 @@
 import type { PlanSummary } from '@wainrope/contract';
-import { CORE_VERSION, type Finding } from '@wainrope/core';
+import { CORE_VERSION, type Finding, readRigDocument, sketchOf } from '@wainrope/core';
 import { given } from '../database/rows.ts';
 import { outOfDateReasons } from '../judging/out-of-date.ts';
 import type { Standing } from '../judging/standing.repository.ts';
@@ -23,9 +23,26 @@ export function summary(
     savedBy: plan.saved_by_name,
     verdict: known.verdict,
     outOfDate: outOfDateReasons({ ...known, policyHash: plan.policy_hash, coreVersion: plan.core_version }, now),
+    asOf: plan.as_of,
+    tags: plan.tags,
+    ...drawn(plan.rig),
     ...given('weakest', known.weakest),
     // A finding is put into words by the core that made it: what an earlier one found is not said in today's.
     ...(plan.core_version === CORE_VERSION && given('reason', known.reason)),
+  };
+}
+
+/** What a list tells of a plan's rig; of one that today's core no longer understands, nothing. */
+function drawn(written: unknown): Pick<PlanSummary, 'people' | 'vehicles' | 'position' | 'sketch'> {
+  const rig = readRigDocument(written);
+  if (!rig.ok) return { people: [], vehicles: [] };
+  const { bodies, origin } = rig.value;
+  const called = (kind: 'person' | 'vehicle') => bodies.flatMap((body) => (body.kind === kind ? [body.label] : []));
+  return {
+    people: called('person'),
+    vehicles: called('vehicle'),
+    sketch: sketchOf(rig.value),
+    ...(origin && { position: `${origin.latitudeDeg.toFixed(5)}, ${origin.longitudeDeg.toFixed(5)}` }),
   };
 }
 

@@ -89,7 +89,11 @@ export class PlanRepository {
       .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
       .innerJoin('person', 'person.person_id', 'v.saved_by')
       .leftJoin('plan_standing as s', (join) => join.onRef('s.plan_id', '=', 'plan.plan_id').onRef('s.version_no', '=', 'plan.version_no'))
-      .select(['plan.plan_id', 'plan.name', 'plan.version_no', 'plan.state', 'v.policy_hash', 'v.core_version', 'v.saved_at'])
+      .select(['plan.plan_id', 'plan.name', 'plan.version_no', 'plan.state', 'v.policy_hash', 'v.core_version', 'v.saved_at', 'v.as_of'])
+      .select([
+        sql<unknown>`v.judged_case -> 'rig'`.as('rig'),
+        sql<readonly string[]>`jsonb_path_query_array(v.judged_case, '$.gear[*].tag')`.as('tags'),
+      ])
       .select(['person.name as saved_by_name', 's.verdict', 's.weakest', 's.reason', 's.good_until', 's.pieces_changed']);
     return inNameOrder(query, page).execute();
   }

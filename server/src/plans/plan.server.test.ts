@@ -46,6 +46,16 @@ describe('plans', () => {
     expect(demo.every(({ outOfDate }: { outOfDate: string[] }) => outOfDate.length === 0)).toBe(true);
   });
 
+  it('are listed with a small drawing, their day, and who and what is in them', async () => {
+    const { body } = await server.http.get('/api/v1/plans').expect(200);
+    const bog = body.items.find(({ name }: { name: string }) => name.startsWith('Bog below'));
+    expect(bog).toMatchObject({ vehicles: ['Heron'], asOf: expect.stringMatching(/^\d{4}-\d{2}-\d{2}$/) });
+    expect(bog.tags).toEqual(expect.arrayContaining(['TS-03', 'W-01', 'WL-01']));
+    expect(bog.sketch.ropes[0].length).toBe(3);
+    expect(bog.sketch.bodies.map(({ kind }: { kind: string }) => kind).sort()).toEqual(['tree', 'vehicle']);
+    const beck = body.items.find(({ name }: { name: string }) => name.startsWith('Beck'));
+    expect(beck.people).toEqual(['Isla Wrenfell', 'Tomas Aldbrook']);
+  });
   it('solves again on the server and keeps versions; the same base twice is a conflict with what stands', async () => {
     const plan = await copy();
     const save = (name: string) => server.http.put(`/api/v1/plans/${plan.planId}`).send({ name, rig: plan.rig, baseVersion: 1 });

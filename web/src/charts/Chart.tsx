@@ -46,6 +46,12 @@ async function library() {
   return plotly;
 }
 
+/** The picture in a data address, without asking anybody for it: the page's security lets it speak to its own server alone. */
+function pictureOf(address: string): Blob {
+  const bytes = atob(address.slice(address.indexOf(',') + 1));
+  return new Blob([Uint8Array.from(bytes, (letter) => letter.charCodeAt(0))], { type: 'image/png' });
+}
+
 /** A chart with the same figures as a table beside it, both to be taken away. */
 export function Chart({ label, name, figure, table, height = HEIGHT }: ChartProps) {
   const at = useRef<HTMLDivElement>(null);
@@ -84,7 +90,7 @@ export function Chart({ label, name, figure, table, height = HEIGHT }: ChartProp
   const savePng = async () => {
     if (!drawn.current) return;
     const address = await (await library()).toImage(drawn.current, { format: 'png', ...PICTURE });
-    saveFile(await (await fetch(address)).blob(), fileName(name, 'png'));
+    saveFile(pictureOf(address), fileName(name, 'png'));
   };
   const showsTable = asTable || trouble;
   return (

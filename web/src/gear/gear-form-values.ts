@@ -112,7 +112,7 @@ function nextTag(tag: string): string {
   return figures === undefined ? '' : `${stem}${String(Number(figures) + 1).padStart(figures.length, '0')}`;
 }
 
-/** Millimetres for small lengths where that loses nothing, else the register’s own loss-free form. */
+/** Millimetres for small lengths where that loses nothing, else as the register’s file has it. */
 function typedAttribute(field: Field, value: string | number | boolean): string {
   if (field.type !== 'small-length' || typeof value !== 'number') return writeAttribute(field, value);
   const millimetres = `${Number((value * 1000).toPrecision(12))} mm`;

@@ -15,7 +15,10 @@ import { PlanListPage } from './PlanListPage.tsx';
 import { planStateWords } from './plan-words.ts';
 
 const asked = vi.hoisted(() => ({ plans: [] as unknown[] | undefined, mayWrite: true }));
-vi.mock('../api/wainrope-api.ts', () => ({ useAllPlansQuery: () => ({ data: asked.plans, refetch: () => undefined }) }));
+vi.mock('../api/wainrope-api.ts', () => ({
+  useAllPlansQuery: () => ({ data: asked.plans, refetch: () => undefined }),
+  useGetTeamQuery: () => ({ data: { today: '2026-01-16' } }),
+}));
 vi.mock('../access/use-session.ts', () => ({ useMay: () => () => asked.mayWrite }));
 vi.mock('../shell/ProblemNote.tsx', () => ({ ProblemNote: () => null }));
 vi.mock('./documents/BringRig.tsx', () => ({ BringRig: () => <button type="button">Bring a rig file</button> }));
@@ -30,6 +33,10 @@ const plan = (name: string, change: Partial<PlanSummary> = {}): PlanSummary => (
   verdict: 'watch',
   outOfDate: [],
   weakest: 'ST-02 Static strap 3 m',
+  asOf: '2026-01-15',
+  people: [],
+  vehicles: ['Heron'],
+  tags: ['ST-02'],
   ...change,
 });
 const show = (address = '/plans') =>
@@ -53,6 +60,37 @@ beforeEach(() => {
 afterEach(cleanup);
 
 describe('the list of plans', () => {
+  it('has today’s first, then what was saved last', () => {
+    asked.plans = [
+      plan('Early', { savedAt: '2026-01-10T10:00:00Z' }),
+      plan('Late', { savedAt: '2026-01-14T10:00:00Z' }),
+      plan('Of today', { savedAt: '2026-01-01T10:00:00Z', asOf: '2026-01-16' }),
+    ];
+    show();
+    expect(names()).toEqual(['/plans/Of today', '/plans/Late', '/plans/Early']);
+    expect(screen.getAllByText('today')).toHaveLength(1);
+  });
+  it('is narrowed to a person, a vehicle, a piece, by choice and by typing, each in its address', async () => {
+    asked.plans = [
+      plan('One', { people: ['Tomas'], vehicles: ['Heron'], tags: ['TS-03', 'SH-01'] }),
+      plan('Two', { people: ['Isla'], vehicles: ['Badger', 'Heron'], tags: ['SH-02'], position: '54.50000, -3.20000' }),
+    ];
+    for (const [address, expected] of [
+      ['?person=Isla', ['/plans/Two']],
+      ['?vehicle=Heron', ['/plans/One', '/plans/Two']],
+      ['?tag=SH-01', ['/plans/One']],
+      ['?q=badger', ['/plans/Two']],
+      ['?q=54.5', ['/plans/Two']],
+      ['?person=Isla&tag=SH-01', []],
+    ] as const) {
+      show(`/plans${address}`);
+      expect([...names()].sort()).toEqual(expected);
+      cleanup();
+    }
+    show();
+    await choose(userEvent.setup(), 'Person', 'Tomas');
+    expect(names()).toEqual(['/plans/One']);
+  });
   it('strikes through a verdict that no longer stands, says why, and leaves the others', () => {
     show();
     const [otter, badger] = screen.getAllByRole('listitem');
@@ -85,9 +123,9 @@ describe('the list of plans', () => {
     const user = userEvent.setup();
     show();
     expect(names()).toEqual(['/plans/Otter at the ford', '/plans/Badger on the track']);
-    await choose(user, 'In which state', planStateWords.archived);
+    await choose(user, 'State', planStateWords.archived);
     expect(names()).toEqual(['/plans/Last winter']);
-    await choose(user, 'In which state', 'All except put away');
+    await choose(user, 'State', 'All except put away');
     fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'tree STRAP' } });
     expect(names()).toEqual(['/plans/Badger on the track']);
     fireEvent.change(screen.getByLabelText('Search plans'), { target: { value: 'nowhere' } });

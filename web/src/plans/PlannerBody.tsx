@@ -1,13 +1,23 @@
 import type { Rig, ToldFinding, ToldReport } from '@wainrope/core';
-import type { ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Play, Unlink } from 'lucide-react';
+import { lazy, type ReactNode, Suspense } from 'react';
+import { useNavigate } from 'react-router';
+import { Loading } from '../shell/Loading.tsx';
 import { useAddress } from '../shell/use-address.ts';
-import { useNarrow, useUpright } from '../shell/use-media.ts';
+import { useNarrow } from '../shell/use-media.ts';
 import { useAppDispatch } from '../store.ts';
-import { bodySelected, placeSelected } from './draft/planner-slice.ts';
+import { bodySelected, placeSelected, routeEnded, toolChosen } from './draft/planner-slice.ts';
+import { PlannerFrame } from './frame/PlannerFrame.tsx';
+import { Broken, LetGoHolder } from './letgo/LetGoHolder.tsx';
 import { LoadPath } from './load-path/LoadPath.tsx';
+import { PlannerSentence } from './PlannerHeader.tsx';
+import { AtMoment, MomentHolder, Moved } from './play/MomentHolder.tsx';
 import { SidePanels, type SidePanelsProps } from './SidePanels.tsx';
 import { PlanSheet } from './sheet/PlanSheet.tsx';
+
+/** Fetched when a pull is first played. */
+const LetGoAsker = lazy(async () => ({ default: (await import('./letgo/LetGoAsker.tsx')).LetGoAsker }));
+const PlayBar = lazy(async () => ({ default: (await import('./play/PlayBar.tsx')).PlayBar }));
 
 interface PlannerBodyProps
   extends Pick<SidePanelsProps, 'report' | 'rig' | 'subject' | 'apply' | 'choosePiece' | 'hangDampers' | 'locked' | 'panels'> {
@@ -32,15 +42,22 @@ interface LookedAt {
 function useLookedAt({ report, rig, selectedPlaceId }: LookedAt) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const { params, put } = useAddress();
-  const tab = params.get('show') ?? 'findings';
+  const { params, put, putAll } = useAddress();
+  // On a phone the panels come up when one of them is wanted.
+  const narrow = useNarrow();
+  const tab = params.get('show') ?? (narrow ? undefined : 'findings');
   const place =
     report.places.find(({ id }) => id === selectedPlaceId) ??
     report.places.find(({ id }) => id === report.weakestPlaceId) ??
     report.places[0];
   const select = (placeId: string) => {
     dispatch(placeSelected(placeId));
-    if (tab !== 'findings') put('show', undefined);
+    // What is touched is what lets go.
+    const touched = params.get('breaks') === null ? undefined : report.places.find(({ id }) => id === placeId)?.subject.id;
+    putAll({
+      ...(touched !== undefined && { breaks: touched }),
+      ...(tab !== 'findings' && { show: narrow ? 'findings' : undefined }),
+    });
   };
   const show = ({ subject: about }: ToldFinding) => {
     const found = report.places.find((entry) => entry.subject.id === about.id);
@@ -55,7 +72,7 @@ function useLookedAt({ report, rig, selectedPlaceId }: LookedAt) {
     if (bodyId === undefined && gearId !== undefined) return navigate(`/gear/${gearId}/edit`);
     put('show', bodyId === undefined ? 'pieces' : 'outline');
   };
-  return { params, put, tab, place, select, show, fillIn };
+  return { params, put, putAll, tab, place, select, show, fillIn };
 }
 
 /** The plan, its load path and the panels beside them, by how much room there is. */
@@ -71,69 +88,100 @@ export function PlannerBody({
   panels,
   tools,
 }: PlannerBodyProps) {
-  const { params, put, tab, place, select, show, fillIn } = useLookedAt({ report, rig, selectedPlaceId });
-  const side = (
-    <SidePanels
-      {...{ report, rig, subject, apply, choosePiece, hangDampers, locked, place, tab, select, show, fillIn, panels }}
-      isChosen={selectedPlaceId !== undefined}
-      open={(next) => put('show', next)}
-    />
-  );
-  const sheet = <PlanSheet selectedSubjectId={place?.subject.id} />;
-  const path = (
-    <LoadPath
-      report={report}
-      selectedSubjectId={place?.subject.id}
-      select={select}
-      order={params.get('path') === 'weakest' ? 'weakest' : 'rigging'}
-      setOrder={(order) => put('path', order === 'weakest' ? order : undefined)}
-    />
-  );
-  return <Arranged sheet={sheet} path={path} side={side} tools={tools} />;
-}
-
-interface Parts {
-  readonly sheet: ReactNode;
-  readonly path: ReactNode;
-  readonly side: ReactNode;
-  readonly tools: ReactNode;
-}
-
-/** Where each stands, by how much room there is. */
-function Arranged({ sheet, path, side, tools }: Parts) {
+  const { params, put, putAll, tab, place, select, show, fillIn } = useLookedAt({ report, rig, selectedPlaceId });
+  const canPlay = report.runUp === undefined && report.startOnly === undefined && report.pull.reachedM > 0;
+  const isPlayed = canPlay && params.get('at') !== null;
+  const dispatch = useAppDispatch();
   const narrow = useNarrow();
-  const upright = useUpright();
-  if (narrow)
-    return (
-      <>
-        {path}
-        {tools}
-        <div className="h-[70vw] min-h-72 border-y border-rule">{sheet}</div>
-        {side}
-        <Link className="m-3 underline" to="/plans">
-          All plans
-        </Link>
-      </>
-    );
-  if (upright)
-    return (
-      <>
-        {tools}
-        <div className="h-[44dvh] min-h-80 border-b border-rule">{sheet}</div>
-        <div className="bg-sheet">{path}</div>
-        <div className="border-t border-ink">{side}</div>
-      </>
-    );
+  // Whatever tool was in hand is put down: nothing is laid while a pull is played.
+  const startPlaying = () => {
+    dispatch(routeEnded());
+    dispatch(toolChosen({ kind: 'move' }));
+    put('at', '0.00');
+  };
+  const breakIt = () => putAll({ breaks: 'first', show: narrow ? 'findings' : undefined });
   return (
-    <>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(330px,425px)]">
-        <div className="flex min-h-0 min-w-0 flex-col">
-          {tools}
-          <div className="min-h-0 flex-1">{sheet}</div>
-        </div>
-        {side}
-      </div>
-      <div className="shrink-0 border-t border-ink bg-sheet">{path}</div>
-    </>
+    <MomentHolder>
+      <LetGoHolder>
+        {params.get('breaks') !== null && (
+          <Suspense fallback={null}>
+            <LetGoAsker {...{ subject, report, place }} />
+          </Suspense>
+        )}
+        <PlannerFrame
+          tools={isPlayed ? null : tools}
+          playKey={
+            <>
+              {canPlay && !isPlayed && <PlayKey open={startPlaying} />}
+              {report.places.length > 0 && params.get('breaks') === null && <BreakKey open={breakIt} />}
+            </>
+          }
+          play={
+            isPlayed && (
+              <Suspense fallback={<Loading what="the pull" className="px-4 py-3" />}>
+                <PlayBar subject={subject} report={report} close={() => put('at', undefined)} />
+              </Suspense>
+            )
+          }
+          sentence={
+            <AtMoment report={report} isPlayed={isPlayed}>
+              {(shown) => <PlannerSentence report={shown} brief={isPlayed} />}
+            </AtMoment>
+          }
+          sheet={(over) => (
+            <Moved isPlayed={isPlayed}>
+              <Broken>
+                <PlanSheet selectedSubjectId={place?.subject.id} over={over} />
+              </Broken>
+            </Moved>
+          )}
+          path={(fold) => (
+            <AtMoment report={report} isPlayed={isPlayed}>
+              {(shown, atM) => (
+                <LoadPath
+                  report={shown}
+                  atM={atM}
+                  selectedSubjectId={place?.subject.id}
+                  select={select}
+                  order={params.get('path') === 'weakest' ? 'weakest' : 'rigging'}
+                  setOrder={(order) => put('path', order === 'weakest' ? order : undefined)}
+                  fold={fold}
+                />
+              )}
+            </AtMoment>
+          )}
+          side={(fold) => (
+            <SidePanels
+              {...{ report, rig, subject, apply, choosePiece, hangDampers, locked, place, tab, select, show, fillIn, panels, fold }}
+              isChosen={selectedPlaceId !== undefined}
+              open={(next) => put('show', next)}
+            />
+          )}
+        />
+      </LetGoHolder>
+    </MomentHolder>
+  );
+}
+
+const KEY =
+  'no-print flex min-h-11 items-center gap-1.5 border border-ink bg-sheet px-3 text-[16px] whitespace-nowrap max-[760px]:border-0 max-[760px]:border-l max-[760px]:border-rule';
+
+/** On a phone its picture alone. */
+function BreakKey({ open }: { readonly open: () => void }) {
+  return (
+    <button type="button" className={KEY} onClick={open} aria-label="Break it: what if it lets go?" title="Break it: what if it lets go?">
+      <Unlink size={17} aria-hidden="true" /> <span className="max-[760px]:hidden">Break it</span>
+    </button>
+  );
+}
+
+function PlayKey({ open }: { readonly open: () => void }) {
+  return (
+    <button type="button" className={KEY} onClick={open}>
+      <Play size={17} aria-hidden="true" />
+      <span>
+        Play<span className="max-[760px]:sr-only"> the pull</span>
+      </span>
+    </button>
   );
 }

@@ -1,5 +1,5 @@
 import type { PlanView } from '@wainrope/contract';
-import { type Case, choosePieceEdits, type Edit, type GearFacts, type Rig, type ToldReport, usesOf, withPieces } from '@wainrope/core';
+import { type Case, type Edit, type GearFacts, type Rig, type ToldReport, usesOf } from '@wainrope/core';
 import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
@@ -10,27 +10,28 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { freeDampers, noDamperWords } from './dampers.ts';
 import { edited, routeEnded } from './draft/planner-slice.ts';
-import { draftEdits } from './draft/route-words.ts';
 import { HeldFollows, SheetPlanContext, useShownPlans } from './draft/shown-plans.ts';
 import { useOpenPlan } from './draft/use-open-plan.ts';
 import { usePlanCase } from './draft/use-plan-case.ts';
 import { usePlanLock } from './draft/use-plan-lock.ts';
 import { usePlannerShortcuts } from './draft/use-planner-shortcuts.ts';
 import { useSavePlan } from './draft/use-save-plan.ts';
+import type * as WorkplaceActs from './draft/workplace-edits.ts';
 import type { Leg } from './findings/finding-groups.ts';
-import { Notice, OutOfDateNote, PlanConflict } from './PlanNotes.tsx';
 import { PlannerBody } from './PlannerBody.tsx';
-import { PlannerHeader, PlannerSentence } from './PlannerHeader.tsx';
-import { consentEdits } from './pieces/book-points.ts';
-import { SheetTools } from './sheet/SheetTools.tsx';
+import { PlannerHeader } from './PlannerHeader.tsx';
 import { useJudgement } from './solver/use-judgement.ts';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
+const Notice = lazy(async () => ({ default: (await import('./PlanNotes.tsx')).Notice }));
+const OutOfDateNote = lazy(async () => ({ default: (await import('./PlanNotes.tsx')).OutOfDateNote }));
+const PlanConflict = lazy(async () => ({ default: (await import('./PlanNotes.tsx')).PlanConflict }));
 const LayLayout = lazy(async () => ({ default: (await import('./layouts/LayLayout.tsx')).LayLayout }));
 const AnchorCompare = lazy(async () => ({ default: (await import('./site/AnchorCompare.tsx')).AnchorCompare }));
 const OutlinePanel = lazy(async () => ({ default: (await import('./outline/OutlinePanel.tsx')).OutlinePanel }));
 const PiecesPanel = lazy(async () => ({ default: (await import('./pieces/PiecesPanel.tsx')).PiecesPanel }));
 const SitePanel = lazy(async () => ({ default: (await import('./site/SitePanel.tsx')).SitePanel }));
+const SheetTools = lazy(async () => ({ default: (await import('./sheet/SheetTools.tsx')).SheetTools }));
 const PiecePicker = lazy(async () => ({ default: (await import('./pieces/PiecePicker.tsx')).PiecePicker }));
 const RecordPanel = lazy(async () => ({ default: (await import('./RecordPanel.tsx')).RecordPanel }));
 const TakeAway = lazy(async () => ({ default: (await import('./documents/TakeAway.tsx')).TakeAway }));
@@ -79,11 +80,11 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   if (!rig || !subject) return <Loading what="the plan" className="p-5" />;
   const outOfDate = plan.fresh.outOfDate.length > 0 && !dirty && plan.version === version;
   return (
-    <div className="flex min-h-0 flex-1 flex-col min-[1100px]:h-[calc(100dvh-3.25rem)] min-[1100px]:flex-none">
+    <div className="flex min-h-[36rem] flex-1 flex-col max-[1100px]:min-h-[44rem] max-[760px]:min-h-[30rem]">
       <PlannerHeader
         report={roundSheet?.report}
         pending={roundSheet?.pending ?? pending}
-        planId={plan.planId}
+        state={plan.state}
         save={saver.save}
         saving={saver.saving}
       />
@@ -95,8 +96,10 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
           </button>
         </p>
       )}
-      {outOfDate && <OutOfDateNote plan={plan} accept={saver.save} />}
-      {saver.conflict && <PlanConflict theirs={saver.conflict} settle={saver.settle} />}
+      <Suspense fallback={null}>
+        {outOfDate && <OutOfDateNote plan={plan} accept={saver.save} />}
+        {saver.conflict && <PlanConflict theirs={saver.conflict} settle={saver.settle} />}
+      </Suspense>
       <TaskNote task={saver.task} isRunning={saver.saving} what="Judging and saving" />
       <ProblemNote error={saver.failure} />
       {failure && (
@@ -105,7 +108,6 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
         </p>
       )}
       <HeldFollows ready={!pending} />
-      {roundSheet && <PlannerSentence report={roundSheet.report} />}
       {roundSheet && (
         <SheetPlanContext value={onSheet}>
           <Workplace
@@ -131,6 +133,8 @@ interface WorkplaceProps {
   readonly register: Register;
 }
 
+type WorkplaceEdits = typeof WorkplaceActs;
+
 /** What can be done to the rig from round the sheet, each as edits. */
 function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 'team'>) {
   const dispatch = useAppDispatch();
@@ -155,15 +159,20 @@ function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 
   };
   const addDamper = (lineId: string, strand: number) => hangDampers([{ lineId, strand }]);
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
+  /** Acts that are seldom the first thing wanted, fetched when one of them is. */
+  const acting = (act: (acts: WorkplaceEdits) => readonly Edit[]) =>
+    void import('./draft/workplace-edits.ts').then(
+      (acts) => apply(act(acts)),
+      () => setNotice('This part of the page could not be loaded, so nothing was changed. Try again, or reload the page.'),
+    );
   const choose = (piece: RegisterPiece, consent?: string) => {
-    const edits = use ? choosePieceEdits(rig, use, piece.facts) : [];
     const said = { person: team.actor.name, on: team.today };
-    apply(use && consent ? [...edits, ...consentEdits(use, piece.facts.id, consent, said)] : edits);
+    if (use) acting(({ chosenEdits }) => chosenEdits(rig, use, { piece, consent, said }));
     setChoosing(undefined);
   };
-  const lay = (edits: readonly Edit[]) => apply(withPieces(rig, edits, { pieces, today: team.today }));
+  const lay = (edits: readonly Edit[]) => acting(({ laidEdits }) => laidEdits(rig, edits, { pieces, today: team.today }));
   const endRoute = () => {
-    if (route) lay(draftEdits(rig, route));
+    if (route) acting(({ laidEdits, runEdits }) => laidEdits(rig, runEdits(rig, route), { pieces, today: team.today }));
     dispatch(routeEnded());
   };
   return { notice, setNotice, apply, addDamper, hangDampers, use, choose, setChoosing, lay, endRoute };
@@ -182,7 +191,7 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
   const layLayout = () => setLaying(true);
   return (
     <>
-      {notice && <Notice text={notice} dismiss={() => setNotice(undefined)} />}
+      <Suspense fallback={null}>{notice && <Notice text={notice} dismiss={() => setNotice(undefined)} />}</Suspense>
       <PlannerBody
         report={report}
         rig={rig}
@@ -210,12 +219,18 @@ const Workplace = memo(function Workplace({ plan, rig, subject, report, facts, r
           record: (
             <>
               <TakeAway rig={rig} subject={subject} facts={facts} apply={apply} />
-              <RecordPanel plan={plan} rig={rig} report={report} apply={apply} />
+              <RecordPanel {...{ plan, rig, subject, facts, report, apply }} />
             </>
           ),
           compare: <AnchorCompare {...shared} subject={subject} today={team.today} />,
         }}
-        tools={locked ? null : <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />}
+        tools={
+          locked ? null : (
+            <Suspense fallback={<span className="h-11" />}>
+              <SheetTools rig={rig} endRoute={endRoute} layLayout={layLayout} />
+            </Suspense>
+          )
+        }
       />
       {laying && (
         <Suspense fallback={null}>

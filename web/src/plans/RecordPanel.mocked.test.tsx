@@ -15,6 +15,13 @@ const server = vi.hoisted(() => ({
   versions: { data: { items: [] as object[], isMore: false }, isLoading: false },
   asked: [] as (readonly [what: string, told: unknown])[],
   stateError: undefined as unknown,
+  plans: [] as object[],
+  other: undefined as unknown,
+}));
+vi.mock('./compare/CompareTable.tsx', () => ({
+  CompareTable: ({ name, apply }: { readonly name: string; readonly apply: unknown }) => (
+    <p>{`${name} compared${apply ? ', to be taken' : ''}`}</p>
+  ),
 }));
 vi.mock('../access/use-session.ts', () => ({ useMay: () => () => server.may }));
 vi.mock('../shell/ProblemNote.tsx', () => ({ ProblemNote: () => null }));
@@ -31,6 +38,8 @@ vi.mock('../api/wainrope-api.ts', async (original) => {
     problemOf: (error: unknown) => error ?? { status: 0 },
     useListCommentsQuery: () => server.comments,
     useListVersionsQuery: () => server.versions,
+    useAllPlansQuery: (_all: unknown, { skip }: { readonly skip: boolean }) => ({ data: skip ? undefined : server.plans }),
+    useGetPlanQuery: (asked: unknown) => ({ currentData: typeof asked === 'object' ? server.other : undefined }),
     useAddCommentMutation: () => act('comment'),
     useCreatePlanMutation: () => act('copy'),
     useKeepLayoutMutation: () => act('keep'),
@@ -61,11 +70,12 @@ const planIn = (change: Partial<PlanView> = {}): PlanView => ({
   ...change,
 });
 const apply = vi.fn();
+const facts = new Map(subject.gear.map((piece) => [piece.id, piece]));
 const show = (plan = planIn()) =>
   render(
     <Provider store={store}>
       <MemoryRouter>
-        <RecordPanel plan={plan} rig={subject.rig} report={report} apply={apply} />
+        <RecordPanel {...{ plan, subject, facts, report, apply }} rig={subject.rig} />
       </MemoryRouter>
     </Provider>,
   );
@@ -73,6 +83,7 @@ const buttons = () => screen.queryAllByRole('button').map(({ textContent }) => t
 
 beforeEach(() => {
   Object.assign(server, { may: true, asked: [], stateError: undefined });
+  Object.assign(server, { plans: [], other: undefined });
   server.comments = { data: { items: [] }, isLoading: false };
   server.versions = { data: { items: [], isMore: false }, isLoading: false };
 });
@@ -149,5 +160,44 @@ describe('the record of a plan', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Bring back' }));
     await waitFor(() => expect(apply).toHaveBeenCalledWith([{ kind: 'replace-rig', rig: {} }]));
     expect(server.asked[0]).toEqual(['version', { planId: 'plan', version: 1 }]);
+  });
+});
+
+describe('comparing', () => {
+  it('an earlier version asks for its rig, and stands it beside the plan', async () => {
+    server.versions.data.items = [1, 2].map((version) => ({
+      version,
+      savedBy: 'Isla',
+      savedAt: '2026-01-15T10:00:00Z',
+      verdict: 'stop',
+      changes: [],
+    }));
+    show();
+    fireEvent.click(screen.getAllByRole('button', { name: 'Compare' })[0] as HTMLElement);
+    await waitFor(() => expect(screen.getByText('Version 1 compared, to be taken')).toBeDefined());
+    expect(server.asked).toContainEqual(['version', { planId: 'plan', version: 1 }]);
+  });
+  it('another plan is chosen among those that stand, never this one', async () => {
+    server.plans = [
+      { planId: 'plan', name: 'Plantation', state: 'draft' },
+      { planId: 'other', name: 'By the beck', state: 'draft' },
+      { planId: 'gone', name: 'Put away', state: 'archived' },
+    ];
+    server.other = planIn({ planId: 'other', name: 'By the beck' });
+    show();
+    expect(screen.queryByLabelText('Compare with')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Compare with another plan…' }));
+    fireEvent.click(screen.getByLabelText('Compare with'));
+    const offered = await waitFor(() => screen.getAllByRole('option').map(({ textContent }) => textContent));
+    expect(offered).toEqual(['By the beck']);
+    fireEvent.click(screen.getByRole('option', { name: 'By the beck' }));
+    await waitFor(() => expect(screen.getByText('By the beck compared, to be taken')).toBeDefined());
+  });
+  it('has no other plan to offer where there is none', () => {
+    server.plans = [{ planId: 'plan', name: 'Plantation', state: 'draft' }];
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'Compare with another plan…' }));
+    expect(screen.queryByLabelText('Compare with')).toBeNull();
+    expect(screen.getByText(/There is no other plan/)).toBeDefined();
   });
 });

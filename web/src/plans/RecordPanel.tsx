@@ -1,12 +1,15 @@
+import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { PlanState, PlanView } from '@wainrope/contract';
-import { type Edit, isAnsweredBy, type Rig, type ToldReport, withoutPieces } from '@wainrope/core';
+import { type Case, type Edit, type GearFacts, isAnsweredBy, type Rig, type ToldReport, withoutPieces } from '@wainrope/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../access/use-session.ts';
 import {
   problemOf,
   useAddCommentMutation,
+  useAllPlansQuery,
   useCreatePlanMutation,
+  useGetPlanQuery,
   useGetTeamQuery,
   useKeepLayoutMutation,
   useLazyGetVersionQuery,
@@ -15,6 +18,7 @@ import {
   useOverrideFindingMutation,
   useSetPlanStateMutation,
 } from '../api/wainrope-api.ts';
+import { Choice } from '../fields/Choice.tsx';
 import { BringSeries } from '../logbook/BringSeries.tsx';
 import { LogPull } from '../logbook/LogPull.tsx';
 import { PlanSeries } from '../logbook/PlanSeries.tsx';
@@ -25,11 +29,14 @@ import { useFigures } from '../shell/use-figures.ts';
 import { verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
+import { CompareTable } from './compare/CompareTable.tsx';
 import { planStateWords } from './plan-words.ts';
 
 interface RecordPanelProps {
   readonly plan: PlanView;
   readonly rig: Rig;
+  readonly subject: Case;
+  readonly facts: ReadonlyMap<string, GearFacts>;
   readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[]) => void;
 }
@@ -53,6 +60,7 @@ export function RecordPanel(props: RecordPanelProps) {
       <PullSection {...props} />
       <Comments planId={planId} />
       <Versions {...props} />
+      <OtherPlans {...props} />
       <Copies {...props} />
     </div>
   );
@@ -217,11 +225,16 @@ function Comments({ planId }: { readonly planId: string }) {
   );
 }
 
-function Versions({ plan, apply }: RecordPanelProps) {
+function Versions({ plan, subject, facts, report, apply }: RecordPanelProps) {
   const locked = useAppSelector((state) => state.planner.locked);
   const [limit, setLimit] = useState(VERSIONS);
   const { data, error, isFetching } = useListVersionsQuery({ planId: plan.planId, limit });
   const [open, opening] = useLazyGetVersionQuery();
+  const [compared, setCompared] = useState<{ readonly version: number; readonly rig: Rig }>();
+  const compare = async (version: number) => {
+    const answer = await open({ planId: plan.planId, version });
+    if (answer.data) setCompared({ version, rig: answer.data.rig });
+  };
   const bring = async (version: number) => {
     const answer = await open({ planId: plan.planId, version });
     if (answer.data) apply([{ kind: 'replace-rig', rig: answer.data.rig }]);
@@ -239,17 +252,31 @@ function Versions({ plan, apply }: RecordPanelProps) {
               <span className="text-[14px] text-quiet">
                 {savedBy}, {moment(savedAt)}
               </span>
-              {version !== plan.version && !locked && (
-                <button type="button" className="action ml-auto" onClick={() => bring(version)}>
-                  Bring back
+              <span className="ml-auto flex gap-2">
+                <button type="button" className="action" onClick={() => compare(version)}>
+                  Compare
                 </button>
-              )}
+                {version !== plan.version && !locked && (
+                  <button type="button" className="action" onClick={() => bring(version)}>
+                    Bring back
+                  </button>
+                )}
+              </span>
             </p>
             {changes.map((words) => (
               <p key={words} className="pl-3 text-[15px]">
                 {words}.
               </p>
             ))}
+            {compared?.version === version && (
+              <CompareTable
+                {...{ subject, report, facts }}
+                name={`Version ${version}`}
+                rig={compared.rig}
+                apply={locked ? undefined : apply}
+                close={() => setCompared(undefined)}
+              />
+            )}
           </li>
         ))}
       </ol>
@@ -257,6 +284,50 @@ function Versions({ plan, apply }: RecordPanelProps) {
         <button type="button" className="action mt-2" disabled={isFetching} onClick={() => setLimit(MOST_VERSIONS)}>
           Show earlier versions
         </button>
+      )}
+    </section>
+  );
+}
+
+/** Another plan beside this one: two ways of doing it, until one is taken. */
+function OtherPlans({ plan, subject, facts, report, apply }: RecordPanelProps) {
+  const locked = useAppSelector((state) => state.planner.locked);
+  const may = useMay();
+  const [wanted, setWanted] = useState(false);
+  const { data } = useAllPlansQuery(undefined, { skip: !wanted });
+  const [otherId, setOther] = useState('');
+  const { currentData: compared, error } = useGetPlanQuery(otherId === '' ? skipToken : { planId: otherId });
+  const others = (data ?? []).filter(({ planId, state }) => planId !== plan.planId && state !== 'archived');
+  if (!may('plan.write')) return null;
+  return (
+    <section aria-label="Another plan">
+      <h2 className="font-head text-lg font-semibold">Beside another plan</h2>
+      {!wanted && (
+        <button type="button" className="action my-1" onClick={() => setWanted(true)}>
+          Compare with another plan…
+        </button>
+      )}
+      {wanted && !data && <Loading what="the plans" className="py-1" />}
+      {data && others.length === 0 && <p className="text-[15px]">There is no other plan. Copy this one and change the copy.</p>}
+      {others.length > 0 && (
+        <Choice
+          label="Compare with"
+          value={otherId}
+          options={others.map(({ planId }) => planId)}
+          words={(id) => others.find(({ planId }) => planId === id)?.name ?? ''}
+          onChange={setOther}
+        />
+      )}
+      <ProblemNote error={error} />
+      {compared && (
+        <CompareTable
+          key={compared.planId}
+          {...{ subject, report, facts }}
+          name={compared.name}
+          rig={compared.rig}
+          apply={locked ? undefined : apply}
+          close={() => setOther('')}
+        />
       )}
     </section>
   );

@@ -79,7 +79,7 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
       ),
       await inEachUnit(<LoadPath report={report} selectedSubjectId={undefined} select={nothing} order="rigging" setOrder={nothing} />),
       await inEachUnit(<PlannerSentence report={report} />),
-      await inEachUnit(<PullPanel rig={subject.rig} report={report} apply={nothing} show={nothing} locked={false} />),
+      await inEachUnit(<PullPanel rig={subject.rig} subject={subject} report={report} apply={nothing} show={nothing} locked={false} />),
     ];
     expect(said.map(({ lbf }) => /lbf/.test(lbf))).toContain(true);
     expect(said.flatMap(differingFigures)).toEqual([]);

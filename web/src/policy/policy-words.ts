@@ -29,7 +29,7 @@ export const groupWords: { readonly [group: string]: { readonly title: string; r
   hold: { title: 'Vehicles that hold', why: 'Out of gear, all brakes, chocks; what the wheels grip decides when it slides.' },
   anchors: { title: 'Anchors in the ground', why: 'What pickets, logs and rated anchors hold, by ground.' },
   electric: { title: 'Electric winch', why: '30 s on, 60 s off; bursts shortened by the heat model near stall.' },
-  hand: { title: 'Pulling by hand', why: 'What one person pulls on a rope, standing.' },
+  hand: { title: 'Pulling by hand', why: 'What one person pulls on a rope, standing, and carries to it; how fast a haul goes.' },
   loads: { title: 'Loads that are dragged', why: 'Friction of what slides over the ground.' },
   sharing: { title: 'Sharing', why: 'Parallel straps never share evenly: each is checked for 0.6 of the load.' },
   stretch: { title: 'Stretch ropes', why: 'Offered with its peak force beside the winch plan; fifty pulls, five minutes’ rest.' },

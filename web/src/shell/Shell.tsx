@@ -1,10 +1,10 @@
-import { BookOpen, CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Moon, Sun, Users } from 'lucide-react';
+import { BookOpen, CircleUser, Eye, Link2, ListChecks, Map as MapIcon, Users } from 'lucide-react';
 import { type ReactNode, useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useGetRemindersQuery, useGetTeamQuery } from '../api/wainrope-api.ts';
-import { ActMenu } from '../fields/ActMenu.tsx';
-import { themeChosen, unitsChosen } from '../settings/settings-slice.ts';
-import { useAppDispatch, useAppSelector } from '../store.ts';
+import { ThemeSwitch } from '../settings/ThemeSwitch.tsx';
+import { UnitMenu } from '../settings/UnitMenu.tsx';
+import { useAppSelector } from '../store.ts';
 import { PageBoundary } from './PageBoundary.tsx';
 import { useNarrow, usePrinting } from './use-media.ts';
 
@@ -83,11 +83,11 @@ export function Shell({ note }: { readonly note: ReactNode }) {
     document.documentElement.dataset.theme = printing ? 'light' : theme;
   }, [theme, printing]);
   return (
-    <div className="flex min-h-full flex-col" data-taken-along={takenAlong ?? undefined}>
+    <div className="flex min-h-full flex-col" data-shell data-taken-along={takenAlong ?? undefined}>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         Skip to the page
       </a>
-      <header className="flex h-13 shrink-0 items-stretch gap-4 bg-board px-3 text-on-board sm:gap-8 sm:px-5">
+      <header data-page-head className="flex h-13 shrink-0 items-stretch gap-4 bg-board px-3 text-on-board sm:gap-8 sm:px-5">
         <NavLink to="/" className="flex items-center font-head text-[22px] font-bold tracking-[0.08em]">
           WAINROPE
         </NavLink>
@@ -104,7 +104,7 @@ export function Shell({ note }: { readonly note: ReactNode }) {
               <span className="hidden md:inline">{team.actor.name}</span>
             </NavLink>
           )}
-          <Units />
+          <UnitMenu className="self-center border border-on-board-quiet [&_svg]:text-on-board" />
           <ThemeSwitch />
         </div>
       </header>
@@ -117,39 +117,5 @@ export function Shell({ note }: { readonly note: ReactNode }) {
       </main>
       {narrow && <Places narrow />}
     </div>
-  );
-}
-
-const UNIT_WORDS = { kN: 'kN', t: 'tf', lbf: 'lbf' } as const;
-const UNITS = ['kN', 't', 'lbf'] as const;
-
-function Units() {
-  const units = useAppSelector((state) => state.settings.units);
-  const dispatch = useAppDispatch();
-  return (
-    <ActMenu
-      label={`Unit of forces: ${UNIT_WORDS[units]}`}
-      shown={UNIT_WORDS[units]}
-      acts={UNITS}
-      words={(unit) => UNIT_WORDS[unit]}
-      choose={(unit) => dispatch(unitsChosen(unit))}
-      className="self-center border border-on-board-quiet [&_svg]:text-on-board"
-    />
-  );
-}
-
-function ThemeSwitch() {
-  const theme = useAppSelector((state) => state.settings.theme);
-  const dispatch = useAppDispatch();
-  const next = theme === 'dark' ? 'light' : 'dark';
-  return (
-    <button
-      type="button"
-      className="grid size-11 place-items-center"
-      onClick={() => dispatch(themeChosen(next))}
-      aria-label={`Switch to the ${next} theme`}
-    >
-      {theme === 'dark' ? <Sun size={20} /> : <Moon size={20} />}
-    </button>
   );
 }

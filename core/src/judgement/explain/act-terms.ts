@@ -1,3 +1,4 @@
+import type { HandHaul } from '../../pull/hand-haul.ts';
 import { angle, count, drivingSpeed, type Figure, force, length, percent, ratio, time } from '../../quantity/format.ts';
 import type { Judged } from '../ask/judged.ts';
 import { pullReport, runUpReport } from '../report/pull-report.ts';
@@ -51,6 +52,7 @@ function pullFigures(judged: Judged): readonly ReportFigure[] {
       ['wrapsLeft', 'Wraps left at the end', ratio, BY_RUN],
       ['wrapsWanted', 'Wraps to leave', count, 'the maker’s number, else the team’s'],
     ]),
+    ...pull.hands.flatMap((haul) => handFigures(`pull.hands[${haul.lineId}]`, haul)),
     ...pull.events.flatMap((event, index) => [
       measured(`pull.events[${index}].atM`, event.kind, length(event.atM), BY_RUN),
       ...told(`pull.events[${index}].data`, event.data, [
@@ -60,6 +62,26 @@ function pullFigures(judged: Judged): readonly ReportFigure[] {
         ['seconds', 'seconds', time, BY_RUN],
       ]),
     ]),
+  ];
+}
+
+function handFigures(at: string, haul: HandHaul): readonly ReportFigure[] {
+  return [
+    ...told(at, haul, [
+      ['people', 'People at the rope', count, 'stated'],
+      ['neededPeople', 'People that it takes', count, 'largest planned pull ÷ what one person pulls, up to the next whole one'],
+      ['eachN', 'Pull of each of them, at most', force, 'largest planned pull ÷ people at the rope'],
+      ['neededM', 'Rope needed, at most', length, BY_RUN],
+      ['ropeM', 'Rope in the line', length, 'the lengths on record'],
+      ['minutes', 'Minutes of hauling', count, 'rope taken in and grips moved back, each by the team’s table'],
+    ]),
+    ...haul.throws.flatMap((one, index) =>
+      told(`${at}.throws[${index}]`, one, [
+        ['fromM', 'A throw begins', length, BY_RUN],
+        ['toM', 'It ends', length, BY_RUN],
+        ['ropeM', 'Rope taken in by it', length, BY_RUN],
+      ]),
+    ),
   ];
 }
 

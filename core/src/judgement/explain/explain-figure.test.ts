@@ -13,6 +13,7 @@ const NAMES: { readonly [list: string]: (entry: Record<string, unknown>, index: 
   places: ({ id }) => String(id),
   strands: ({ lineId, index }) => `${lineId}.${index}`,
   drives: ({ lineId }) => String(lineId),
+  hands: ({ lineId }) => String(lineId),
   breaks: ({ lineId }) => String(lineId),
   zones: ({ lineId }) => String(lineId),
   holds: ({ bodyId }) => String(bodyId),

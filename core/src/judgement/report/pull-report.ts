@@ -1,21 +1,28 @@
+import { handHauls } from '../../pull/hand-haul.ts';
 import type { Attempt } from '../../shock/attempts.ts';
 import type { Judged } from '../ask/judged.ts';
 import type { AttemptReport, PullReport, RunUpReport } from './report.ts';
 import { drumFigures } from './report-figures.ts';
 
 /** How the act goes, from its curves and events. */
-export function pullReport({ rig, last, end, events, resets, curves, work }: Judged): PullReport {
+export function pullReport(judged: Judged): PullReport {
+  const { rig, last, end, events, resets, curves, work } = judged;
   const most = (list: readonly number[]) => worstOn(curves.travelM, list);
   const planned = most(curves.linePullN);
   const sideways = most(curves.sidewaysN.map(Math.abs));
   const downward = most(curves.downwardN);
-  const minutes = work.flatMap((entry) => ('plan' in entry && entry.plan.kind === 'planned' ? [entry.plan.minutes] : []));
+  const hands = handHauls(judged);
+  const minutes = [
+    ...work.flatMap((entry) => ('plan' in entry && entry.plan.kind === 'planned' ? [entry.plan.minutes] : [])),
+    ...hands.flatMap((haul) => haul.minutes ?? []),
+  ];
   return {
     askedM: rig.rig.load.travelM,
     reachedM: end.atM,
     end: end.kind,
     events,
     resets,
+    hands,
     plannedN: planned?.value,
     plannedAtM: planned?.atM,
     sidewaysN: sideways?.value,

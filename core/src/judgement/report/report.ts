@@ -3,6 +3,7 @@ import type { FitKind } from '../../gear/fit.ts';
 import type { StartOnly } from '../../pull/act.ts';
 import type { EndKind } from '../../pull/ends.ts';
 import type { PullEvent } from '../../pull/events/event.ts';
+import type { HandHaul } from '../../pull/hand-haul.ts';
 import type { LeftLoaded } from '../../release/left.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
@@ -60,6 +61,8 @@ export interface PullReport {
   readonly events: readonly PullEvent[];
   /** How often grips are moved. */
   readonly resets: number;
+  /** Every haul by hand. */
+  readonly hands: readonly HandHaul[];
   /** Largest planned line pull, and where. */
   readonly plannedN?: number | undefined;
   readonly plannedAtM?: number | undefined;
@@ -70,7 +73,7 @@ export interface PullReport {
   readonly downwardAtM?: number | undefined;
   /** The first drive's drum at the end. */
   readonly lastDrum: DrumFigures;
-  /** Minutes of hauling and resting, where a motor's are known, and of rigging: a guess. */
+  /** Minutes of hauling and resting, by hand or where a motor is on record, and of rigging: a guess. */
   readonly haulMin?: number | undefined;
   readonly riggingMin: number;
 }
@@ -204,4 +207,44 @@ export interface Report {
   readonly swept: readonly LineZones[];
   readonly places: readonly PlaceReport[];
   readonly findings: readonly Finding[];
+}
+
+/** Where a body stands at a moment; metres, and how far it is turned clockwise from its heading as drawn. */
+export interface MovedBody {
+  readonly bodyId: string;
+  readonly xM: number;
+  readonly yM: number;
+  readonly turnRad: number;
+}
+
+/** What a report says of its start, said of another moment of the same act. */
+export interface MomentReport
+  extends Pick<
+    Report,
+    'strands' | 'pulleys' | 'pointLoads' | 'loadForce' | 'places' | 'drum' | 'holds' | 'pullN' | 'plannedPullN' | 'greatestPullN'
+  > {
+  readonly travelM: number;
+  /** The place that stands highest at this moment. */
+  readonly highestPlaceId?: string | undefined;
+  readonly moved: readonly MovedBody[];
+}
+
+/** Tension of the line at an instant, and how far the stuck vehicle has moved by then. */
+export interface TensionAt {
+  readonly timeS: number;
+  readonly tensionN: number;
+  readonly movedM: number;
+}
+
+/** One run-up over time, as planned. */
+export interface RunUpCurve {
+  readonly speedMPerS: number;
+  readonly planned: readonly TensionAt[];
+}
+
+/** Every attempt over time, and the tension of the line at which each place meets its limit, newtons. */
+export interface RunUpCurves {
+  readonly attempts: readonly RunUpCurve[];
+  readonly beyond: RunUpCurve;
+  readonly limits: readonly { readonly placeId: string; readonly limitN: number }[];
 }

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { plainDecimal } from '@wainrope/contract';
 import type { SheetMeasure } from '@wainrope/core';
 import { sql } from 'kysely';
 import { gathered } from '../../database/rows.ts';
@@ -68,11 +69,11 @@ export class RegisterFiguresRepository {
 function figuresOf(load: LoadFigures | undefined, measures: readonly string[] = []): RegisterFigures {
   const known = measures.filter((words) => words !== '');
   return {
-    ...(load && { pulls_logged: String(load.pulls), last_load_n: String(load.happened_n), last_load_on: load.pulled_on }),
-    ...(load && load.hardest !== null && { hardest_share_of_limit: String(load.hardest) }),
+    ...(load && { pulls_logged: String(load.pulls), last_load_n: plainDecimal(load.happened_n), last_load_on: load.pulled_on }),
+    ...(load && load.hardest !== null && { hardest_share_of_limit: plainDecimal(load.hardest) }),
     ...(known.length > 0 && { last_measured: known.join('; ') }),
   };
 }
 
 const measuredWords = ({ measure, value, inspected_on }: LastMeasured): string =>
-  measure === null ? '' : `${measure.label}: ${value}${UNITS[measure.quantity]} on ${inspected_on}`;
+  measure === null ? '' : `${measure.label}: ${plainDecimal(value)}${UNITS[measure.quantity]} on ${inspected_on}`;

@@ -96,8 +96,10 @@ describe('bringing a register in', () => {
     expect(changed.changes).toEqual(['Inspected: 2025-10-01 → 2025-12-01', 'Grade: B → C']);
   });
 
-  it('gives the whole register back loss-free: its own export changes nothing', async () => {
+  it('gives the whole register back, no figure longer than twelve digits: its own export changes nothing', async () => {
     const { text } = await server.http.get('/api/v1/gear/export.csv').expect(200);
+    const figures: readonly string[] = text.match(/\d+\.\d+/g) ?? [];
+    expect(figures.filter((figure) => figure.replace('.', '').replace(/^0+/, '').length > 12)).toEqual([]);
     const { rows } = await preview(text);
     // Pieces that other tests made may wait for a ton that was confirmed for their maker since.
     expect(rows.filter(({ outcome, tag }: Row) => outcome !== 'unchanged' && !String(tag).startsWith('T-'))).toEqual([]);
@@ -123,7 +125,7 @@ describe('bringing a register in', () => {
     const rows: Record<string, string>[] = parse(text, { columns: true });
     const own = rows.find((row) => row.tag === piece.tag);
     expect(own).toMatchObject({ pulls_logged: '6', last_load_n: '1000', last_load_on: '2026-01-10' });
-    expect(Number(own?.hardest_share_of_limit)).toBeCloseTo(4000 / first.wllN, 12);
+    expect(Number(own?.hardest_share_of_limit)).toBeCloseTo(4000 / first.wllN, 11);
     const shackle = rows.find(({ last_measured }) => last_measured?.startsWith('Bow diameter where worn most:'));
     expect(shackle?.last_measured).toMatch(/^Bow diameter where worn most: 0\.0\d+ m on \d{4}-\d{2}-\d{2}(; |$)/);
     const { rows: again } = await preview(text);

@@ -52,6 +52,20 @@ describe('the steps on the card', () => {
     expect(steps).toMatch(/3 rising attempts, never faster than 1\d\.\d km\/h with \d\.\d m of slack; 5 minutes of rest/);
     for (const id of ['static-tow', 'stretch-pull']) expect(stepsOf(id)).not.toContain('Free-spool');
   });
+  it('take the last metre in by pulses and the power off in order where a winch spools, and only there', () => {
+    for (const id of ['single-line-to-an-anchor', 'back-anchored-to-a-tree']) {
+      expect(stepsOf(id)).toContain('The last metre onto the drum in short pulses');
+      expect(stepsOf(id)).toContain('Then the lead out, and the winch isolated.');
+    }
+    expect(stepsOf('lowering-down-a-slope')).not.toContain('The last metre onto the drum');
+    expect(stepsOf('static-tow')).not.toContain('The last metre');
+    expect(stepsOf('compound-by-hand')).not.toContain('the lead out');
+  });
+  it('begin with gloves on and end with what is put back', () => {
+    const steps = stepsOf('triple-line').split('\n');
+    expect(steps[0]).toContain('Gloves and eye protection on.');
+    expect(steps.at(-1)).toContain('Count every piece back.');
+  });
   it('never let go of what is held or lowered', () => {
     expect(stepsOf('lowering-down-a-slope')).toContain('never in free spool');
     for (const id of ['lowering-down-a-slope', 'holding-on-a-slope']) {

@@ -25,7 +25,7 @@ export function cardSteps(input: StepsInput): readonly string[] {
   const tow = rig.lines.find(({ drive }) => drive.kind === 'tow')?.drive;
   const tied = (rig.backAnchors ?? []).length > 0;
   return [
-    'Clear the zone; warn road or track both ways; one signaller; settle the signals.',
+    'Clear the zone; warn road or track both ways; one signaller; settle the signals. Gloves and eye protection on.',
     ...(tied ? ['Tie the winching vehicle back first and take up the slack.'] : []),
     ...vehicleSteps(input),
     `Build from the anchors outward in the order above; hook openings up; pins by hand, fully seated${PIN_BACK[schools.pinBackOff]}.`,
@@ -33,6 +33,7 @@ export function cardSteps(input: StepsInput): readonly string[] {
       ? 'Nobody on foot inside the zone. Look at every connection.'
       : `Take up slack. Stop. Hang a damper on ${schools.dampers === 'each-leg' ? 'every tensioned leg' : 'every line'}, ${schools.damperPlace === 'mid-leg' ? 'half-way along it' : 'at its heaviest hardware'}. Look at every connection.`,
     tow?.kind === 'tow' ? towStep(input, tow.manner) : pullStep(input),
+    ...lastMetre(input),
     ...endSteps(input),
   ];
 }
@@ -91,11 +92,26 @@ function pullStep({ rig, report }: StepsInput): string {
   return `Pull in ${work.bursts} ${work.bursts === 1 ? 'burst' : 'bursts'}${first}, with rests; engine running; watch drum and line.`;
 }
 
+/** Where a winch takes the line in to its end. */
+function lastMetre({ rig }: StepsInput): readonly string[] {
+  const spools = rig.lines.some(({ drive }) => drive.kind === 'winch') && rig.purpose !== 'lower' && rig.purpose !== 'hold';
+  return spools
+    ? [
+        'The last metre onto the drum in short pulses, never hard home; hold the end by its tab, no finger in it, hands off the line near the fairlead.',
+      ]
+    : [];
+}
+
 function endSteps({ rig, figure }: StepsInput): readonly string[] {
   const stop = 'To move anything: stop, ease the tension, then approach.';
   const { travelM = 0 } = rig.load;
   const far = travelM > 0 ? `Until ${labelOf(rig)} has moved ${figure(length(travelM))}. ` : '';
-  return [`${far}${stop}`, `Hold ${labelOf(rig)} by brakes and chocks before the line is taken off. Count every piece back.`];
+  const winched = rig.lines.some(({ drive }) => drive.kind === 'winch');
+  return [
+    `${far}${stop}`,
+    `Hold ${labelOf(rig)} by brakes and chocks before the line is taken off.${winched ? ' Then the lead out, and the winch isolated.' : ''}`,
+    'Put back: gear, brakes and drive as they were, straps off the trees, holes filled, the way open again. Count every piece back.',
+  ];
 }
 
 function labelOf(rig: Rig): string {

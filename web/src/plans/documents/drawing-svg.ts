@@ -1,4 +1,4 @@
-import { type Body, type Figure, force, length, pointPosition, type Report, type Rig } from '@wainrope/core';
+import { type Body, type Figure, force, keepOutLine, length, pointPosition, type Report, type Rig } from '@wainrope/core';
 import type { Point2 } from '../sheet/layout/place-labels.ts';
 import {
   contours,
@@ -37,6 +37,7 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
       ({ kind, points }) =>
         `<path d="${path(points.map(({ xM, yM }) => place({ x: xM, y: yM })))}" stroke="${INK}" stroke-width="${kind === 'obstacle' ? 4 : 1.4}" fill="none"/>`,
     ),
+    ...keepOut(report, view),
     ...rig.bodies.map((body) => bodyMark(body, view, size)),
     ...(rig.backAnchors ?? []).map(({ vehiclePointId, anchorPointId }) => {
       const ends = [vehiclePointId, anchorPointId].flatMap((id) => {
@@ -66,6 +67,12 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
     `<g transform="translate(22 ${size.height - 20})"><path d="M0 -7v7h${bar.pixels.toFixed(1)}v-7" fill="none" stroke="${INK}" stroke-width="1.6"/><text y="-12" font-size="14" fill="${INK}">0</text><text x="${bar.pixels.toFixed(1)}" y="-12" font-size="14" text-anchor="end" fill="${INK}">${bar.label}</text></g>`,
   ];
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="0 0 ${size.width} ${size.height}" font-family="Roboto, sans-serif"><rect width="${size.width}" height="${size.height}" fill="#fff"/>${parts.join('')}</svg>`;
+}
+
+/** The line that nobody crosses, as far as it lies on the drawing. */
+function keepOut({ zones, swept }: Report, view: View): readonly string[] {
+  const line = keepOutLine([...zones, ...swept]).map(({ xM, yM }) => toScreen(view, { x: xM, y: yM }));
+  return line.length === 0 ? [] : [`<path d="${path(line)}Z" stroke="${INK}" stroke-width="1.6" stroke-dasharray="14 8" fill="none"/>`];
 }
 
 function bodyMark(body: Body, view: View, size: SheetSize): string {

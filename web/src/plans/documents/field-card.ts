@@ -50,35 +50,49 @@ const CAUTIONS = [
 export interface CardSetting {
   readonly textPt: number;
   readonly apart: boolean;
+  /** Height of the drawing, points. */
+  readonly drawingPt: number;
 }
+
+/** Nothing on a card is smaller: it is read at arm's length, in rain. */
+export const LEAST_PT = 11;
+/** Width of what is printed, points; and points a pixel of the drawing, whose smallest words are 14 pixels high. */
+const PRINTED_PT = 549;
+const PT_PER_PIXEL = LEAST_PT / 14;
 
 /** From the roomiest down: a card is printed in the first setting in which it takes no more than two pages. */
 export const cardSettings: readonly CardSetting[] = [
-  { textPt: 13, apart: true },
-  { textPt: 12, apart: true },
-  { textPt: 12, apart: false },
-  { textPt: 11, apart: false },
-  { textPt: 10, apart: false },
-  { textPt: 9, apart: false },
+  { textPt: 13, apart: true, drawingPt: 300 },
+  { textPt: 12, apart: true, drawingPt: 300 },
+  { textPt: 12, apart: false, drawingPt: 280 },
+  { textPt: LEAST_PT, apart: false, drawingPt: 280 },
+  { textPt: LEAST_PT, apart: false, drawingPt: 240 },
+  { textPt: LEAST_PT, apart: false, drawingPt: 200 },
 ];
 
 /** The card for the field as a document, readable at arm’s length. */
-export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): object {
+export function fieldCard(input: CardInput, { textPt, apart, drawingPt }: CardSetting): object {
   const { name, version, changed, teamName, report, subject } = input;
   const which = changed ? `version ${version} with changes that are not saved` : `version ${version}`;
   const { rig } = subject;
-  const svg = drawingSvg({ rig, report, size: { width: 760, height: 400 }, imperial: input.imperial, figure: input.figure });
+  const svg = drawingSvg({
+    rig,
+    report,
+    size: { width: Math.floor(PRINTED_PT / PT_PER_PIXEL), height: Math.round(drawingPt / PT_PER_PIXEL) },
+    imperial: input.imperial,
+    figure: input.figure,
+  });
   const strands = paces(report, (lineId, index) => legWords(rig, { lineId, index }), input.figure);
   return {
     pageSize: 'A4',
-    pageMargins: [28, 24, 28, 28],
+    pageMargins: [23, 20, 23, 26],
     info: { title: name },
-    defaultStyle: { fontSize: textPt, lineHeight: 1.1 },
-    styles: { head: { fontSize: textPt + 2.5, bold: true, margin: [0, textPt / 2, 0, 2] } },
+    defaultStyle: { fontSize: textPt, lineHeight: 1.05 },
+    styles: { head: { fontSize: textPt + 2.5, bold: true, margin: [0, textPt / 3, 0, 1] } },
     footer: (page: number, pages: number) => ({
       text: `${teamName} · ${name}, ${which} · ${day(subject.asOf)} · page ${page} of ${pages}`,
-      fontSize: 9,
-      margin: [28, 6],
+      fontSize: LEAST_PT,
+      margin: [23, 4],
     }),
     content: [
       {
@@ -88,7 +102,7 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
         ],
       },
       limitBlock(input),
-      { svg, width: 538, margin: [0, 4] },
+      { svg, width: PRINTED_PT, margin: [0, 4] },
       ...openWarnings(input),
       {
         columnGap: 18,
@@ -100,24 +114,26 @@ export function fieldCard(input: CardInput, { textPt, apart }: CardSetting): obj
       { text: 'Who stands where', style: 'head' },
       ...whoStands(input),
       { text: 'Pieces, in the order of rigging', style: 'head', ...(apart && { pageBreak: 'before' }) },
-      piecesTable(cardPieces({ rig, gear: input.gear, figure: input.figure }), textPt),
+      piecesTable(cardPieces({ rig, gear: input.gear, figure: input.figure })),
       ...onTheWay(input),
       { text: 'Steps', style: 'head' },
       { ol: [...cardSteps({ rig, report, schools: input.subject.policy.schools, figure: input.figure })] },
+      { text: 'If somebody is hurt', style: 'head' },
+      ...ifHurt(input),
       { text: 'Cautions', style: 'head' },
-      { ul: CAUTIONS, fontSize: Math.min(10.5, textPt) },
+      { ul: CAUTIONS },
     ],
   };
 }
 
 /** One table of all pieces, numbered through, with a row for each place. */
-function piecesTable(groups: readonly CardGroup[], textPt: number): object {
+function piecesTable(groups: readonly CardGroup[]): object {
   let number = 0;
   const body = groups.flatMap(({ title, pieces }) => [
-    [{ text: title, colSpan: 4, bold: true, fontSize: textPt - 1 }, '', '', ''],
+    [{ text: title, colSpan: 4, bold: true }, '', '', ''],
     ...pieces.map(({ tag, name, way }) => {
       number += 1;
-      return [String(number), { text: tag, bold: true }, name, { text: way, fontSize: textPt - 1 }];
+      return [String(number), { text: tag, bold: true }, name, way];
     }),
   ]);
   return {
@@ -127,7 +143,8 @@ function piecesTable(groups: readonly CardGroup[], textPt: number): object {
 }
 
 /** What happens on the way, with its metres; of a run-up, its attempts. */
-function onTheWay({ report, figure, text }: CardInput): readonly object[] {
+function onTheWay(input: CardInput): readonly object[] {
+  const { report, figure, text } = input;
   const { runUp, pull } = report;
   if (runUp) {
     const rows = runUp.attempts.map(({ speedMPerS, slackM, peakN, freed }, index) => [
@@ -142,7 +159,7 @@ function onTheWay({ report, figure, text }: CardInput): readonly object[] {
       table(['', 'speed', 'slack and run-up', 'peak', 'by the reckoning'], rows),
       {
         text: `Never faster than the last. Between two pulls ${runUp.restMin} minutes of rest; stop for good if nothing moves.`,
-        fontSize: 11,
+        fontSize: LEAST_PT,
       },
     ];
   }
@@ -153,6 +170,34 @@ function onTheWay({ report, figure, text }: CardInput): readonly object[] {
   return [
     { text: 'On the way', style: 'head' },
     table(['after', 'what happens'], [...rows, [figure(length(pull.reachedM)), endWords[pull.end]]]),
+    ...byHand(input),
+  ];
+}
+
+/** How a haul by hand goes: who, how often, and what holds the load meanwhile. */
+function byHand({ report, figure }: CardInput): readonly object[] {
+  return report.pull.hands.flatMap(({ people, neededPeople, throws, heldBy }) => {
+    const need = neededPeople === undefined ? '' : `, ${neededPeople} needed`;
+    const ends = throws.map(({ toM }) => figure(length(toM))).join(', ');
+    const held = report.places.filter(({ subject }) => heldBy.includes(subject.id)).map(({ tag, name }) => tag ?? name);
+    const goes =
+      throws.length > 1 ? ` ${throws.length} throws, to ${ends}: hold the load, move the grips back, take up the rope again.` : '';
+    const holds = held.length > 0 ? ` ${held.join(', ')} holds it when hands let go.` : ' Nothing holds it when hands let go.';
+    return [{ text: `By hand: ${people} at the rope${need}.${goes}${holds}`, margin: [0, 3, 0, 0] }];
+  });
+}
+
+/** What is said to those who help: where it is, and what is written in before the line is connected. */
+function ifHurt({ subject: { rig } }: CardInput): readonly object[] {
+  const { origin } = rig;
+  const where = origin
+    ? `Position: ${origin.latitudeDeg.toFixed(5)}, ${origin.longitudeDeg.toFixed(5)} (latitude, longitude).`
+    : 'Position: ______________________ (none is on the plan: write it in before you begin).';
+  return [
+    {
+      text: 'Stop. Ease the tension. Nobody goes in before the line is slack and what can roll is chocked. Then one helps, one calls, one meets whoever comes.',
+    },
+    { text: `${where} Number to call: ______________ First aider: ______________`, margin: [0, 2, 0, 0] },
   ];
 }
 
@@ -165,15 +210,15 @@ function limitBlock({ report, figure }: CardInput): object {
     margin: [0, 4, 0, 0],
     columns: [
       [
-        { text: 'Line pull: never more than', fontSize: 11 },
+        { text: 'Line pull: never more than', fontSize: LEAST_PT },
         { text: limit === undefined ? 'not known' : figure(force(limit)), fontSize: 30, bold: true },
       ],
       [
-        { text: 'Expected at the drum', fontSize: 11 },
+        { text: 'Expected at the drum', fontSize: LEAST_PT },
         { text: report.plannedPullN === undefined ? 'not known' : figure(force(report.plannedPullN)), fontSize: 22, bold: true },
       ],
       [
-        { text: 'Keep everyone out within', fontSize: 11 },
+        { text: 'Keep everyone out within', fontSize: LEAST_PT },
         { text: zoneWords(report, figure), fontSize: 22, bold: true },
       ],
     ],
@@ -211,7 +256,7 @@ function openWarnings({ report, text }: CardInput): readonly object[] {
   if (open.length === 0) return [];
   return [
     { text: 'Still open', style: 'head' },
-    { ul: open.slice(0, 12).map((finding) => text(finding.title)), fontSize: 11 },
+    { ul: open.slice(0, 12).map((finding) => text(finding.title)), fontSize: LEAST_PT },
   ];
 }
 
@@ -221,7 +266,7 @@ function table(heads: readonly string[], rows: readonly (readonly string[])[]): 
     table: {
       headerRows: 1,
       widths: heads.map((_, index) => (index === heads.length - 1 ? '*' : 'auto')),
-      body: [heads.map((head) => ({ text: head, fontSize: 10 })), ...rows],
+      body: [heads.map((head) => ({ text: head, fontSize: LEAST_PT })), ...rows],
     },
   };
 }

@@ -1,8 +1,11 @@
 import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
+import compoundFile from '../../../../demo/cases/compound-with-one-rope.json' with { type: 'json' };
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { caseOfFile } from '../../testing/case-of-file.ts';
 import { judge } from '../../testing/judged.ts';
 import { cardPieces } from './card-pieces.ts';
+import { fieldCard } from './field-card.ts';
 import { printCard } from './print-card.ts';
 
 const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
@@ -42,6 +45,27 @@ describe('a printed card', () => {
     const card = cardOf(demo);
     const { pages } = await printCard({ ...card, subject: { ...demo, rig: { ...demo.rig, chains: many } } });
     expect(pages).toBeGreaterThan(2);
+  });
+});
+
+describe('what the card says', () => {
+  const said = (subject: Case) => JSON.stringify(fieldCard(cardOf(subject), { textPt: 12, apart: false, drawingPt: 240 }));
+  const hand = caseOfFile(compoundFile);
+  const far = { ...hand, rig: { ...hand.rig, load: { ...hand.rig.load, travelM: 6 } } };
+  it('of a haul by hand: who, how many throws and to where, and that nothing holds it', () => {
+    const throws = judge(far).pull.hands[0]?.throws ?? [];
+    expect(said(far)).toContain(`By hand: 6 at the rope, 2 needed. ${throws.length} throws, to ${throws[0]?.toM.toFixed(1)} m`);
+    expect(said(far)).toContain('Nothing holds it when hands let go.');
+    expect(said(demo)).not.toContain('By hand');
+  });
+  it('of somebody hurt: the position of the plan, else a line to write it on', () => {
+    const { origin: _, ...rig } = demo.rig;
+    expect(said({ ...demo, rig })).toContain('write it in before you begin');
+    const placed = { ...demo, rig: { ...rig, origin: { latitudeDeg: 12.5, longitudeDeg: -3.25, bearingRad: 0 } } };
+    expect(said(placed)).toContain('Position: 12.50000, -3.25000 (latitude, longitude).');
+  });
+  it('draws the line that nobody crosses', () => {
+    expect(said(demo)).toContain('stroke-dasharray=\\"14 8\\"');
   });
 });
 

@@ -1,13 +1,12 @@
-import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, teamStandard, write } from '@wainrope/core';
+import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, sketchOf, teamStandard, write } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import { judge } from '../../testing/judged.ts';
-import { schematicOf } from '../layouts/layout-schematic.ts';
 import { overlaps } from '../sheet/layout/place-labels.ts';
 import { fitView } from '../sheet/layout/plan-sheet-layout.ts';
 import { sheetLabels } from '../sheet/layout/sheet-labels.ts';
 import { drawingSvg } from './drawing-svg.ts';
-import { type CardSetting, fieldCard, zoneRadius } from './field-card.ts';
+import { type CardSetting, cardSettings, fieldCard, zoneRadius } from './field-card.ts';
 import { fromEarth, readSite, siteGeoJson, toEarth } from './site-geojson.ts';
 
 const file = readRigFile(tiedBack);
@@ -17,26 +16,33 @@ const report = judge(subject);
 const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
 const judged = (rig: Rig) => judge({ kind: 'rig', name: 'x', asOf: '2026-06-01', rig, gear: [], policy: teamStandard });
 
-const roomy: CardSetting = { textPt: 12, apart: true };
+const roomy: CardSetting = { textPt: 12, apart: true, drawingPt: 280 };
 
 describe('the field card', () => {
-  const card = fieldCard(
-    {
-      name: 'Beck crossing',
-      version: 3,
-      changed: false,
-      teamName: 'Harrowmoss Recovery',
-      subject,
-      report,
-      gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
-      imperial: false,
-      figure,
-      text: (text) => write(text, 'kN'),
-    },
-    roomy,
-  );
+  const input = {
+    name: 'Beck crossing',
+    version: 3,
+    changed: false,
+    teamName: 'Harrowmoss Recovery',
+    subject,
+    report,
+    gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
+    imperial: false,
+    figure,
+    text: (text: Parameters<typeof write>[0]) => write(text, 'kN'),
+  };
+  const card = fieldCard(input, roomy);
   const words = JSON.stringify(card);
 
+  it('has nothing smaller than eleven points, the drawing’s words among it, in any setting', () => {
+    for (const setting of cardSettings) {
+      const set = JSON.stringify(fieldCard(input, setting));
+      const sizes = [...set.matchAll(/"fontSize":([\d.]+)/g)].map(([, size]) => Number(size));
+      expect(Math.min(...sizes)).toBeGreaterThanOrEqual(11);
+      const pixels = Number(/viewBox=.{0,2}0 0 (\d+)/.exec(set)?.[1]);
+      for (const [, size] of set.matchAll(/font-size=.{0,2}([\d.]+)/g)) expect((Number(size) * 549) / pixels).toBeGreaterThanOrEqual(11);
+    }
+  });
   it('says the line-pull limit, how far to keep out, every piece by tag, who stands where and the cautions', () => {
     expect(words).toContain(figure({ si: report.linePullLimit?.pullN ?? 0, as: 'force' }));
     expect(words).toContain(figure({ si: zoneRadius(report), as: 'length' }));
@@ -88,7 +94,7 @@ describe('the drawing', () => {
 
 describe('every layout', () => {
   it.each(layouts.map((layout) => [layout.id, layout] as const))('%s has a small drawing with a rope in it', (_id, layout) => {
-    const { bodies, ropes } = schematicOf(layout.build().rig, { width: 168, height: 92 });
+    const { bodies, ropes } = sketchOf(layout.build().rig);
     expect(ropes.every((rope) => rope.length >= 2)).toBe(true);
     for (const { at } of bodies) expect([at.x >= 0 && at.x <= 168, at.y >= 0 && at.y <= 92]).toEqual([true, true]);
   });

@@ -18,6 +18,10 @@ export interface SheetPlan extends JudgedPlan {
   readonly facts: ReadonlyMap<string, GearFacts>;
   /** The rig that was judged last with its own report: all of one moment. */
   readonly lastJudged: JudgedPlan;
+  /** Another moment than the start is shown: nothing can be moved. */
+  readonly isPlayed?: true;
+  /** Bodies that would be hit by what is let go. */
+  readonly endangered?: readonly string[];
 }
 
 /** What is drawn of the open plan. */

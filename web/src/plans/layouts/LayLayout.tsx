@@ -55,6 +55,7 @@ export function LayLayout({ rig, pieces, today, apply, close }: LayLayoutProps) 
           </div>
           {layout && (
             <div className="border-t-2 border-ink px-4 py-3">
+              <h3 className="pb-1 text-lg first-letter:uppercase">{layout.label}</h3>
               <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
                 {bodiesOfLayout(layout).map((wanted) => (
                   <Choice

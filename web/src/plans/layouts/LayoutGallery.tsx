@@ -1,7 +1,6 @@
-import type { Rig } from '@wainrope/core';
-import { type Layout, type LayoutGroup, layoutGroups, layouts } from '@wainrope/core';
+import { type Layout, type LayoutGroup, layoutGroups, layouts, sketchOf } from '@wainrope/core';
 import { useMemo, useState } from 'react';
-import { LayoutDiagram } from './LayoutDiagram.tsx';
+import { RigSketch } from './RigSketch.tsx';
 
 const GROUPS: { readonly [G in LayoutGroup]: string } = {
   self: 'A vehicle pulls itself',
@@ -59,7 +58,7 @@ export function LayoutGallery({ chosen, own, choose }: LayoutGalleryProps) {
 }
 
 function Card({ layout, chosen, choose }: { readonly layout: OfferedLayout; readonly chosen: boolean; readonly choose: () => void }) {
-  const rig = useMemo((): Rig => layout.build().rig, [layout]);
+  const sketch = useMemo(() => sketchOf(layout.build().rig), [layout]);
   return (
     <button
       type="button"
@@ -68,7 +67,7 @@ function Card({ layout, chosen, choose }: { readonly layout: OfferedLayout; read
       onClick={choose}
       className="flex flex-col border-[1.5px] border-rule bg-sheet text-left hover:border-moss aria-pressed:border-moss aria-pressed:shadow-[inset_0_-5px_var(--rope)]"
     >
-      <LayoutDiagram rig={rig} />
+      <RigSketch sketch={sketch} />
       <span className="px-2 py-1.5 text-[15px] leading-tight first-letter:uppercase">{layout.label}</span>
     </button>
   );

@@ -1,13 +1,26 @@
-import { count, type Edit, endWords, force, length, loadBody, type Rig, type ToldFinding, type ToldReport } from '@wainrope/core';
+import {
+  type Case,
+  count,
+  type Edit,
+  endWords,
+  force,
+  length,
+  loadBody,
+  type Rig,
+  type ToldFinding,
+  type ToldReport,
+} from '@wainrope/core';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { severityWords } from '../../shell/VerdictMark.tsx';
 import { WayFields } from '../site/WayFields.tsx';
+import { HandHauls } from './HandHauls.tsx';
 import { endsEarly, type PullRow, pullRows } from './pull-rows.ts';
 import { RunUp } from './RunUp.tsx';
 
 interface PullPanelProps {
   readonly rig: Rig;
+  readonly subject: Case;
   readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
   readonly show: (finding: ToldFinding) => void;
@@ -15,13 +28,14 @@ interface PullPanelProps {
 }
 
 /** How the pull goes, metre by metre: what ends it, what happens on the way, what it asks for at most. */
-export function PullPanel({ rig, report, apply, show, locked }: PullPanelProps) {
+export function PullPanel({ rig, subject, report, apply, show, locked }: PullPanelProps) {
   return (
     <div className="space-y-4 py-2">
       {!report.runUp && <OnTheWay rig={rig} report={report} show={show} />}
       {!report.runUp && <Figures report={report} />}
+      {report.pull.hands.length > 0 && <HandHauls rig={rig} subject={subject} report={report} apply={apply} locked={locked} />}
       <fieldset disabled={locked} className="contents">
-        {isRunUp(rig) ? <RunUp rig={rig} report={report} apply={apply} /> : <WayFields rig={rig} apply={apply} />}
+        {isRunUp(rig) ? <RunUp rig={rig} subject={subject} report={report} apply={apply} /> : <WayFields rig={rig} apply={apply} />}
       </fieldset>
     </div>
   );
@@ -91,7 +105,8 @@ function Row({ row: { severity, finding }, at, words, show }: RowProps) {
 }
 
 /** The most that the way asks for, each with its metre, and what it takes in time. */
-function Figures({ report: { pull } }: Pick<PullPanelProps, 'report'>) {
+function Figures({ report }: Pick<PullPanelProps, 'report'>) {
+  const { pull } = report;
   const { figure } = useFigures();
   const rows = [
     ['Line pull, at most', pull.plannedN, pull.plannedAtM],
@@ -125,9 +140,7 @@ function Figures({ report: { pull } }: Pick<PullPanelProps, 'report'>) {
           <tr>
             <td className="py-1">
               Minutes, a guess
-              <span className="block text-quiet">
-                {haulMin === undefined ? 'rigging alone; the motor is not on record' : 'rigging, then hauling with its rests'}
-              </span>
+              <span className="block text-quiet">{haulWords(report)}</span>
             </td>
             <td className="py-1 text-right font-mono whitespace-nowrap">
               {figure(count(Math.round(riggingMin)))}
@@ -138,4 +151,10 @@ function Figures({ report: { pull } }: Pick<PullPanelProps, 'report'>) {
       </table>
     </section>
   );
+}
+
+/** What the minutes are of. */
+function haulWords({ pull: { haulMin, hands } }: ToldReport): string {
+  if (haulMin !== undefined) return hands.length > 0 ? 'rigging, then hauling and moving grips' : 'rigging, then hauling with its rests';
+  return hands.length > 0 ? 'rigging alone; how far it has to go is not said' : 'rigging alone; the motor is not on record';
 }

@@ -1,26 +1,35 @@
 import {
   type AttemptReport,
+  type Case,
   drivingSpeed,
   type Edit,
   force,
   length,
   loadBody,
   percent,
-  type Report,
   type Rig,
   type RunUpReport,
   ratio,
+  slackForSpeedM,
+  type ToldReport,
 } from '@wainrope/core';
+import { lazy, Suspense } from 'react';
 import { Group } from '../../fields/fields.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
+import { Loading } from '../../shell/Loading.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { VerdictShape, verdictWords } from '../../shell/VerdictMark.tsx';
 import { StanceChoices } from '../site/StandingFields.tsx';
 import { DrivesAlong, RollingField } from '../site/WayFields.tsx';
+import { RopesLeft } from './RopesLeft.tsx';
+
+/** Fetched with the first chart. */
+const RunUpChart = lazy(async () => ({ default: (await import('./RunUpChart.tsx')).RunUpChart }));
 
 interface RunUpProps {
   readonly rig: Rig;
-  readonly report: Report;
+  readonly subject: Case;
+  readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[], merge?: string) => void;
 }
 
@@ -32,7 +41,7 @@ const towOf = (rig: Rig): TowLine | undefined =>
 const KMH = 3.6;
 
 /** A pull with a run-up: how fast, with how much slack, in how many attempts, and what each comes to. */
-export function RunUp({ rig, report, apply }: RunUpProps) {
+export function RunUp({ rig, subject, report, apply }: RunUpProps) {
   const line = towOf(rig);
   const body = loadBody(rig);
   if (!line) return null;
@@ -40,13 +49,19 @@ export function RunUp({ rig, report, apply }: RunUpProps) {
   return (
     <>
       {plan ? (
-        <Attempts plan={plan} report={report} />
+        <>
+          <Attempts plan={plan} report={report} />
+          <Suspense fallback={<Loading what="the chart" className="py-3" />}>
+            <RunUpChart subject={subject} plan={plan} places={report.places} />
+          </Suspense>
+        </>
       ) : (
         <p className="text-[15px]">What each attempt comes to cannot be worked out yet; the findings say what is missing.</p>
       )}
       <Group title="The run-up">
         <RunUpFields line={line} plan={plan} apply={apply} />
       </Group>
+      <RopesLeft ropes={line.ropes.flatMap(({ gearId }) => gearId ?? [])} />
       <Group title={`${body.label}, stuck`}>
         {body.kind === 'vehicle' && <StanceChoices body={body} apply={apply} />}
         <DrivesAlong rig={rig} apply={apply} />
@@ -70,8 +85,10 @@ function RunUpFields({ line, plan, apply }: FieldsProps) {
   const choose = (part: Partial<NonNullable<TowLine['drive']['runUp']>>) =>
     put({ ...line.drive, runUp: { ...proposed, ...runUp, ...part } }, 'run-up');
   const { runUp: _chosen, ...asProposed } = line.drive;
+  const speedMPerS = runUp?.speedMPerS ?? last?.speedMPerS;
   return (
     <>
+      {plan && speedMPerS !== undefined && <SpeedSlider speedMPerS={speedMPerS} plan={plan} choose={choose} />}
       <NumberField
         label="Fastest attempt"
         unit="km/h"
@@ -115,6 +132,39 @@ function RunUpFields({ line, plan, apply }: FieldsProps) {
   );
 }
 
+interface SpeedSliderProps {
+  readonly speedMPerS: number;
+  readonly plan: RunUpReport;
+  readonly choose: (runUp: { readonly speedMPerS: number; readonly slackM: number }) => void;
+}
+
+/** The fastest attempt by the thumb, its slack with it: as much as its speed needs, as far as there is rope. */
+function SpeedSlider({ speedMPerS, plan, choose }: SpeedSliderProps) {
+  const { figure } = useFigures();
+  const take = (kmh: number) => {
+    const speed = kmh / KMH;
+    choose({ speedMPerS: speed, slackM: Math.min(plan.mostSlackM, slackForSpeedM(speed, plan.accelerationMPerS2)) });
+  };
+  return (
+    <label className="col-span-2 block text-[15px]">
+      Speed as the rope comes tight: <strong>{figure(drivingSpeed(speedMPerS))}</strong>
+      <span className="relative block h-9">
+        <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
+        <input
+          type="range"
+          className="play-line absolute inset-x-0 top-1 h-8"
+          min={1}
+          max={40}
+          step={0.5}
+          value={speedMPerS * KMH}
+          aria-valuetext={figure(drivingSpeed(speedMPerS))}
+          onChange={({ target }) => take(Number(target.value))}
+        />
+      </span>
+    </label>
+  );
+}
+
 const BOUND: { readonly [K in RunUpReport['boundBy']]: string } = {
   limit: 'its peak just keeps every piece within its working limit',
   breaking: 'in the greatest check every piece just keeps its margin to breaking',
@@ -123,7 +173,7 @@ const BOUND: { readonly [K in RunUpReport['boundBy']]: string } = {
   static: 'nothing in the line is made to stretch; shown is what a metre of slack comes to',
 };
 
-function Attempts({ plan, report }: { readonly plan: RunUpReport; readonly report: Report }) {
+function Attempts({ plan, report }: { readonly plan: RunUpReport; readonly report: ToldReport }) {
   const { figure } = useFigures();
   const nameOf = (placeId: string | undefined) => {
     const place = report.places.find(({ id }) => id === placeId);

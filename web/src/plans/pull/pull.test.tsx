@@ -20,7 +20,7 @@ const hollow = caseOf(hollowFile);
 const far = (subject: Case, travelM: number): Case => ({ ...subject, rig: { ...subject.rig, load: { ...subject.rig.load, travelM } } });
 
 const panel = (subject: Case, report = judge(subject), apply: (edits: readonly Edit[]) => void = vi.fn()) =>
-  render(<PullPanel rig={subject.rig} report={report} apply={apply} show={vi.fn()} locked={false} />);
+  render(<PullPanel rig={subject.rig} subject={subject} report={report} apply={apply} show={vi.fn()} locked={false} />);
 
 describe('what happens on the way', () => {
   it('stands in the order of its metres, findings beside events, and leaves out what holds from the start', () => {

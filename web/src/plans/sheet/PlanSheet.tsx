@@ -1,36 +1,53 @@
 import { useDrag } from '@use-gesture/react';
 import { length, type Rig } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
-import { type KeyboardEvent, memo, type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  lazy,
+  memo,
+  type ReactNode,
+  Suspense,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { useGetTeamQuery } from '../../api/wainrope-api.ts';
 import { useFigures } from '../../shell/use-figures.ts';
+import { useSize } from '../../shell/use-size.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from '../draft/planner-slice.ts';
 import { type SheetPlan, useSheetPlan, useSlowedWhileDragging } from '../draft/shown-plans.ts';
-import { addEdits, featureEdits } from '../site/body-edits.ts';
-import { BodyHandles } from './BodyHandles.tsx';
-import { FeatureHandles } from './FeatureHandles.tsx';
-import { type SheetSize } from './layout/plan-sheet-layout.ts';
+import type { SheetSize } from './layout/plan-sheet-layout.ts';
 import { remoteReaches } from './layout/remote-reaches.ts';
 import { besideBar, COMPACT, sheetLabels } from './layout/sheet-labels.ts';
 import { RigDrawing } from './RigDrawing.tsx';
-import { ArrowKey, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
+import { ArrowKey, Endangered, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
+import { Features } from './SheetFeatures.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
 import { SheetForces } from './SheetForces.tsx';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
 import { Labels } from './SheetLabels.tsx';
-import { Features, type MapPoint, Measured, RouteTrace } from './SheetMarks.tsx';
+import type { MapPoint } from './SheetMarks.tsx';
 import { toMap, useSheetView } from './use-sheet-view.ts';
 import { WayOnSheet } from './WayOnSheet.tsx';
+
+/** Fetched with the tools, of which one has to be in hand before this is asked for. */
+const bodyEdits = () => import('../site/body-edits.ts');
+/** Fetched behind the drawing, which is looked at first. */
+const KeepOutLine = lazy(async () => ({ default: (await import('./KeepOutLine.tsx')).KeepOutLine }));
+const SheetHandles = lazy(async () => ({ default: (await import('./SheetHandles.tsx')).SheetHandles }));
 
 /** What the sheet's words are about. */
 type NamedPlan = Pick<SheetPlan, 'rig' | 'report'>;
 
 /** What touching the ground does, by the tool in hand: adds a body, measures, draws a feature corner by corner. */
-function useSheetTool(rig: Rig) {
+function useSheetTool(rig: Rig, isPlayed: true | undefined) {
   const dispatch = useAppDispatch();
   const tool = useAppSelector((state) => state.planner.tool);
-  const locked = useAppSelector((state) => state.planner.locked);
+  const locked = useAppSelector((state) => state.planner.locked) !== undefined || isPlayed;
   const { data: team } = useGetTeamQuery();
   const [points, setPoints] = useState<readonly MapPoint[]>([]);
   useEffect(() => {
@@ -38,7 +55,8 @@ function useSheetTool(rig: Rig) {
   }, [tool]);
   const touchedAt = (at: MapPoint) => {
     if (tool.kind === 'add' && !locked) {
-      dispatch(edited({ edits: addEdits(rig, tool.body, team?.vehicles ?? [], at) }));
+      const { body } = tool;
+      void bodyEdits().then(({ addEdits }) => dispatch(edited({ edits: addEdits(rig, body, team?.vehicles ?? [], at) })));
       dispatch(toolChosen({ kind: 'move' }));
     } else if (tool.kind === 'measure') setPoints(points.length >= 3 ? [at] : [...points, at]);
     else if (tool.kind === 'feature') setPoints([...points, at]);
@@ -46,33 +64,45 @@ function useSheetTool(rig: Rig) {
   };
   const cancel = () => void dispatch(toolChosen({ kind: 'move' }));
   const finishFeature = () => {
-    if (tool.kind !== 'feature' || points.length < 2) return;
-    dispatch(edited({ edits: featureEdits(rig, tool.feature, points) }));
+    if (tool.kind !== 'feature' || points.length < 2 || locked) return;
+    const { feature } = tool;
+    void bodyEdits().then(({ featureEdits }) => dispatch(edited({ edits: featureEdits(rig, feature, points) })));
     dispatch(toolChosen({ kind: 'move' }));
   };
   return { tool, points, touchedAt, cancel, finishFeature };
 }
 
+const UNMEASURED: SheetSize = { width: 800, height: 420 };
+const NOTHING_COVERED: SheetSize = { width: 0, height: 0 };
+
+interface PlanSheetProps {
+  readonly selectedSubjectId: string | undefined;
+  /** What stands over the drawing, in its upper left corner. */
+  readonly over: ReactNode;
+}
+
 /** The site from above, to scale: north is up. */
-export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: string | undefined }) {
-  const { rig, report, facts, lastJudged, subject } = useSheetPlan();
+export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
+  const { rig, report, facts, lastJudged, subject, isPlayed, endangered } = useSheetPlan();
   const holder = useRef<HTMLDivElement>(null);
-  const size = useSize(holder);
+  const size = useSize(holder, UNMEASURED);
+  const corner = useRef<HTMLDivElement>(null);
+  const covered = useSize(corner, NOTHING_COVERED);
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
-  const { view, zoom, pan, fit, freeze, within } = useSheetView(rig, report, size, holder);
+  const { view, zoom, pan, fit, freeze, within } = useSheetView({ ...(isPlayed ? lastJudged : { rig, report }), size, covered }, holder);
   const newest = useRef({ zoom, fit });
   useLayoutEffect(() => {
     newest.current = { zoom, fit };
   });
   const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
   const fitAll = useCallback(() => newest.current.fit(), []);
-  const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig);
+  const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig, isPlayed);
   const named = useSlowedWhileDragging<NamedPlan>({ rig, report }, lastJudged);
   const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
   const labels = useMemo(
-    () => sheetLabels({ rig: named.rig, report: named.report, view, size, figure, reaches }),
-    [named.rig, named.report, view, size, figure, reaches],
+    () => sheetLabels({ rig: named.rig, report: named.report, view, size, covered, figure, reaches }),
+    [named.rig, named.report, view, size, covered, figure, reaches],
   );
   const ground = useDrag(
     ({ tap, delta: [dx, dy], event }) => {
@@ -88,7 +118,7 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
   return (
-    <div ref={holder} className="relative h-full min-h-64 w-full touch-none overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
+    <div ref={holder} className="relative h-full min-h-40 w-full touch-none overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
       <Layer size={size}>
         <Ground ground={rig.ground} view={view} size={size} />
         <Tufts surface={rig.situation.surface} strands={named.report.strands} view={view} size={size} labels={labels} />
@@ -113,16 +143,19 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
         />
         <SweptZones swept={report.swept} view={view} />
         <Zones zones={report.zones} view={view} />
+        <Suspense fallback={null}>
+          <KeepOutLine report={report} view={view} />
+        </Suspense>
         <WayOnSheet rig={rig} report={report} view={view} />
         <RemoteRims reaches={reaches} view={view} />
         <RigDrawing rig={rig} report={report} view={view} gear={facts} size={size} selectedSubjectId={selectedSubjectId} select={select} />
         <SheetFittings rig={rig} report={report} view={view} />
         <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
-        <Flights breaks={report.breaks} view={view} />
-        <FeatureHandles features={rig.features} view={view} />
-        <BodyHandles bodies={rig.bodies} places={report.places} view={view} size={size} freeze={freeze} />
-        <RouteTrace rig={rig} view={view} />
-        <Measured points={points} view={view} closed={tool.kind === 'feature'} />
+        <Flights breaks={report.breaks} view={view} far={endangered !== undefined} />
+        {endangered && <Endangered ids={endangered} rig={rig} view={view} />}
+        <Suspense fallback={null}>
+          {!isPlayed && <SheetHandles {...{ rig, report, view, size, freeze, points }} isClosed={tool.kind === 'feature'} />}
+        </Suspense>
       </svg>
       <Layer size={size}>
         <Labels labels={labels} />
@@ -130,20 +163,24 @@ export function PlanSheet({ selectedSubjectId }: { readonly selectedSubjectId: s
         <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
         {report.strands.length > 0 && size.width >= COMPACT && <ArrowKey x={besideBar(view, size, units === 'lbf')} y={size.height - 15} />}
       </Layer>
-      {circles.length > 0 && (
-        <p className="pointer-events-none absolute top-1.5 left-3 max-w-[70%] text-[14px] text-rust">
-          Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and
-          inside every bend.
-        </p>
-      )}
-      <ZoomKeys zoom={zoomBy} fit={fitAll} />
-      {tool.kind === 'feature' && (
-        <p className="absolute top-9 left-3 flex items-center gap-2">
+      <div
+        ref={corner}
+        className="pointer-events-none absolute top-2 left-2 flex w-fit max-w-[calc(100%-5rem)] flex-col items-start gap-1 [&>*]:pointer-events-auto"
+      >
+        {over}
+        {circles.length > 0 && (
+          <p className="pointer-events-none! bg-map/80 px-1 text-[14px] text-rust">
+            Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and
+            inside every bend.
+          </p>
+        )}
+        {tool.kind === 'feature' && (
           <button type="button" className="action-main" disabled={points.length < 2} onClick={finishFeature}>
             Done, {points.length} corners
           </button>
-        </p>
-      )}
+        )}
+      </div>
+      <ZoomKeys zoom={zoomBy} fit={fitAll} />
     </div>
   );
 }
@@ -205,17 +242,3 @@ const ZoomKeys = memo(function ZoomKeys({ zoom, fit }: { readonly zoom: (factor:
     </div>
   );
 });
-
-function useSize(holder: React.RefObject<HTMLDivElement | null>): SheetSize {
-  const [size, setSize] = useState<SheetSize>({ width: 800, height: 420 });
-  useLayoutEffect(() => {
-    const element = holder.current;
-    if (!element) return;
-    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
-    measure();
-    const observer = new ResizeObserver(measure);
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [holder]);
-  return size;
-}

@@ -1,4 +1,4 @@
-import type { Report } from '@wainrope/core';
+import type { Report, Rig } from '@wainrope/core';
 import { memo } from 'react';
 import { toScreen, type View } from './layout/plan-sheet-layout.ts';
 import type { RemoteReach } from './layout/remote-reaches.ts';
@@ -89,30 +89,58 @@ export const RemoteRims = memo(function RemoteRims({ reaches, view }: { readonly
   );
 });
 
+interface FlightsProps {
+  readonly breaks: Report['breaks'];
+  readonly view: View;
+  /** Only what is let go is shown: its ways stand out. */
+  readonly far: boolean;
+}
+
 /** Where parts would leave to if what holds them let go. */
-export const Flights = memo(function Flights({ breaks, view }: { readonly breaks: Report['breaks']; readonly view: View }) {
+export const Flights = memo(function Flights({ breaks, view, far }: FlightsProps) {
   return (
     <g pointerEvents="none">
       {breaks.flatMap(({ lineId, flights }) =>
         flights.map(({ chainId, from, along }) => (
-          <Flight key={`${lineId}-${chainId}`} from={toScreen(view, from)} dx={along.x} dy={-along.y} />
+          <Flight key={`${lineId}-${chainId}`} from={toScreen(view, from)} dx={along.x} dy={-along.y} far={far} />
         )),
       )}
     </g>
   );
 });
 
+/** Rings round those who stand where something flies, whips or rolls. */
+export function Endangered({ ids, rig, view }: { readonly ids: readonly string[]; readonly rig: Rig; readonly view: View }) {
+  return (
+    <g pointerEvents="none" fill="none" stroke="var(--rust)" strokeWidth="3">
+      {rig.bodies.flatMap(({ id, xM, yM }) => {
+        if (!ids.includes(id)) return [];
+        const { x, y } = toScreen(view, { x: xM, y: yM });
+        return [<circle key={id} data-endangered={id} cx={x} cy={y} r="20" />];
+      })}
+    </g>
+  );
+}
+
 /** Length of the arrow that shows where a part would fly, and how far it keeps beside what it lies along, pixels. */
 const FLIGHT_PX = 46;
+const FAR_PX = 150;
 const BESIDE = 8;
 
+interface FlightProps {
+  readonly from: { readonly x: number; readonly y: number };
+  readonly dx: number;
+  readonly dy: number;
+  readonly far: boolean;
+}
+
 /** Which way a part leaves if what holds it lets go. */
-function Flight({ from, dx, dy }: { readonly from: { readonly x: number; readonly y: number }; readonly dx: number; readonly dy: number }) {
+function Flight({ from, dx, dy, far }: FlightProps) {
   const size = Math.hypot(dx, dy);
   if (size < 0.05) return null;
   const [ux, uy] = [dx / size, dy / size];
-  const along = (far: number) => ({ x: from.x + far * ux + BESIDE * uy, y: from.y + far * uy - BESIDE * ux });
-  const [start, tip] = [along(12), along(FLIGHT_PX)];
+  const along = (px: number) => ({ x: from.x + px * ux + BESIDE * uy, y: from.y + px * uy - BESIDE * ux });
+  const [start, tip] = [along(12), along(far ? FAR_PX : FLIGHT_PX)];
   const barb = (side: number) => `${tip.x - 9 * ux + side * 5 * -uy} ${tip.y - 9 * uy + side * 5 * ux}`;
   return (
     <path
@@ -120,7 +148,7 @@ function Flight({ from, dx, dy }: { readonly from: { readonly x: number; readonl
       d={`M${start.x} ${start.y}L${tip.x} ${tip.y}M${barb(1)}L${tip.x} ${tip.y}L${barb(-1)}`}
       fill="none"
       stroke="var(--rust)"
-      strokeWidth="2"
+      strokeWidth={far ? 4 : 2}
       strokeLinecap="round"
     />
   );

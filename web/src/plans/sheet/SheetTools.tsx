@@ -4,6 +4,7 @@ import { ActMenu } from '../../fields/ActMenu.tsx';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { routeEnded, routeTakenBack, toolChosen } from '../draft/planner-slice.ts';
 import { routeWords } from '../draft/route-words.ts';
+import { TakeBack } from '../frame/TakeBack.tsx';
 import { bodyKinds, bodyKindWords, featureWords } from '../site/body-edits.ts';
 
 interface SheetToolsProps {
@@ -16,7 +17,7 @@ interface SheetToolsProps {
 export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
   const { tool, route, refused } = useAppSelector(({ planner: { tool, route, refused } }) => ({ tool, route, refused }), shallowEqual);
   const dispatch = useAppDispatch();
-  const key = 'relative min-h-11 px-3 text-[16px] aria-pressed:font-semibold';
+  const key = 'relative min-h-10 px-2.5 text-[16px] whitespace-nowrap aria-pressed:font-semibold max-[1100px]:min-h-11';
   const tools = [
     [{ kind: 'move' }, 'Move'],
     [{ kind: 'line' }, 'Run a line'],
@@ -26,7 +27,7 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
     <div
       role="toolbar"
       aria-label="On the sheet"
-      className="no-print flex min-h-11 flex-wrap items-center gap-x-1 border-b border-rule bg-sheet px-2"
+      className="no-print flex w-fit max-w-full flex-wrap items-center border border-ink bg-sheet px-1 max-[760px]:flex-nowrap max-[760px]:overflow-x-auto max-[760px]:[&>*]:shrink-0"
     >
       {route ? (
         <>
@@ -74,9 +75,12 @@ export function SheetTools({ rig, endRoute, layLayout }: SheetToolsProps) {
             words={(kind) => featureWords[kind]}
             choose={(feature) => dispatch(toolChosen({ kind: 'feature', feature }))}
           />
-          <button type="button" className={`${key} ml-auto`} onClick={layLayout}>
+          <button type="button" className={key} onClick={layLayout}>
             Lay a layout…
           </button>
+          <span className="flex border-l border-rule max-[760px]:hidden">
+            <TakeBack />
+          </span>
           {tool.kind === 'line' && (
             <p aria-live="polite" className={`w-full px-2 pb-1 ${refused ? 'text-rust' : 'text-quiet'}`}>
               {refused ?? 'Touch the vehicle whose winch pulls, then each body the line goes to.'}

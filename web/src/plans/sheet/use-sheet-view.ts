@@ -24,12 +24,20 @@ export function toMap(
   return { xM: round((x - originX) / scale), yM: round((originY - y) / scale) };
 }
 
+interface Shown {
+  readonly rig: Rig;
+  readonly report: Report | undefined;
+  readonly size: SheetSize;
+  /** Room in the upper left corner that something stands on. */
+  readonly covered: SheetSize;
+}
+
 /** What the sheet shows: the whole rig until somebody zooms or pans; standing still while something is dragged. */
-export function useSheetView(rig: Rig, report: Report | undefined, size: SheetSize, target: RefObject<HTMLElement | null>) {
+export function useSheetView({ rig, report, size, covered }: Shown, target: RefObject<HTMLElement | null>) {
   const [own, setOwn] = useState<View>();
   const [frozen, setFrozen] = useState<View>();
   const still = own ?? frozen;
-  const view = useMemo(() => still ?? fitView(rig, report, size), [still, rig, report, size]);
+  const view = useMemo(() => still ?? fitView(rig, report, size, covered), [still, rig, report, size, covered]);
   const middle = { x: size.width / 2, y: size.height / 2 };
   const zoom = (factor: number, about = middle) => setOwn(zoomed(view, factor, about));
   const pan = (dx: number, dy: number) => setOwn(panned(view, dx, dy));

@@ -20,6 +20,7 @@ import { NumberField } from '../../fields/NumberField.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { asVehicle } from './body-edits.ts';
 import { PersonFields } from './PersonFields.tsx';
+import { PlaceFrom } from './PlaceFrom.tsx';
 import { StanceChoices } from './StandingFields.tsx';
 import { TreeChoices } from './TreeChoices.tsx';
 import { VehicleFigures } from './VehicleFigures.tsx';
@@ -50,6 +51,7 @@ export function BodyFields({ rig, body, apply, acts }: BodyFieldsProps) {
           onChange={(event) => event.target.value.trim() !== '' && put({ ...body, label: event.target.value }, 'name')}
         />
       </label>
+      <PlaceFrom rig={rig} body={body} place={(at) => put({ ...body, ...at }, 'place')} />
       <NumberField
         label="East of the origin"
         unit="m"

@@ -33,6 +33,7 @@ import { ObstacleFields } from './ObstacleFields.tsx';
 import { OriginFields } from './OriginFields.tsx';
 import { PullBand } from './PullBand.tsx';
 import { StandingFields } from './StandingFields.tsx';
+import { StandPlaces } from './StandPlaces.tsx';
 import { StatedFigures } from './StatedFigures.tsx';
 import { TreeChoices } from './TreeChoices.tsx';
 import { TravelField } from './WayFields.tsx';
@@ -56,6 +57,7 @@ export function SitePanel(props: SitePanelProps) {
       <VehicleFields {...props} />
       <HookUpNotes rig={props.rig} vehicles={props.vehicles} />
       <StandingFields rig={props.rig} report={props.report} said={{ person: props.actor, on: props.today }} apply={props.apply} />
+      <StandPlaces rig={props.rig} subject={props.subject} apply={props.apply} />
       <TreeFields {...props} />
       <GroundFields {...props} />
       <ObstacleFields rig={props.rig} apply={props.apply} />

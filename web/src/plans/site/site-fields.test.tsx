@@ -6,7 +6,7 @@ import { act } from 'react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import tiedBackFile from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
 import { NumberField } from '../../fields/NumberField.tsx';
-import { unitsChosen } from '../../settings/settings-slice.ts';
+import { measureChosen, paceSaid, unitsChosen } from '../../settings/settings-slice.ts';
 import { store } from '../../store.ts';
 import { press, render, type } from '../../testing/render.tsx';
 import { remoteReaches } from '../sheet/layout/remote-reaches.ts';
@@ -14,6 +14,7 @@ import { SheetFittings } from '../sheet/SheetFittings.tsx';
 import { BodyFields } from './BodyFields.tsx';
 import { FeatureFields } from './FeatureFields.tsx';
 import { OriginFields } from './OriginFields.tsx';
+import { PlaceFrom } from './PlaceFrom.tsx';
 import { PointFields } from './PointFields.tsx';
 
 const file = readRigFile(tiedBackFile);
@@ -34,6 +35,75 @@ function doer(before: Rig = rig) {
   };
   return { state, apply };
 }
+
+describe('a place by distance and direction', () => {
+  /** Five metres by two, heading east, its middle at the origin; the tree stands 10 m north of it. */
+  const heron = {
+    id: 'heron',
+    kind: 'vehicle',
+    label: 'Heron',
+    xM: 0,
+    yM: 0,
+    headingRad: Math.PI / 2,
+    massKg: 2000,
+    lengthM: 5,
+    widthM: 2,
+  };
+  const larch = { id: 'larch', kind: 'tree', label: 'Larch', xM: 0, yM: 10, trunkDiameterM: 0.4 };
+  const site = { bodies: [heron, larch], load: { bodyId: 'heron' } } as unknown as Rig;
+  const tree = site.bodies[1] as Rig['bodies'][number];
+  afterEach(() => {
+    store.dispatch(measureChosen('metres'));
+    store.dispatch(paceSaid(0.75));
+  });
+  const placing = async () => {
+    const places: object[] = [];
+    const box = await render(<PlaceFrom rig={site} body={tree} place={(at) => places.push(at)} />);
+    const value = (label: string) => (screen.getByLabelText(new RegExp(label)) as HTMLInputElement).value;
+    return { box, places, value };
+  };
+  it('is told from outline to outline, seen from the vehicle', async () => {
+    const { value } = await placing();
+    // 10 m less half the width and half the trunk; north is to the left of what heads east.
+    expect(value('Distance')).toBe('8.8');
+    expect(value('Clockwise from ahead')).toBe('270');
+    expect((screen.getByRole('combobox', { name: 'Direction' }) as HTMLInputElement).value).toBe('to the left');
+  });
+  it('is given in paces of one’s own, metres or feet', async () => {
+    act(() => void store.dispatch(measureChosen('paces')));
+    const { box, places, value } = await placing();
+    await type(box, 'Distance', '18');
+    // 18 × 0.75 m + 1 m + 0.2 m.
+    expect(places.at(-1)).toEqual({ xM: 0, yM: 14.7 });
+    act(() => void store.dispatch(paceSaid(0.8)));
+    expect(value('Distance')).toBe('11');
+    act(() => void store.dispatch(measureChosen('feet')));
+    await type(box, 'Distance', '30');
+    expect(places.at(-1)).toEqual({ xM: 0, yM: 10.34 });
+    // What is no pace is not taken.
+    act(() => void store.dispatch(paceSaid(4)));
+    expect(store.getState().settings.paceM).toBe(0.8);
+  });
+  it('is refused past the end of the map, and says so', async () => {
+    const north = { ...tree, yM: 710 };
+    const far = { ...site, bodies: [{ ...heron, yM: 700 }, north] } as unknown as Rig;
+    const places: object[] = [];
+    const box = await render(<PlaceFrom rig={far} body={north} place={(at) => places.push(at)} />);
+    // 700 + 1 + 298.8 + 0.2 m north of the origin is the very edge; a decimetre more is off.
+    await type(box, 'Distance', '298.8');
+    expect(places.at(-1)).toEqual({ xM: 0, yM: 1000 });
+    expect(screen.queryByRole('alert')).toBeNull();
+    const before = places.length;
+    await type(box, 'Distance', '298.9');
+    expect(screen.getByRole('alert').textContent).toContain('Larch stays where it was');
+    expect(places.slice(before)).not.toContainEqual({ xM: 0, yM: 1000.1 });
+  });
+  it('turns round the other by degrees, the gap kept', async () => {
+    const { box, places } = await placing();
+    await type(box, 'Clockwise from ahead', '0');
+    expect(places.at(-1)).toEqual({ xM: 11.5, yM: 0 });
+  });
+});
 
 describe('lines on the ground', () => {
   it('are added beside the rig, by their kind', async () => {

@@ -1,4 +1,16 @@
-import type { AdvantageAt, Case, GearFacts, PlaceExplanation, SparedRig, TagReading } from '@wainrope/core';
+import type {
+  AdvantageAt,
+  BagPiece,
+  Case,
+  GearFacts,
+  LetGo,
+  LightestBag,
+  PlaceExplanation,
+  SparedRig,
+  Stand,
+  TagReading,
+  ToldReport,
+} from '@wainrope/core';
 import { useCallback, useMemo } from 'react';
 import { named, solver } from './solver.ts';
 import type { ShownFigure, ToldAnchor, ToldTrial } from './solver.worker.ts';
@@ -71,4 +83,51 @@ export function useTagReadings(subject: Case | undefined, gearId: string | undef
     [subject, gearId],
   );
   return useAsked(ask).value;
+}
+
+/** The lightest bag that does what a case has to do, and whether it could not be worked out. */
+export function useLightestBag(
+  subject: Case | undefined,
+  pieces: readonly BagPiece[] | undefined,
+): { readonly value: LightestBag | undefined; readonly failed: boolean } {
+  const ask = useMemo(
+    () =>
+      subject && pieces
+        ? () =>
+            solver().lightestBag(
+              named(subject),
+              pieces.map(({ facts, limit, vehicleId }) => ({ facts, limit, vehicleId })),
+            )
+        : undefined,
+    [subject, pieces],
+  );
+  const { value, isNewest } = useAsked(ask);
+  return { value: isNewest ? value : undefined, failed: ask !== undefined && isNewest && value === undefined };
+}
+
+/** What happens if one thing lets go at a metre of the pull; the last answer stands until the next is there. */
+export function useLetGo(
+  subject: Case,
+  subjectId: string | undefined,
+  travelM: number,
+  check: 'planned' | 'greatest',
+): { readonly value: LetGo | undefined; readonly isNewest: boolean } {
+  const ask = useMemo(
+    () => (subjectId === undefined ? undefined : () => solver().letGo(named(subject), { subjectId, travelM, check })),
+    [subject, subjectId, travelM, check],
+  );
+  return useAsked(ask);
+}
+
+/** Where everybody would stand by a case, and whether that could not be worked out. */
+export function useStands(subject: Case | undefined): { readonly value: readonly Stand[] | undefined; readonly failed: boolean } {
+  const ask = useMemo(() => (subject ? () => solver().whereToStand(named(subject)) : undefined), [subject]);
+  const { value, isNewest } = useAsked(ask);
+  return { value: isNewest ? value : undefined, failed: ask !== undefined && isNewest && value === undefined };
+}
+
+/** How another rig is judged over its whole act, and whether that failed. */
+export function useWholeReport(subject: Case): { readonly value: ToldReport | undefined; readonly failed: boolean } {
+  const { value, isNewest } = useAsked(useCallback(() => solver().judge(named(subject)), [subject]));
+  return { value: isNewest ? value : undefined, failed: isNewest && value === undefined };
 }

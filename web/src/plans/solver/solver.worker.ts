@@ -1,13 +1,21 @@
 import {
   type AdvantageAt,
   type AnchorOption,
+  type BagPiece,
   type Case,
   type Figure,
   type GearFacts,
+  type LetGo,
+  type LetGoAsked,
+  type LightestBag,
+  type MomentReport,
   type PlaceExplanation,
+  type RunUpCurves,
   type SparedRig,
+  type Stand,
   type TagReading,
   type Term,
+  type Timeline,
   type ToldFinding,
   type ToldReport,
   type Trial,
@@ -23,10 +31,16 @@ import {
   judgedCase,
   judgedStart,
   judgedSteps,
+  letGoAt,
+  lightestBag,
+  momentReport,
   reportOf,
+  runUpCurves,
   sparedRigs,
   tagReadings,
+  timelineOf,
   tryPieces,
+  whereToStand,
 } from '@wainrope/core/judging';
 import { expose } from 'comlink';
 
@@ -92,6 +106,16 @@ async function follow(name: string): Promise<ToldReport | undefined> {
   }
 }
 
+/** The lightest bag for a case, a rig at a time, so that newer questions are answered in between. */
+async function lightest(name: string, pieces: readonly BagPiece[]): Promise<LightestBag> {
+  const search = lightestBag(known(name).subject, pieces);
+  for (;;) {
+    const next = search.next();
+    if (next.done) return next.value;
+    await breath();
+  }
+}
+
 /** The case judged over its whole act: as it was followed, else now. */
 function whole(name: string): Judged {
   const subject = known(name);
@@ -116,12 +140,19 @@ const solver = {
   overtake: (): void => {
     asked += 1;
   },
+  /** The pull as it is played, and any moment of it. */
+  timeline: (name: string): Timeline => timelineOf(whole(name)),
+  momentReport: (name: string, travelM: number): MomentReport => momentReport(whole(name), travelM),
+  letGo: (name: string, asked: LetGoAsked): LetGo | undefined => letGoAt(whole(name), asked),
+  runUpCurves: (name: string): RunUpCurves | undefined => runUpCurves(whole(name)),
   explain: (name: string, placeId: string, when: 'start' | 'worst'): PlaceExplanation | undefined =>
     explainPlace(when === 'start' ? start(name) : whole(name), placeId, when),
   tryPieces: (name: string, useId: string, pieces: readonly GearFacts[]): readonly ToldTrial[] =>
     tryPieces(known(name).subject, useId, pieces).map((trial) => ({ ...trial, findings: told(trial.findings) })),
   compareAnchors: (name: string, lineId: string): readonly ToldAnchor[] =>
     compareAnchors(known(name).subject, lineId).map((option) => ({ ...option, against: told(option.against) })),
+  lightestBag: lightest,
+  whereToStand: (name: string): readonly Stand[] => whereToStand(whole(name)),
   sparedRigs: (name: string, lineId: string): readonly SparedRig[] => sparedRigs(known(name).subject, lineId),
   advantageAt: (name: string, realness: number): AdvantageAt | undefined => advantageAt(known(name).subject, realness),
   tagReadings: (name: string, gearId: string): readonly TagReading[] => tagReadings(known(name).subject, gearId),

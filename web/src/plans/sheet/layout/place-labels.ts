@@ -113,11 +113,36 @@ const FURTHER = [1.3, 1.6];
 /** Where nothing nearer is free at all. */
 const LAST = [2, 2.5];
 
-function furtherOut(centres: readonly Point2[], shares: readonly number[] = FURTHER): readonly Point2[] {
+function middleOf(centres: readonly Point2[]): Point2 {
   const mean = (key: 'x' | 'y') => centres.reduce((sum, point) => sum + point[key], 0) / Math.max(1, centres.length);
-  const middle = { x: mean('x'), y: mean('y') };
+  return { x: mean('x'), y: mean('y') };
+}
+
+function furtherOut(centres: readonly Point2[], shares: readonly number[] = FURTHER): readonly Point2[] {
+  const middle = middleOf(centres);
   return shares.flatMap((far) => centres.map(({ x, y }) => ({ x: middle.x + (x - middle.x) * far, y: middle.y + (y - middle.y) * far })));
 }
+
+/** Rings round a point on which a label that finds no room elsewhere looks for it, pixels, the nearest first. */
+const RINGS = [48, 70, 95, 120, 150, 185];
+const ON_A_RING = 20;
+
+function roundAbout({ x, y }: Point2): readonly Point2[] {
+  return RINGS.flatMap((radius) =>
+    Array.from({ length: ON_A_RING }, (_, index) => (index * 2 * Math.PI) / ON_A_RING).map((turn) => ({
+      x: x + 1.5 * radius * Math.sin(turn),
+      y: y - radius * Math.cos(turn),
+    })),
+  );
+}
+
+/** The words of a label, without the room round them. */
+export const wordsOf = ({ x, y, width, height }: Box): Box => ({
+  x: x + PADDING,
+  y: y + 3,
+  width: width - 2 * PADDING,
+  height: height - 6,
+});
 
 /** Whether two boxes cover each other; lines of text may touch. */
 export function overlaps(a: Box, b: Box): boolean {
@@ -127,14 +152,14 @@ export function overlaps(a: Box, b: Box): boolean {
 interface Choice {
   readonly label: PlacedLabel;
   readonly covers: number;
-  /** Whether it covers no other label and stays on the sheet. */
+  /** Whether it covers no other label and no rope, and stays on the sheet. */
   readonly free: boolean;
 }
 
 /**
  * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
- * covers least. Where every place would cover another label it says its first line alone, or goes a little further out. Labels given
- * first choose first.
+ * covers least. Where every place would cover another label or a rope it goes a little further out, or says its first line alone. Labels
+ * given first choose first.
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
   const placed: PlacedLabel[] = [];
@@ -142,10 +167,11 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
     const short = { ...label, lines: label.lines.slice(0, 1) };
     const tries = [
       () => leastCovering({ ...label, centres }, placed, obstacles),
-      () => leastCovering({ ...short, centres }, placed, obstacles),
       () => leastCovering({ ...label, centres: furtherOut(centres) }, placed, obstacles),
+      () => leastCovering({ ...short, centres }, placed, obstacles),
       () => leastCovering({ ...short, centres: furtherOut(centres) }, placed, obstacles),
       () => leastCovering({ ...short, centres: furtherOut(centres, LAST) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: roundAbout(label.about ?? middleOf(centres)) }, placed, obstacles),
     ];
     let best: Choice | undefined;
     for (const attempt of tries) {
@@ -176,8 +202,11 @@ function leastCovering(
       segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
       6 * outside +
       rank * 0.5;
-    if (best === undefined || covers < best.covers)
-      best = { label: { ...label, ...box }, covers, free: outside < 1 && !taken.some((other) => overlaps(box, other)) };
+    const words = wordsOf(box);
+    const free =
+      outside < 1 && !taken.some((other) => overlaps(box, other)) && segments.every((segment) => lengthInside(segment, words) === 0);
+    if (best === undefined || (free && !best.free) || (free === best.free && covers < best.covers))
+      best = { label: { ...label, ...box }, covers, free };
   }
   return best;
 }

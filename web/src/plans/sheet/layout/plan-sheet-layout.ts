@@ -51,7 +51,7 @@ export function vehicleCorners({ xM, yM, headingRad, lengthM, widthM }: LoadBody
 export const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kind === 'animal';
 
 /** Room that an edge mark keeps from the frame, pixels. */
-const EDGE = { x: 70, top: 76, bottom: 60 };
+const EDGE = { x: 70, top: 96, bottom: 60 };
 
 /** Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen. */
 export function shownAt(
@@ -87,23 +87,44 @@ function roomAround({ bodies, load }: Rig): readonly Point2[] {
   ];
 }
 
-/** The view that fits the rig, not its zones. */
-export function fitView(rig: Rig, report: Report | undefined, { width, height }: SheetSize): View {
+/** Nothing stands over the sheet. */
+const BARE: SheetSize = { width: 0, height: 0 };
+
+/**
+ * The view that fits the rig, not its zones. Where the rig would reach under what covers the upper left corner of the sheet, it is drawn
+ * below that.
+ */
+export function fitView(rig: Rig, report: Report | undefined, size: SheetSize, covered: SheetSize = BARE): View {
   const points = [
     ...rig.bodies.filter((body) => !standsAbout(body)).flatMap(bodyPoints),
     ...(report?.strands.flatMap(({ from, to }) => [from, to]) ?? []),
     ...(rig.lines.length === 0 ? roomAround(rig) : []),
   ];
+  const whole = fitted(points, size, 0);
+  const isUnder = points.some((point) => {
+    const { x, y } = toScreen(whole, point);
+    return x < covered.width + UNDER_PX && y < covered.height + UNDER_PX;
+  });
+  return isUnder && covered.height < size.height * MOST_COVERED ? fitted(points, size, covered.height) : whole;
+}
+
+/** Of a sheet that is covered by more than this share of its height, all is used. */
+const MOST_COVERED = 0.4;
+/** How near to what covers the corner a rig may come, pixels. */
+const UNDER_PX = 30;
+
+function fitted(points: readonly Point2[], { width, height }: SheetSize, top: number): View {
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
-  const [left, right, bottom, top] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const [left, right, bottom, most] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const margin = { x: Math.min(MARGIN.x, width * 0.14), y: Math.min(MARGIN.y, height * 0.16) };
+  const free = height - top;
   const scale = Math.min(
     CLOSEST_SCALE,
     (width - 2 * margin.x) / Math.max(1, right - left),
-    (height - 2 * margin.y) / Math.max(1, top - bottom),
+    (free - 2 * margin.y) / Math.max(1, most - bottom),
   );
-  return { scale, originX: width / 2 - (scale * (left + right)) / 2, originY: height / 2 + (scale * (bottom + top)) / 2 };
+  return { scale, originX: width / 2 - (scale * (left + right)) / 2, originY: top + free / 2 + (scale * (bottom + most)) / 2 };
 }
 
 /** Where the scale bar begins, and how long it may be on a sheet, pixels. */

@@ -37,13 +37,15 @@ interface LabelInput {
   readonly report: Report;
   readonly view: View;
   readonly size: SheetSize;
+  /** Room in the upper left corner that something stands on. */
+  readonly covered?: SheetSize;
   readonly figure: (figure: Figure) => string;
   /** How far remotes reach, named at their rims. */
   readonly reaches?: readonly RemoteReach[];
 }
 
 /** Every label of the sheet, set by rule. */
-export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: LabelInput): readonly PlacedLabel[] {
+export function sheetLabels({ rig, report, view, size, covered, figure, reaches = [] }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
   const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
@@ -65,10 +67,12 @@ export function sheetLabels({ rig, report, view, size, figure, reaches = [] }: L
   const marked = wishes.map((wish) => ({ ...wish, mark: marks.get(wish.id) }));
   return placeLabels(size.width < COMPACT ? marked.map(shortened) : marked, {
     frame: { x: 6, y: 6, width: size.width - 12, height: size.height - 12 },
-    controls: [{ x: size.width - 146, y: size.height - 60, width: 146, height: 60 }],
+    controls: [
+      { x: size.width - 146, y: size.height - 60, width: 146, height: 60 },
+      ...(covered && covered.height > 0 ? [{ x: 0, y: 0, width: covered.width + 12, height: covered.height + 12 }] : []),
+    ],
     boxes: [
       ...bodies,
-      { x: 0, y: 0, width: Math.min(size.width * 0.7, 470), height: 30 },
       { x: 0, y: size.height - 62, width: BAR_PX + longestBar(size) + 10, height: 62 },
       ...(size.width < COMPACT ? [] : [{ x: 0, y: size.height - 34, width: BAR_PX + longestBar(size) + KEY_PX, height: 34 }]),
       { x: size.width - 60, y: 0, width: 60, height: 74 },
@@ -107,6 +111,9 @@ function boxOf(points: readonly Point2[], grow: number): Box {
   return { x, y, width: Math.max(...xs) + grow - x, height: Math.max(...ys) + grow - y };
 }
 
+/** Room between a rope and the words beside it, pixels. */
+const BESIDE_PX = 8;
+
 interface StrandWish {
   readonly figure: LabelInput['figure'];
   readonly id: string;
@@ -117,22 +124,20 @@ function strandWish(strand: Report['strands'][number], { from, to }: Segment, { 
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const size = Math.max(1, Math.hypot(dx, dy));
   const [nx, ny] = [-dy / size, dx / size];
-  // The wider a strand runs across the sheet, the less its label must stand off.
-  const away = 26 + 46 * Math.abs(nx);
+  const greatest = strand.greatestN === undefined ? '' : ` · greatest ${figure(force(strand.greatestN))}`;
+  const lines = [
+    { text: strand.plannedN === undefined ? '–' : figure(force(strand.plannedN)), strong: true },
+    { text: `${name} ${figure(length(strand.lengthM))}${greatest}`, strong: false },
+  ];
+  const label = sizeOf({ lines });
+  // As far off as its words need to stand clear of the rope.
+  const away = (Math.abs(nx) * label.width + Math.abs(ny) * label.height) / 2 + BESIDE_PX;
   const centres = [0.5, 0.36, 0.64, 0.25, 0.75].flatMap((share) =>
     [1, -1].flatMap((side) =>
-      [away, away + 26].map((off) => ({ x: from.x + dx * share + nx * off * side, y: from.y + dy * share + ny * off * side })),
+      [away, away + 24].map((off) => ({ x: from.x + dx * share + nx * off * side, y: from.y + dy * share + ny * off * side })),
     ),
   );
-  const greatest = strand.greatestN === undefined ? '' : ` · greatest ${figure(force(strand.greatestN))}`;
-  return {
-    id,
-    lines: [
-      { text: strand.plannedN === undefined ? '–' : figure(force(strand.plannedN)), strong: true },
-      { text: `${name} ${figure(length(strand.lengthM))}${greatest}`, strong: false },
-    ],
-    centres,
-  };
+  return { id, lines, centres };
 }
 
 const around = ({ x, y }: Point2, reach: number): readonly Point2[] =>

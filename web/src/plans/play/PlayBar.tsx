@@ -1,0 +1,225 @@
+import { type Case, force, length, percent, type Timeline, type ToldReport, temperature, withoutUnit } from '@wainrope/core';
+import { ChartLine, ChevronFirst, ChevronLast, Pause, Play as PlayIcon, X } from 'lucide-react';
+import { type KeyboardEvent, lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
+import { Loading } from '../../shell/Loading.tsx';
+import { SeverityShape } from '../../shell/SeverityShape.tsx';
+import { useFigures } from '../../shell/use-figures.ts';
+import { verdictWords } from '../../shell/VerdictMark.tsx';
+import { howWeak } from '../how-weak.ts';
+import { useShowMoment } from './MomentHolder.tsx';
+import { eventsAt, type PlayEvent, playEvents, steppedTo } from './play-events.ts';
+import { clockWords, instantAt, type PlayedBy, restsAt, wholeOf } from './timeline-at.ts';
+import { type Play, usePlay } from './use-play.ts';
+
+const PlayChart = lazy(async () => ({ default: (await import('./PlayChart.tsx')).PlayChart }));
+
+interface PlayBarProps {
+  readonly subject: Case;
+  readonly report: ToldReport;
+  readonly close: () => void;
+}
+
+const KEY = 'grid h-11 min-w-10 place-items-center disabled:opacity-30';
+
+/** The pull as a line of time under the drawing: played, stepped through, looked at as a chart. */
+export function PlayBar({ subject, report, close }: PlayBarProps) {
+  const show = useShowMoment();
+  const play = usePlay(subject);
+  const [charted, setCharted] = useState(false);
+  const events = useMemo(() => playEvents(report), [report]);
+  const { timeline, by, at, go, isRunning, setRunning, moment } = play;
+  useEffect(() => show(moment), [moment, show]);
+  useEffect(() => () => show(undefined), [show]);
+  if (!timeline) return <Loading what="the pull" className="border-t border-ink bg-sheet px-4 py-3" />;
+  const { points } = timeline;
+  const here = instantAt(points, by, at);
+  const before = steppedTo(events, here.atM, 'before');
+  const next = steppedTo(events, here.atM, 'next');
+  const step = (to: number | undefined) => {
+    setRunning(false);
+    if (to !== undefined) go(to, 'metre');
+  };
+  return (
+    <section
+      aria-label="The pull, played"
+      className="no-print flex max-h-[calc(100%-13rem)] shrink-0 flex-col border-t border-ink bg-sheet"
+      data-play-at={moment?.travelM.toFixed(2)}
+      data-play-running={isRunning}
+    >
+      <div className="flex shrink-0 items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
+        <button type="button" className={KEY} disabled={before === undefined} onClick={() => step(before)} aria-label="Previous event">
+          <ChevronFirst size={20} />
+        </button>
+        <button
+          type="button"
+          className="grid size-10 place-items-center bg-ink text-paper"
+          onClick={() => setRunning(!isRunning)}
+          aria-label={isRunning ? 'Pause' : 'Play'}
+        >
+          {isRunning ? <Pause size={19} /> : <PlayIcon size={19} />}
+        </button>
+        <button type="button" className={KEY} disabled={next === undefined} onClick={() => step(next)} aria-label="Next event">
+          <ChevronLast size={20} />
+        </button>
+        <Where {...{ play, timeline, report }} />
+        <span className="ml-auto flex shrink-0 items-center">
+          {here.timeS !== undefined && (
+            <OneOfKeys label="Play" value={by} options={BY} choose={play.setBy} className="mr-1 gap-3 text-[14px]" />
+          )}
+          <button type="button" className={KEY} aria-pressed={charted} onClick={() => setCharted(!charted)} aria-label="Chart of the pull">
+            <ChartLine size={19} />
+          </button>
+          <button type="button" className={KEY} onClick={close} aria-label="Stop playing, back to the start">
+            <X size={19} />
+          </button>
+        </span>
+      </div>
+      <Line {...{ play, points, events, step, before, next }} />
+      <Happening events={events} atM={here.atM} next={next} />
+      {charted && (
+        <Suspense fallback={<Loading what="the chart" className="px-4 py-3" />}>
+          <PlayChart timeline={timeline} events={events} by={by} at={isRunning ? undefined : at} name={subject.name} />
+        </Suspense>
+      )}
+    </section>
+  );
+}
+
+interface WhereProps {
+  readonly play: Play;
+  readonly timeline: Timeline;
+  readonly report: ToldReport;
+}
+
+/** Where the load is, and what that asks of line, winch and pieces. */
+function Where({ play: { by, at, moment }, timeline, report }: WhereProps) {
+  const { figure } = useFigures();
+  const { points, motorTag, hottestC } = timeline;
+  const { atM, timeS, heatC, chargeShare } = instantAt(points, by, at);
+  const motor = motorTag === undefined ? 'motor' : `motor of ${motorTag}`;
+  const highest = moment?.places.find(({ id }) => id === moment.highestPlaceId);
+  const figures = [
+    moment?.plannedPullN !== undefined && `line ${figure(force(moment.plannedPullN))} planned`,
+    moment?.greatestPullN !== undefined && `${figure(force(moment.greatestPullN))} at most`,
+    highest && `${highest.tag ?? highest.name} ${howWeak(highest, figure)}`,
+    heatC !== undefined && `${motor} ${withoutUnit(figure(temperature(heatC)))} of ${figure(temperature(hottestC))}`,
+    chargeShare !== undefined && `battery ${figure(percent(chargeShare))} full`,
+    timeS === undefined && 'no time: the motor is not on record',
+  ].filter((words) => words !== undefined && words !== false);
+  return (
+    <p className="min-w-0 flex-1 py-1 leading-tight max-[760px]:order-last max-[760px]:basis-full" data-play-figures>
+      <strong className="whitespace-nowrap">
+        {figure(length(atM))} of {figure(length(report.pull.reachedM))}
+        {timeS !== undefined && ` · ${clockWords(timeS)}`}
+        {by === 'time' && restsAt(points, at) && ' · the motor rests'}
+      </strong>
+      <span className="block text-[14px] text-quiet max-[760px]:text-[13px]">
+        {figures.map((words, index) => (
+          <span key={words}>
+            {index > 0 && ' · '}
+            <span className="whitespace-nowrap">{words}</span>
+          </span>
+        ))}
+      </span>
+    </p>
+  );
+}
+
+const BY: readonly (readonly [PlayedBy, string])[] = [
+  ['metre', 'by metres'],
+  ['time', 'by time'],
+];
+
+interface LineProps {
+  readonly play: Play;
+  readonly points: Timeline['points'];
+  readonly events: readonly PlayEvent[];
+  readonly step: (to: number | undefined) => void;
+  readonly before: number | undefined;
+  readonly next: number | undefined;
+}
+
+/** The way from slack to free, with what happens on it. Page up and page down step from one event to another. */
+function Line({ play: { by, at, go, setRunning }, points, events, step, before, next }: LineProps) {
+  const { figure } = useFigures();
+  const whole = wholeOf(points, by);
+  const { atM, timeS } = instantAt(points, by, at);
+  const keys = (event: KeyboardEvent) => {
+    const to = event.key === 'PageUp' ? next : event.key === 'PageDown' ? before : undefined;
+    if (event.key !== 'PageUp' && event.key !== 'PageDown') return;
+    event.preventDefault();
+    step(to);
+  };
+  const share = (metre: number) => {
+    const instant = instantAt(points, 'metre', metre);
+    return whole > 0 ? (100 * (by === 'metre' ? instant.atM : (instant.timeS ?? 0))) / whole : 0;
+  };
+  return (
+    <div className="relative mx-4 h-9 shrink-0">
+      <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
+      {events.map(({ key, atM: metre, severity, worsens }) => (
+        <button
+          key={key}
+          type="button"
+          tabIndex={-1}
+          aria-hidden="true"
+          className="absolute top-0 z-10 grid h-5 w-4 -translate-x-1/2 place-items-center"
+          style={{ left: `${share(metre)}%` }}
+          onClick={() => step(metre)}
+        >
+          {severity ? (
+            <SeverityShape severity={severity} undecided={false} size={worsens ? 17 : 13} />
+          ) : (
+            <span className="block h-4 w-0.5 bg-ink" />
+          )}
+        </button>
+      ))}
+      <input
+        type="range"
+        className="play-line absolute inset-x-0 top-1 z-20 h-8"
+        aria-label="How far the pull has gone"
+        aria-valuetext={`${figure(length(atM))}${timeS === undefined ? '' : `, ${clockWords(timeS)}`}`}
+        min={0}
+        max={whole}
+        step={by === 'metre' ? 0.01 : 0.5}
+        value={at}
+        onKeyDown={keys}
+        onChange={({ target }) => {
+          setRunning(false);
+          go(Number(target.value));
+        }}
+      />
+    </div>
+  );
+}
+
+interface HappeningProps {
+  readonly events: readonly PlayEvent[];
+  readonly atM: number;
+  readonly next: number | undefined;
+}
+
+/** What happens here, and what comes next. */
+function Happening({ events, atM, next }: HappeningProps) {
+  const { figure, text } = useFigures();
+  const here = eventsAt(events, atM);
+  const coming = next === undefined ? undefined : eventsAt(events, next)[0];
+  return (
+    <p className="flex min-h-6 shrink-0 flex-wrap justify-between gap-x-4 px-4 pb-1.5 text-[14px] leading-tight" data-play-event>
+      <span aria-live="polite" className="font-semibold max-[760px]:line-clamp-2">
+        {here.map(({ key, words, worsens }) => (
+          <span key={key} className="mr-3">
+            {worsens && <span className="text-rust uppercase">{verdictWords[worsens]} from here: </span>}
+            {text(words)}
+          </span>
+        ))}
+      </span>
+      {coming && (
+        <span className="text-quiet max-[760px]:line-clamp-1">
+          next at {figure(length(coming.atM))}: {text(coming.words)}
+        </span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,99 @@
+import type { Case, MomentReport, Timeline } from '@wainrope/core';
+import { useCallback, useEffect, useState } from 'react';
+import { useAddress } from '../../shell/use-address.ts';
+import { useMedia } from '../../shell/use-media.ts';
+import { named, solver } from '../solver/solver.ts';
+import { useAsked } from '../solver/use-asked.ts';
+import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
+
+/** A pull takes so long when it is played, seconds: by metres, and by time, which has its rests. */
+const PLAYS_FOR_S = { metre: 14, time: 20 };
+/** Where motion is not wanted, it goes on by so many steps, one a second. */
+const CALM_STEPS = 10;
+/** The address follows once it has rested so long, ms: not with every step of a thumb. */
+const RESTS_MS = 300;
+
+export interface Play {
+  readonly timeline: Timeline | undefined;
+  readonly by: PlayedBy;
+  readonly setBy: (by: PlayedBy) => void;
+  /** Where it is: metres or seconds, by what it is played by. */
+  readonly at: number;
+  readonly go: (to: number, by?: PlayedBy) => void;
+  readonly isRunning: boolean;
+  readonly setRunning: (running: boolean) => void;
+  /** The figures of the moment that is shown; missing until they are here. */
+  readonly moment: MomentReport | undefined;
+}
+
+/** Plays the pull of a case: where it is stands in the address once it rests there. */
+export function usePlay(subject: Case): Play {
+  const { params, put } = useAddress();
+  const [by, setPlayedBy] = useState<PlayedBy>('metre');
+  const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
+  const [isRunning, setRunning] = useState(false);
+  const timeline = useAsked(useCallback(() => solver().timeline(named(subject)), [subject])).value;
+  const points = timeline?.points ?? NO_POINTS;
+  const whole = wholeOf(points, by);
+  const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
+  const moment = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM])).value;
+  usePlaying({ isRunning: isRunning && whole > 0, whole, seconds: PLAYS_FOR_S[by], setAt });
+  const isOver = whole > 0 && at >= whole;
+  useEffect(() => {
+    if (isOver) setRunning(false);
+  }, [isOver]);
+  useEffect(() => {
+    if (isRunning) return;
+    const timer = setTimeout(() => put('at', atM.toFixed(2)), RESTS_MS);
+    return () => clearTimeout(timer);
+  }, [isRunning, atM, put]);
+  return {
+    timeline,
+    by,
+    setBy: (next) => {
+      const instant = instantAt(points, by, at);
+      setAt(next === 'metre' ? instant.atM : (instant.timeS ?? 0));
+      setPlayedBy(next);
+    },
+    at: Math.min(at, whole || at),
+    go: (to, goneBy = by) => {
+      const instant = instantAt(points, goneBy, to);
+      setAt(by === 'metre' ? instant.atM : (instant.timeS ?? 0));
+    },
+    isRunning,
+    setRunning: (running) => {
+      if (running && isOver) setAt(0);
+      setRunning(running);
+    },
+    moment,
+  };
+}
+
+const NO_POINTS: Timeline['points'] = [];
+
+interface Playing {
+  readonly isRunning: boolean;
+  readonly whole: number;
+  readonly seconds: number;
+  readonly setAt: (next: (before: number) => number) => void;
+}
+
+/** Moves on with every frame the screen draws; where motion is not wanted, by a few steps. */
+function usePlaying({ isRunning, whole, seconds, setAt }: Playing): void {
+  const calm = useMedia('(prefers-reduced-motion: reduce)');
+  useEffect(() => {
+    if (!isRunning) return;
+    const forward = (by: number) => setAt((before) => Math.min(whole, before + by));
+    if (calm) {
+      const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
+      return () => clearInterval(timer);
+    }
+    let last = performance.now();
+    let frame = requestAnimationFrame(function draw(now) {
+      forward(((now - last) / 1000 / seconds) * whole);
+      last = now;
+      frame = requestAnimationFrame(draw);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [isRunning, calm, whole, seconds, setAt]);
+}
