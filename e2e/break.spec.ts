@@ -65,4 +65,6 @@ test('who stands in the way is named, the cab told as one, and ringed without it
   await page.getByRole('tab', { name: /^Findings/ }).click();
   await expect(page.locator('[data-endangered="isla"]')).toHaveCount(1);
   await expect(way).not.toContainText('in a cab or behind a shelter');
+  await broken(page).getByRole('button', { name: 'Move Isla Wrenfell to a safe place' }).click();
+  await expect(page.locator('[data-endangered]')).toHaveCount(0);
 });

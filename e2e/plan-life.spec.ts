@@ -36,7 +36,7 @@ test('the field card prints in two pages and reads back: limit, tags, people, st
     'On the way',
     'works on layer 4',
     'Until Otter has moved 5.0 m',
-    'Count every piece back',
+    'holes filled, the way open again',
   ])
     expect(all).toContain(words);
 });

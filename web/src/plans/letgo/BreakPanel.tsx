@@ -1,4 +1,5 @@
 import {
+  type Case,
   type Edit,
   energy,
   force,
@@ -21,11 +22,13 @@ import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useAddress } from '../../shell/use-address.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import type { Leg } from '../findings/finding-groups.ts';
+import { useStands } from '../solver/questions.ts';
 import { useLetGoHolder } from './LetGoHolder.tsx';
-import { type Milder, milderActs } from './milder.ts';
+import { type Milder, milderActs, onFootInTheWay, standActs } from './milder.ts';
 
 interface BreakPanelProps {
   readonly rig: Rig;
+  readonly subject: Case;
   readonly report: ToldReport;
   readonly apply: (edits: readonly Edit[]) => void;
   readonly choosePiece: (useId: string) => void;
@@ -94,12 +97,15 @@ interface ToldProps extends BreakPanelProps {
   readonly at: string;
 }
 
-function Told({ rig, letGo, at, apply, choosePiece, hangDampers, locked }: ToldProps) {
+function Told({ rig, subject, letGo, at, apply, choosePiece, hangDampers, locked }: ToldProps) {
   const { figure } = useFigures();
   const { tensionN, energyJ, leaves, manner, inTheWay, heldBy, undamped } = letGo;
   const { pieces } = useRegister();
   const lanyards = (pieces ?? []).filter(({ facts }) => isLanyard(facts) && facts.state === 'in-use').map(({ facts }) => facts.id);
-  const acts = milderActs(rig, letGo, lanyards);
+  const onFoot = onFootInTheWay(inTheWay);
+  const { value: stands } = useStands(onFoot.length > 0 && !locked ? subject : undefined);
+  const placeless = onFoot.filter(({ bodyId }) => stands?.some(({ id, xM }) => id === bodyId && xM === undefined));
+  const acts = [...standActs(rig, inTheWay, stands ?? []), ...milderActs(rig, letGo, lanyards)];
   const act = (milder: Milder) => {
     if (milder.kind === 'damper') hangDampers(milder.legs);
     else if (milder.kind === 'soft') choosePiece(milder.useId);
@@ -121,6 +127,12 @@ function Told({ rig, letGo, at, apply, choosePiece, hangDampers, locked }: ToldP
           ' How much the rope stores is not known: its kind or strength is not on record.'}
       </p>
       <Ways inTheWay={inTheWay} none={manner !== 'brake' && manner !== 'hands'} />
+      {placeless.length > 0 && (
+        <p className="font-semibold text-rust">
+          Nowhere round this rig is safe for {placeless.map(({ label }) => label).join(', ')}: lay it another way, or send them off the
+          site.
+        </p>
+      )}
       <div>
         <h3 className="font-semibold">What leaves</h3>
         {manner === 'brake' && <p>Nothing flies. The drum runs and the line goes out: nobody reaches for it.</p>}

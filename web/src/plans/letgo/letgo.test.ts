@@ -7,7 +7,7 @@ import { caseOfFile } from '../../testing/case-of-file.ts';
 import { judge } from '../../testing/judged.ts';
 import type { SheetPlan } from '../draft/shown-plans.ts';
 import { brokenPlan } from './broken-plan.ts';
-import { milderActs } from './milder.ts';
+import { milderActs, standActs } from './milder.ts';
 import { breakables, firstToBreak } from './what-to-break.ts';
 
 const bog = caseOfFile(bogFile);
@@ -61,6 +61,25 @@ describe('what can be broken', () => {
     expect(firstToBreak(all, ringPlace)).toBe('pulley');
     expect(firstToBreak(all, undefined)).toBe('winch');
     expect(firstToBreak([], ringPlace)).toBeUndefined();
+  });
+});
+
+describe('who stands in the way', () => {
+  const inTheWay = { bodyId: 'signaller', label: 'Isla Wrenfell', what: 'person', sheltered: false, why: 'flies', farM: 9 } as const;
+  const stand = { id: 'signaller', label: 'Isla Wrenfell', duty: 'signaller', isNew: false, xM: 30, yM: -4, why: [] } as const;
+  const wordsOf = (...args: Parameters<typeof standActs>) => standActs(...args).map(({ words }) => words);
+  it('is moved to the place that was found for them, as one act', () => {
+    const [act] = standActs(bog.rig, [inTheWay], [{ ...stand, id: 'other' }, stand]);
+    if (act?.kind !== 'edits') throw new Error('no act');
+    expect(act.words).toBe('Move Isla Wrenfell to a safe place');
+    expect(act.edits).toHaveLength(1);
+    expect(act.edits[0]).toMatchObject({ kind: 'put', list: 'bodies', entry: { id: 'signaller', xM: 30, yM: -4 } });
+  });
+  it('has no such act in a cab, without a safe place, or as a vehicle or a tree', () => {
+    expect(wordsOf(bog.rig, [{ ...inTheWay, sheltered: true }], [stand])).toEqual([]);
+    expect(wordsOf(bog.rig, [inTheWay], [{ ...stand, xM: undefined, yM: undefined }])).toEqual([]);
+    expect(wordsOf(bog.rig, [{ ...inTheWay, what: 'vehicle' }], [stand])).toEqual([]);
+    expect(wordsOf(bog.rig, [inTheWay], [])).toEqual([]);
   });
 });
 

@@ -1,4 +1,5 @@
-import { addLanyard, type Edit, gearIdsOf, type LetGo, type Rig } from '@wainrope/core';
+import { addLanyard, type Edit, gearIdsOf, type InTheWay, type LetGo, type Rig, type Stand } from '@wainrope/core';
+import { placedEdits } from '../site/placed-edits.ts';
 
 /** One act that makes it milder. */
 export type Milder =
@@ -33,6 +34,20 @@ export function milderActs(rig: Rig, { undamped, leaves }: LetGo, lanyards: read
   });
   return [...damper, ...parts];
 }
+
+/** People on foot in the way; a cab or a shelter is told apart from them. */
+export const onFootInTheWay = (inTheWay: readonly InTheWay[]): readonly InTheWay[] =>
+  inTheWay.filter(({ what, sheltered }) => what === 'person' && !sheltered);
+
+/** Those who stand in the way, each put where they would be safe; whoever has no such place gets no act. */
+export const standActs = (rig: Rig, inTheWay: readonly InTheWay[], stands: readonly Stand[]): readonly Milder[] =>
+  onFootInTheWay(inTheWay).flatMap(({ bodyId, label }): readonly Milder[] => {
+    const edits = placedEdits(
+      rig,
+      stands.filter(({ id }) => id === bodyId),
+    );
+    return edits.length === 0 ? [] : [{ kind: 'edits', words: `Move ${label} to a safe place`, edits }];
+  });
 
 /** A lanyard from a piece to what its chain hangs on where that stands still, else by a grip to a strand that goes along. */
 function lanyardEdits(rig: Rig, useId: string, lanyards: readonly string[]): readonly Edit[] {

@@ -36,6 +36,10 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   const here = instantAt(points, by, at);
   const before = steppedTo(events, here.atM, 'before');
   const next = steppedTo(events, here.atM, 'next');
+  const stop = () => {
+    play.leave();
+    close();
+  };
   const step = (to: number | undefined) => {
     setRunning(false);
     if (to !== undefined) go(to, 'metre');
@@ -70,7 +74,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
           <button type="button" className={KEY} aria-pressed={charted} onClick={() => setCharted(!charted)} aria-label="Chart of the pull">
             <ChartLine size={19} />
           </button>
-          <button type="button" className={KEY} onClick={close} aria-label="Stop playing, back to the start">
+          <button type="button" className={KEY} onClick={stop} aria-label="Stop playing, back to the start">
             <X size={19} />
           </button>
         </span>

@@ -1,5 +1,5 @@
 import type { Case, MomentReport, Timeline } from '@wainrope/core';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
 import { useMedia } from '../../shell/use-media.ts';
 import { named, solver } from '../solver/solver.ts';
@@ -22,6 +22,8 @@ export interface Play {
   readonly go: (to: number, by?: PlayedBy) => void;
   readonly isRunning: boolean;
   readonly setRunning: (running: boolean) => void;
+  /** The address is left as it is from here on: somebody takes the moment out of it. */
+  readonly leave: () => void;
   /** The figures of the moment that is shown; missing until they are here. */
   readonly moment: MomentReport | undefined;
 }
@@ -42,9 +44,12 @@ export function usePlay(subject: Case): Play {
   useEffect(() => {
     if (isOver) setRunning(false);
   }, [isOver]);
+  const isLeft = useRef(false);
   useEffect(() => {
     if (isRunning) return;
-    const timer = setTimeout(() => put('at', atM.toFixed(2)), RESTS_MS);
+    const timer = setTimeout(() => {
+      if (!isLeft.current) put('at', atM.toFixed(2));
+    }, RESTS_MS);
     return () => clearTimeout(timer);
   }, [isRunning, atM, put]);
   return {
@@ -64,6 +69,9 @@ export function usePlay(subject: Case): Play {
     setRunning: (running) => {
       if (running && isOver) setAt(0);
       setRunning(running);
+    },
+    leave: () => {
+      isLeft.current = true;
     },
     moment,
   };
