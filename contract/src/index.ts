@@ -218,7 +218,7 @@ export { meaningKey, plainWord } from './register/word-meanings.ts';
 export { writeRegisterRow } from './register/write-row.ts';
 export { TaskQuery, TaskView } from './tasks/task.dto.ts';
 export { CalendarLink, FirstSteps, FirstStepsChange, Reminders, SinceVisit, VisitSeen } from './team/board.dto.ts';
-export { KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
+export { IfHurt, KitView, PersonView, PolicyView, TeamView, VehicleView } from './team/team.dto.ts';
 export {
   HookUpBook,
   HookUpCreate,

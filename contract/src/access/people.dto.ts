@@ -7,6 +7,8 @@ import { type PersonRole, personRoles } from './capabilities.ts';
 class PersonContent {
   @IsString() @Length(1, 80, { message: 'The name must have 1 to 80 characters.' }) name!: string;
   @IsIn(personRoles, { message: 'Choose a role.' }) role!: PersonRole;
+  /** Trained in first aid; where it is not said, it stays as it is, at first not trained. */
+  @IsOptional() @IsBoolean() firstAider?: boolean;
 }
 
 export class PersonCreate extends PersonContent {

@@ -111,6 +111,7 @@ export const teamRow = row({
   decimal_mark: choice(['.', ',']),
   demo: optional(words),
   first_steps_away: optional(flag),
+  call_if_hurt: optional(words),
   created_at: moment,
 });
 
@@ -119,7 +120,7 @@ export const bundleTables: readonly BundleTable[] = [
   {
     name: 'person',
     order: ['person_id'],
-    row: rowOf<'person'>({ person_id: uuid, name: words, role: choice(personRoles), left_on: optional(day) }),
+    row: rowOf<'person'>({ person_id: uuid, name: words, role: choice(personRoles), left_on: optional(day), first_aider: optional(flag) }),
   },
   {
     name: 'policy_version',

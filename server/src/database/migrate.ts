@@ -24,6 +24,7 @@ import * as measuredPulls from './migrations/0021-measured-pulls.ts';
 import * as partialDates from './migrations/0022-partial-dates.ts';
 import * as fileWords from './migrations/0023-file-words.ts';
 import * as firstSteps from './migrations/0024-first-steps.ts';
+import * as ifHurt from './migrations/0025-if-hurt.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -51,6 +52,7 @@ export const migrations = {
   '0022-partial-dates': partialDates,
   '0023-file-words': fileWords,
   '0024-first-steps': firstSteps,
+  '0025-if-hurt': ifHurt,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -20,6 +20,7 @@ export interface TeamTable {
   decimal_mark: '.' | ',';
   demo: string | null;
   first_steps_away: ColumnType<boolean | null, boolean | undefined, boolean>;
+  call_if_hurt: ColumnType<string | null, string | undefined, string | null>;
   created_at: GeneratedAlways<Date>;
 }
 
@@ -29,6 +30,7 @@ export interface PersonTable {
   name: string;
   role: 'coordinator' | 'gear-keeper' | 'member' | 'reader';
   left_on: Day;
+  first_aider: ColumnType<boolean | null, boolean | undefined, boolean | undefined>;
 }
 
 export interface PracticeTable {

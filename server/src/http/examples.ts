@@ -136,7 +136,12 @@ export const examples: readonly Example[] = [
   { operation: 'addPerson', body: { personId: PERSON, name: 'Wren Holloway', role: 'gear-keeper' } },
   { operation: 'addPerson', body: { personId: ANOTHER, name: 'Corin Thackeray', role: 'member' } },
   { operation: 'getPerson', parameters: { personId: PERSON } },
-  { operation: 'changePerson', parameters: { personId: PERSON }, body: { name: 'Wren Holloway', role: 'coordinator', left: false } },
+  { operation: 'setIfHurt', body: { call: 'Valley rescue desk, channel 4' } },
+  {
+    operation: 'changePerson',
+    parameters: { personId: PERSON },
+    body: { name: 'Wren Holloway', role: 'coordinator', left: false, firstAider: true },
+  },
   {
     operation: 'addPractice',
     parameters: { personId: PERSON },

@@ -10,7 +10,11 @@ export class PeopleRepository {
     await trx.insertInto('person').values(person).execute();
   }
 
-  async change(trx: TeamTransaction, personId: string, change: Pick<Insertable<PersonTable>, 'name' | 'role' | 'left_on'>): Promise<void> {
+  async change(
+    trx: TeamTransaction,
+    personId: string,
+    change: Pick<Insertable<PersonTable>, 'name' | 'role' | 'left_on' | 'first_aider'>,
+  ): Promise<void> {
     await trx.updateTable('person').set(change).where('person_id', '=', personId).execute();
   }
 

@@ -43,25 +43,31 @@ export class PeopleService {
   }
 
   /** Sent twice with one id, it adds one person. */
-  async add(actor: Actor, { personId, name, role }: PersonCreate): Promise<PersonListed> {
+  async add(actor: Actor, { personId, name, role, firstAider }: PersonCreate): Promise<PersonListed> {
     return this.database.inTeamOnce(actor.teamId, personId, async (trx) => {
       const existing = (await this.listed(trx, actor)).find((person) => person.personId === personId);
       if (existing) return existing;
       await this.refuseTakenName(trx, name);
-      await this.repository.add(trx, { team_id: actor.teamId, person_id: personId, name, role, left_on: null });
-      await this.audit.note(trx, actor, { action: 'added a person', kind: 'person', id: personId, name, after: { name, role } });
+      await this.repository.add(trx, { team_id: actor.teamId, person_id: personId, name, role, left_on: null, first_aider: firstAider });
+      await this.audit.note(trx, actor, {
+        action: 'added a person',
+        kind: 'person',
+        id: personId,
+        name,
+        after: { name, role, ...(firstAider && { firstAider }) },
+      });
       return this.one(trx, actor, personId);
     });
   }
 
-  async change(actor: Actor, personId: string, { name, role, left }: PersonChange): Promise<PersonListed> {
+  async change(actor: Actor, personId: string, { name, role, left, firstAider }: PersonChange): Promise<PersonListed> {
     return this.database.inTeam(actor.teamId, async (trx) => {
       // One change at a time: two who demote each other at once would leave none.
       await this.teams.lockTeam(trx);
       const before = await this.one(trx, actor, personId);
       await this.refuseTakenName(trx, name, personId);
       if (before.role === 'coordinator' && (role !== 'coordinator' || left)) await this.refuseLastCoordinator(trx, personId);
-      await this.repository.change(trx, personId, { name, role, left_on: left ? this.clock.today() : null });
+      await this.repository.change(trx, personId, { name, role, left_on: left ? this.clock.today() : null, first_aider: firstAider });
       const after = await this.one(trx, actor, personId);
       const account = left && (await this.access.accountOfPerson(trx, { teamId: actor.teamId, personId }));
       if (account) await this.access.endSessions(trx, account.account_id);
@@ -140,9 +146,16 @@ export class PeopleService {
   private async listed(trx: TeamTransaction, actor: Actor): Promise<readonly PersonListed[]> {
     const logins = await this.access.loginsOfTeam(trx, actor.teamId);
     const shows = (personId: string) => may(actor.role, 'people.write') || personId === actor.personId;
-    return (await this.teams.people(trx)).map(({ person_id, name, role, left_on }) => {
+    return (await this.teams.people(trx)).map(({ person_id, name, role, left_on, first_aider }) => {
       const login = shows(person_id) ? logins.get(person_id) : undefined;
-      return { personId: person_id, name, role, left: left_on !== null, ...(login !== undefined && { login }) };
+      return {
+        personId: person_id,
+        name,
+        role,
+        left: left_on !== null,
+        firstAider: first_aider ?? false,
+        ...(login !== undefined && { login }),
+      };
     });
   }
 

@@ -20,11 +20,19 @@ import { type HistoryFile, liveThrough, type PastDeed, pastDeeds } from './demo-
 import { DemoRegister } from './demo-register.ts';
 import { HISTORY_MONTHS } from './past-inspections.ts';
 
+interface DemoPerson {
+  readonly name: string;
+  readonly role: Actor['role'];
+  /** Whoever came after the founding says how long ago. */
+  readonly joinedMonthsAgo?: number;
+  readonly firstAider?: boolean;
+}
+
 interface DemoFile {
   readonly baseDate: string;
   readonly team: { readonly name: string; readonly decimalMark: '.' | ',' };
-  /** People who came after the founding say how long ago. */
-  readonly people: readonly { readonly name: string; readonly role: Actor['role']; readonly joinedMonthsAgo?: number }[];
+  readonly callIfHurt: string;
+  readonly people: readonly DemoPerson[];
   readonly kits: readonly (Omit<KitCreate, 'kitId' | 'vehicleId'> & { readonly vehicle?: string })[];
   readonly vehicles: readonly Omit<VehicleCreate, 'vehicleId'>[];
   readonly hookUps: readonly Omit<HookUpCreate, 'entryId'>[];
@@ -46,12 +54,13 @@ export async function seedDemoTeam(app: INestApplicationContext, folder: string)
   const actor = await app.get(Clock).during(new Date(`${began}T07:00:00Z`), () => found(app, demo));
   const register = new DemoRegister(app, actor, csv);
   const joining = demo.people.filter(({ joinedMonthsAgo }) => joinedMonthsAgo !== undefined);
-  const later = joining.map(({ name, role, joinedMonthsAgo = 0 }) => ({
+  const later = joining.map(({ name, role, joinedMonthsAgo = 0, firstAider }) => ({
     teamId: actor.teamId,
     personId: randomUUID(),
     name,
     role,
     joinedMonthsAgo,
+    ...(firstAider && { firstAider }),
   }));
   const people = new Map([...(await peopleOf(app, actor.teamId)), ...later].map((known) => [known.name.split(' ')[0], known]));
   const person = (name: string) => {
@@ -85,6 +94,7 @@ async function found(app: INestApplicationContext, demo: DemoFile): Promise<Acto
     people: demo.people.filter(({ joinedMonthsAgo }) => joinedMonthsAgo === undefined),
     demo: 'Everything here is invented: the team, its people, its gear and its country.',
   });
+  await app.get(TeamService).setIfHurt(actor, { call: demo.callIfHurt });
   for (const vehicle of demo.vehicles) await app.get(VehicleService).add(actor, { ...vehicle, vehicleId: randomUUID() });
   for (const entry of demo.hookUps) await app.get(VehicleService).write(actor, { ...entry, entryId: randomUUID() });
   const { vehicles } = await app.get(TeamService).view(actor);

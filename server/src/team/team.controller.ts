@@ -1,6 +1,6 @@
-import { Controller, Get } from '@nestjs/common';
+import { Body, Controller, Get, Put } from '@nestjs/common';
 import { ApiOkResponse } from '@nestjs/swagger';
-import { TeamView } from '@wainrope/contract';
+import { IfHurt, TeamView } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { TeamService } from './team.service.ts';
@@ -14,5 +14,13 @@ export class TeamController {
   @ApiOkResponse({ type: TeamView })
   getTeam(@CurrentActor() actor: Actor): Promise<TeamView> {
     return this.service.view(actor);
+  }
+
+  /** Sets whom the team calls when somebody is hurt; an empty one is taken for not set. */
+  @Put('if-hurt')
+  @Needs('people.write')
+  @ApiOkResponse({ type: TeamView })
+  setIfHurt(@CurrentActor() actor: Actor, @Body() input: IfHurt): Promise<TeamView> {
+    return this.service.setIfHurt(actor, input);
   }
 }

@@ -95,6 +95,10 @@ export class TeamRepository {
     await trx.selectFrom('team').select('team_id').forUpdate().execute();
   }
 
+  async setCallIfHurt(trx: TeamTransaction, call: string | null): Promise<void> {
+    await trx.updateTable('team').set({ call_if_hurt: call }).execute();
+  }
+
   async addPolicy(
     trx: TeamTransaction,
     actor: Actor,

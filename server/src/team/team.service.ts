@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { TeamView } from '@wainrope/contract';
+import type { IfHurt, TeamView } from '@wainrope/contract';
 import { canonicalJson, type Policy, teamStandard } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
@@ -12,7 +12,7 @@ export interface NewTeam {
   readonly name: string;
   readonly decimalMark: '.' | ',';
   readonly demo?: string;
-  readonly people: readonly { readonly name: string; readonly role: Actor['role'] }[];
+  readonly people: readonly { readonly name: string; readonly role: Actor['role']; readonly firstAider?: boolean }[];
 }
 
 export const policyHash = (policy: Policy): string => createHash('sha256').update(canonicalJson(policy)).digest('hex').slice(0, 16);
@@ -27,30 +27,54 @@ export class TeamService {
   ) {}
 
   async view(actor: Actor): Promise<TeamView> {
+    return this.database.inTeam(actor.teamId, (trx) => this.viewIn(trx, actor));
+  }
+
+  async setIfHurt(actor: Actor, { call }: IfHurt): Promise<TeamView> {
     return this.database.inTeam(actor.teamId, async (trx) => {
-      const team = await this.repository.team(trx);
-      const vehicles = await this.repository.vehicles(trx);
-      const kits = await this.repository.kits(trx);
-      const { policyVersionId, contentHash, policy } = await this.repository.policyInForce(trx);
-      return {
-        teamId: team.team_id,
-        name: team.name,
-        decimalMark: team.decimal_mark,
-        today: this.clock.today(),
-        actor: { personId: actor.personId, name: actor.name, role: actor.role },
-        kits: kits.map(({ kit_id, name }) => ({ kitId: kit_id, name })),
-        vehicles: vehicles.map(({ vehicle_id, name, model, mass_kg, length_m, width_m }) => ({
-          vehicleId: vehicle_id,
-          name,
-          model,
-          massKg: mass_kg,
-          lengthM: length_m,
-          widthM: width_m,
-        })),
-        policy: { policyVersionId, contentHash, content: policy },
-        ...(team.demo && { demo: team.demo }),
-      };
+      await this.repository.lockTeam(trx);
+      const { name, call_if_hurt: before } = await this.repository.team(trx);
+      const after = call.trim();
+      if (after === (before ?? '')) return this.viewIn(trx, actor);
+      await this.repository.setCallIfHurt(trx, after === '' ? null : after);
+      await this.audit.note(trx, actor, {
+        action: 'said whom to call if somebody is hurt',
+        kind: 'team',
+        id: actor.teamId,
+        name,
+        before: { callIfHurt: before ?? '' },
+        after: { callIfHurt: after },
+      });
+      return this.viewIn(trx, actor);
     });
+  }
+
+  private async viewIn(trx: TeamTransaction, actor: Actor): Promise<TeamView> {
+    const team = await this.repository.team(trx);
+    const people = await this.repository.people(trx);
+    const vehicles = await this.repository.vehicles(trx);
+    const kits = await this.repository.kits(trx);
+    const { policyVersionId, contentHash, policy } = await this.repository.policyInForce(trx);
+    return {
+      teamId: team.team_id,
+      name: team.name,
+      decimalMark: team.decimal_mark,
+      today: this.clock.today(),
+      actor: { personId: actor.personId, name: actor.name, role: actor.role },
+      kits: kits.map(({ kit_id, name }) => ({ kitId: kit_id, name })),
+      vehicles: vehicles.map(({ vehicle_id, name, model, mass_kg, length_m, width_m }) => ({
+        vehicleId: vehicle_id,
+        name,
+        model,
+        massKg: mass_kg,
+        lengthM: length_m,
+        widthM: width_m,
+      })),
+      policy: { policyVersionId, contentHash, content: policy },
+      ifHurt: { call: team.call_if_hurt ?? '' },
+      firstAiders: people.filter(({ first_aider, left_on }) => first_aider && left_on === null).map(({ name }) => name),
+      ...(team.demo && { demo: team.demo }),
+    };
   }
 
   /** Founds a team with its people and the standard policy. Who signs in is settled apart from it. */
@@ -71,7 +95,14 @@ export class TeamService {
     await trx
       .insertInto('person')
       .values(
-        members.map((person) => ({ team_id: teamId, person_id: person.personId, name: person.name, role: person.role, left_on: null })),
+        members.map(({ personId, name, role, firstAider }) => ({
+          team_id: teamId,
+          person_id: personId,
+          name,
+          role,
+          left_on: null,
+          first_aider: firstAider,
+        })),
       )
       .execute();
     await trx

@@ -91,6 +91,8 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
       version: 1,
       changed: false,
       teamName: 'Harrowmoss Recovery',
+      callIfHurt: 'Harrow valley rescue desk, radio channel 4',
+      firstAiders: ['Tomas Aldbrook', 'Osric Fenn-Tarrow'],
       subject,
       report,
       gear: new Map(subject.gear.map((piece) => [piece.id, piece])),

@@ -19,6 +19,7 @@ import { faultsByPath } from '../shell/faults-by-path.ts';
 import { Labelled } from '../shell/Labelled.tsx';
 import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
+import { IfHurt } from './IfHurt.tsx';
 import { TeamTabs } from './TeamTabs.tsx';
 
 export function PeoplePage() {
@@ -38,6 +39,7 @@ export function PeoplePage() {
         ))}
       </ul>
       {may('people.write') && <AddPerson />}
+      <IfHurt />
       {gone.length > 0 && (
         <>
           <h2 className="stitched mt-6 pb-1.5 text-xl">Former members</h2>
@@ -53,10 +55,11 @@ export function PeoplePage() {
 }
 
 function PersonRow({ person }: { readonly person: PersonListed }) {
-  const { personId, name, role, login, left } = person;
+  const { personId, name, role, login, left, firstAider = false } = person;
   const may = useMay();
   const [change, changed] = useChangePersonMutation();
-  const set = (fields: Partial<{ role: PersonRole; left: boolean }>) => change({ personId, personChange: { name, role, left, ...fields } });
+  const set = (fields: Partial<{ role: PersonRole; left: boolean; firstAider: boolean }>) =>
+    change({ personId, personChange: { name, role, left, ...fields } });
   return (
     <li className="border-b border-rule py-2.5">
       <div className="grid items-center gap-x-4 gap-y-1 sm:grid-cols-[1.4fr_1fr_2fr]">
@@ -64,7 +67,10 @@ function PersonRow({ person }: { readonly person: PersonListed }) {
           <Link className="font-head text-xl font-semibold underline-offset-2 hover:underline" to={`/people/${personId}`}>
             {name}
           </Link>
-          <span className="block text-[15px] text-quiet">{login ? `signs in as ${login}` : 'has not joined yet'}</span>
+          <span className="block text-[15px] text-quiet">
+            {login ? `signs in as ${login}` : 'has not joined yet'}
+            {firstAider && (left || !may('people.write')) && ' · first aider'}
+          </span>
         </span>
         {may('people.write') && !left ? (
           <Choice
@@ -78,7 +84,19 @@ function PersonRow({ person }: { readonly person: PersonListed }) {
         ) : (
           <span>{roleWords[role]}</span>
         )}
-        <span className="flex flex-wrap items-center justify-end gap-2">
+        <span className="flex flex-wrap items-center justify-end gap-x-4 gap-y-2">
+          {may('people.write') && !left && (
+            <label className="mr-auto flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                aria-label={`${name} is trained in first aid`}
+                checked={firstAider}
+                disabled={changed.isLoading}
+                onChange={({ target }) => set({ firstAider: target.checked })}
+              />
+              first aider
+            </label>
+          )}
           {may('people.write') && !left && <InviteButton person={person} />}
           {may('people.write') && (
             <button type="button" className="action" onClick={() => set({ left: !left })}>

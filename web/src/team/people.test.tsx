@@ -3,7 +3,7 @@ import type { PersonListed, PersonPage as PersonPageData } from '@wainrope/contr
 import { afterEach, describe, expect, it } from 'vitest';
 import { choose, offeredBy } from '../testing/choose.ts';
 import { fakeServer, faulty } from '../testing/fake-server.ts';
-import { asRole, people } from '../testing/sample-team.ts';
+import { asRole, people, team } from '../testing/sample-team.ts';
 import { rowsOf, show } from '../testing/show.tsx';
 import { PeoplePage } from './PeoplePage.tsx';
 import { PersonPage } from './PersonPage.tsx';
@@ -13,7 +13,7 @@ afterEach(cleanup);
 
 const listed: readonly PersonListed[] = [
   { ...people.coordinator, left: false, login: 'isla' },
-  { ...people.member, left: false },
+  { ...people.member, left: false, firstAider: true },
   { ...people.reader, left: true },
 ];
 const open = async (role: 'coordinator' | 'member') => {
@@ -22,6 +22,7 @@ const open = async (role: 'coordinator' | 'member') => {
     'GET /api/v1/people': { items: listed },
     'POST /api/v1/people': ({ body }: { body: unknown }) => body,
     'PUT /api/v1/people/*': ({ body }: { body: unknown }) => body,
+    'PUT /api/v1/team/if-hurt': ({ body }: { body: unknown }) => ({ ...team(), ifHurt: body }),
     'POST /api/v1/people/*/invitation': { path: '/join#a-token-of-more-than-twenty-letters', expiresAt: '2026-01-22' },
   });
   const user = show(<PeoplePage />);
@@ -62,6 +63,34 @@ describe('the people of the team', () => {
     expect((await row('Isla Wrenfell').findByRole('alert')).textContent).toContain('A team keeps at least one coordinator.');
   });
 
+  it('are noted as first aiders, and not any more', async () => {
+    const user = await open('coordinator');
+    await user.click(screen.getByRole('checkbox', { name: 'Isla Wrenfell is trained in first aid' }));
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.body(0)).toEqual({ name: 'Isla Wrenfell', role: 'coordinator', left: false, firstAider: true });
+    await user.click(screen.getByRole('checkbox', { name: 'Mirren Sedge is trained in first aid' }));
+    await waitFor(() => expect(server.sent).toHaveLength(2));
+    expect(server.body(1)).toMatchObject({ name: 'Mirren Sedge', firstAider: false });
+  });
+
+  it('are told whom the team calls, in one line of every card', async () => {
+    const user = await open('coordinator');
+    const save = screen.getByRole('button', { name: 'Save' }) as HTMLButtonElement;
+    expect(save.disabled).toBe(true);
+    await user.type(screen.getByLabelText('Whom to call, and how'), 'Rescue desk, channel 4');
+    await user.click(save);
+    await waitFor(() => expect(server.sent).toHaveLength(1));
+    expect(server.sent[0]).toMatchObject({ path: '/api/v1/team/if-hurt', body: { call: 'Rescue desk, channel 4' } });
+  });
+
+  it('are told why a number was refused, at its field', async () => {
+    const user = await open('coordinator');
+    server.answers({ 'PUT /api/v1/team/if-hurt': faulty('call', 'Say whom to call in at most 60 characters.') });
+    await user.type(screen.getByLabelText('Whom to call, and how'), 'x');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText('Say whom to call in at most 60 characters.')).toBeTruthy();
+  });
+
   it('are invited by a link that is shown once', async () => {
     const user = await open('coordinator');
     await user.click(row('Mirren Sedge').getByRole('button', { name: 'Invite' }));
@@ -84,6 +113,9 @@ describe('the people of the team', () => {
     await open('member');
     expect(screen.queryByRole('button')).toBeNull();
     expect(screen.queryByRole('combobox')).toBeNull();
+    expect(screen.queryByRole('checkbox')).toBeNull();
+    expect(row('Mirren Sedge').getByText(/first aider/)).toBeTruthy();
+    expect(screen.getByText('Nobody has said yet whom the team calls.')).toBeTruthy();
   });
 });
 

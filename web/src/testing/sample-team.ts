@@ -35,6 +35,8 @@ export const team = (role: PersonRole = 'coordinator', change: Partial<TeamView>
   ],
   vehicles: [heron, otter],
   policy: { policyVersionId: 'pol-1', contentHash: 'hash-1', content: teamStandard },
+  ifHurt: { call: '' },
+  firstAiders: [],
   ...change,
 });
 

@@ -1,4 +1,4 @@
-import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FirstSteps, FirstStepsChange, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
+import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FirstSteps, FirstStepsChange, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, IfHurt, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -70,6 +70,13 @@ const injectedRtkApi = api.injectEndpoints({
     }),
     getTeam: build.query<GetTeamApiResponse, GetTeamApiArg>({
       query: () => ({ url: `/api/v1/team` }),
+    }),
+    setIfHurt: build.mutation<SetIfHurtApiResponse, SetIfHurtApiArg>({
+      query: (queryArg) => ({
+        url: `/api/v1/team/if-hurt`,
+        method: "PUT",
+        body: queryArg.ifHurt,
+      }),
     }),
     listPeople: build.query<ListPeopleApiResponse, ListPeopleApiArg>({
       query: () => ({ url: `/api/v1/people` }),
@@ -798,6 +805,10 @@ export type StreamEventsApiResponse = /** status 200  */ string;
 export type StreamEventsApiArg = void;
 export type GetTeamApiResponse = /** status 200  */ TeamView;
 export type GetTeamApiArg = void;
+export type SetIfHurtApiResponse = /** status 200  */ TeamView;
+export type SetIfHurtApiArg = {
+  ifHurt: IfHurt;
+};
 export type ListPeopleApiResponse = /** status 200  */ PeopleList;
 export type ListPeopleApiArg = void;
 export type AddPersonApiResponse = /** status 201  */ PersonListed;
@@ -1314,6 +1325,7 @@ export const {
   useAcceptBundleMutation,
   useStreamEventsQuery,
   useGetTeamQuery,
+  useSetIfHurtMutation,
   useListPeopleQuery,
   useAddPersonMutation,
   useGetPersonQuery,

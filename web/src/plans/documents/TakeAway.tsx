@@ -52,7 +52,9 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     });
     dispatch(gotPdfMaker());
     const report = await judgedNow(subject);
-    const input = { name, version, changed: dirty, teamName: team?.name ?? '', subject, report, gear: facts, imperial, figure, text };
+    const { name: teamName = '', ifHurt, firstAiders = [] } = team ?? {};
+    const asPlanned = { name, version, changed: dirty, subject, report, gear: facts };
+    const input = { ...asPlanned, teamName, callIfHurt: ifHurt?.call ?? '', firstAiders, imperial, figure, text };
     const { pdf } = await printCard(input);
     saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(name, 'pdf'));
   };

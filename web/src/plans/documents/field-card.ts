@@ -24,6 +24,10 @@ export interface CardInput {
   readonly version: number;
   readonly changed: boolean;
   readonly teamName: string;
+  /** Whom the team calls if somebody is hurt, in its own words; empty where nobody has set it. */
+  readonly callIfHurt: string;
+  /** Who is trained in first aid, by name. */
+  readonly firstAiders: readonly string[];
   readonly subject: Case;
   readonly report: ToldReport;
   readonly gear: ReadonlyMap<string, GearFacts>;
@@ -188,18 +192,33 @@ function byHand({ report, figure }: CardInput): readonly object[] {
 }
 
 /** What is said to those who help: where it is, and what is written in before the line is connected. */
-function ifHurt({ subject: { rig } }: CardInput): readonly object[] {
+function ifHurt({ subject: { rig }, callIfHurt, firstAiders }: CardInput): readonly object[] {
   const { origin } = rig;
+  const people = rig.bodies.filter((body) => body.kind === 'person').map(({ label }) => label);
+  // Those who are on the plan are there; of the others nobody knows.
+  const there = firstAiders.filter((name) => people.includes(name));
   const where = origin
     ? `Position: ${origin.latitudeDeg.toFixed(5)}, ${origin.longitudeDeg.toFixed(5)} (latitude, longitude).`
-    : 'Position: ______________________ (none is on the plan: write it in before you begin).';
+    : `Position: ${BLANK} (none is on the plan: write it in before you begin).`;
   return [
     {
       text: 'Stop. Ease the tension. Nobody goes in before the line is slack and what can roll is chocked. Then one helps, one calls, one meets whoever comes.',
     },
-    { text: `${where} Number to call: ______________ First aider: ______________`, margin: [0, 2, 0, 0] },
+    { text: where, margin: [0, 2, 0, 0] },
+    {
+      text: [
+        'Call: ',
+        { text: callIfHurt || `${BLANK} (write it in before you begin)`, bold: callIfHurt !== '' },
+        '. First aid: ',
+        { text: there.join(', ') || `${BLANK} (nobody on the plan is known to be trained)`, bold: there.length > 0 },
+        '.',
+      ],
+    },
   ];
 }
+
+/** A line to write on. */
+const BLANK = '______________________';
 
 /** Rows that a card has room for. */
 const MOST_ON_THE_WAY = 10;

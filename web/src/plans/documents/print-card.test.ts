@@ -15,6 +15,8 @@ const cardOf = (subject: Case) => ({
   version: 1,
   changed: false,
   teamName: 'Harrowmoss Recovery',
+  callIfHurt: 'Harrow valley rescue desk, radio channel 4',
+  firstAiders: ['Tomas Aldbrook', 'Osric Fenn-Tarrow'],
   subject,
   report: judge(subject),
   gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
@@ -63,6 +65,17 @@ describe('what the card says', () => {
     expect(said({ ...demo, rig })).toContain('write it in before you begin');
     const placed = { ...demo, rig: { ...rig, origin: { latitudeDeg: 12.5, longitudeDeg: -3.25, bearingRad: 0 } } };
     expect(said(placed)).toContain('Position: 12.50000, -3.25000 (latitude, longitude).');
+  });
+  it('of somebody hurt: whom the team calls and the trained who stand on the plan, else lines to write on', () => {
+    const saidBy = (change: object) =>
+      JSON.stringify(fieldCard({ ...cardOf(demo), ...change }, { textPt: 12, apart: false, drawingPt: 240 }));
+    const both = saidBy({});
+    expect(both).toContain('"text":"Harrow valley rescue desk, radio channel 4","bold":true');
+    // Osric is trained too, but nobody knows whether he is there.
+    expect(both).toContain('"text":"Tomas Aldbrook","bold":true');
+    expect(both).not.toContain('Osric');
+    expect(saidBy({ callIfHurt: '' })).toContain('______ (write it in before you begin)","bold":false');
+    expect(saidBy({ firstAiders: ['Osric Fenn-Tarrow'] })).toContain('______ (nobody on the plan is known to be trained)","bold":false');
   });
   it('draws the line that nobody crosses', () => {
     expect(said(demo)).toContain('stroke-dasharray=\\"14 8\\"');

@@ -102,10 +102,8 @@ function Told({ rig, subject, letGo, at, apply, choosePiece, hangDampers, locked
   const { tensionN, energyJ, leaves, manner, inTheWay, heldBy, undamped } = letGo;
   const { pieces } = useRegister();
   const lanyards = (pieces ?? []).filter(({ facts }) => isLanyard(facts) && facts.state === 'in-use').map(({ facts }) => facts.id);
-  const onFoot = onFootInTheWay(inTheWay);
-  const { value: stands } = useStands(onFoot.length > 0 && !locked ? subject : undefined);
-  const placeless = onFoot.filter(({ bodyId }) => stands?.some(({ id, xM }) => id === bodyId && xM === undefined));
-  const acts = [...standActs(rig, inTheWay, stands ?? []), ...milderActs(rig, letGo, lanyards)];
+  const { moves, placeless } = useSafePlaces(rig, subject, inTheWay, locked);
+  const acts = [...moves, ...milderActs(rig, letGo, lanyards)];
   const act = (milder: Milder) => {
     if (milder.kind === 'damper') hangDampers(milder.legs);
     else if (milder.kind === 'soft') choosePiece(milder.useId);
@@ -172,6 +170,15 @@ function Told({ rig, subject, letGo, at, apply, choosePiece, hangDampers, locked
       </p>
     </div>
   );
+}
+
+/** Where those on foot who stand in the way would be safe, and who would be nowhere. */
+function useSafePlaces(rig: Rig, subject: Case, inTheWay: readonly InTheWay[], locked: boolean) {
+  const onFoot = onFootInTheWay(inTheWay);
+  const { value: stands } = useStands(onFoot.length > 0 && !locked ? subject : undefined);
+  if (!stands) return { moves: [], placeless: [] };
+  const placeless = onFoot.filter(({ bodyId }) => stands.some(({ id, xM }) => id === bodyId && xM === undefined));
+  return { moves: standActs(rig, inTheWay, stands), placeless };
 }
 
 /** Who and what is hit, or might be. */
