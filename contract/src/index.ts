@@ -177,6 +177,8 @@ export {
   planStates,
   RigFileView,
   SavedReport,
+  VariantChoice,
+  VariantView,
 } from './plans/plan.dto.ts';
 export {
   FigureAdopt,

@@ -84,6 +84,7 @@ import { PlanRepository } from './plans/plan.repository.ts';
 import { PlanService } from './plans/plan.service.ts';
 import { PlanLifeService } from './plans/plan-life.service.ts';
 import { PlansUnder } from './plans/plans-under.ts';
+import { VariantService } from './plans/variant.service.ts';
 import { PolicyController } from './policy/policy.controller.ts';
 import { PolicyService } from './policy/policy.service.ts';
 import { Forecasts } from './sheets/forecasts.ts';
@@ -202,6 +203,7 @@ import { VehicleService } from './vehicles/vehicle.service.ts';
     PlanService,
     PlanLifeService,
     PlansUnder,
+    VariantService,
     LayoutRepository,
     LayoutService,
     PolicyService,

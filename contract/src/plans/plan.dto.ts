@@ -29,6 +29,24 @@ class PlanContent {
 
 export class PlanCreate extends PlanContent {
   @IsUUID() planId!: string;
+  /** The plan, or one of its variants, that this one is another way of doing. */
+  @IsOptional() @IsUUID() variantOf?: string;
+}
+
+/** One way of doing a plan that has several. */
+export class VariantView {
+  @IsUUID() planId!: string;
+  @IsString() name!: string;
+  @IsInt() version!: number;
+  /** As it was judged when it was saved. */
+  @IsIn(verdicts) verdict!: (typeof verdicts)[number];
+}
+
+/** Takes one variant for the plan and puts the others away. */
+export class VariantChoice {
+  /** The version of the variant that is meant, and of the plan that it is taken into: others may stand by now. */
+  @IsInt() @Min(1) version!: number;
+  @IsInt() @Min(1) baseVersion!: number;
 }
 
 export class PlanSave extends PlanContent {
@@ -65,6 +83,10 @@ export class PlanView {
   @IsArray() @ValidateNested({ each: true }) @Type(() => OverrideView) overrides!: readonly OverrideView[];
   @ValidateNested() @Type(() => SavedReport) saved!: SavedReport;
   @ValidateNested() @Type(() => FreshReport) fresh!: FreshReport;
+  /** The plan that this is a variant of. */
+  @IsOptional() @IsUUID() variantOf?: string;
+  /** Until one is chosen: the plan as it stands and its variants, this one among them; missing where there is only one way. */
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => VariantView) variants?: readonly VariantView[];
 }
 
 export class PlanSummary {
@@ -88,6 +110,8 @@ export class PlanSummary {
   @IsArray() @IsString({ each: true }) tags!: readonly string[];
   /** Where it is on the earth, where that is said. */
   @IsOptional() @IsString() position?: string;
+  /** The plan that this is a variant of, not yet chosen. */
+  @IsOptional() @IsUUID() variantOf?: string;
   /** Missing where its rig is not understood any more. */
   @IsOptional() @DocumentField('Sketch') sketch?: Sketch;
 }

@@ -383,6 +383,7 @@ export const bundleTables: readonly BundleTable[] = [
       state: choice(planStates),
       state_by: optional(uuid),
       state_at: optional(moment),
+      variant_of: optional(uuid),
     }),
   },
   {

@@ -23,6 +23,11 @@ beforeAll(async () => {
   other = await createApplication('');
   process.env.WAINROPE_DATABASE_URL = server.urls.appUrl;
   await other.listen(0, '127.0.0.1');
+  // A variant comes before its plan in the file.
+  const [root] = (await server.http.get('/api/v1/plans').expect(200)).body.items;
+  const { rig } = (await server.http.get(`/api/v1/plans/${root.planId}`).expect(200)).body;
+  const variant = { planId: '00000000-0000-4000-8000-000000000001', name: 'Another way', rig, variantOf: root.planId };
+  await server.http.post('/api/v1/plans').send(variant).expect(201);
   bundle = (await server.http.get('/api/v1/bundle').expect(200)).body as BundleFile;
 });
 afterAll(async () => {
@@ -130,6 +135,12 @@ describe('what is not brought in, with nothing saved', () => {
       () => softened({ ownFigures: [{ surface: 'bog', depth: 'hubs', machine: 'Badger', share: 0.1, pulls: [] }] }),
       'tables.policy_version[0].content.ownFigures[0].pulls',
     ],
+    [
+      'a variant of a plan that is not there',
+      () => with_('plan', 1, { variant_of: '00000000-0000-4000-8000-000000000009' }),
+      'tables.plan[1].variant_of',
+    ],
+    ['a variant of a variant', () => with_('plan', 1, { variant_of: '00000000-0000-4000-8000-000000000001' }), 'tables.plan[1].variant_of'],
     [
       'a mark on a piece that is not there',
       () => with_('gear_mark', 0, { gear_id: '00000000-0000-4000-8000-000000000000' }),

@@ -43,6 +43,7 @@ export function contentFaults(tables: BundleRows): readonly Fault[] {
     ...each('inspection', ({ answers }) => answersFaults(answers)),
     ...each('photo', ({ content, thumbnail }) => [...photoFaults('content', content), ...photoFaults('thumbnail', thumbnail)]),
     ...each('plan_version', planFaults),
+    ...each('plan', variantFaults(tables)),
   ];
 }
 
@@ -82,6 +83,18 @@ function planFaults({ judged_case: kept, report, core_version: version }: Row): 
   const same = canonicalJson(JSON.parse(JSON.stringify(judge(judged.value)))) === canonicalJson(report);
   return same ? [] : [{ path: 'report', message: 'The report does not follow from its case.' }];
 }
+
+/** A variant is one of a plan that is there and is none itself. */
+const variantFaults = ({ plan: plans = [] }: BundleRows) => {
+  const variantsById = new Map(plans.map((row) => [(row as Row).plan_id, (row as Row).variant_of]));
+  return ({ variant_of: rootId }: Row): readonly Fault[] => {
+    if (rootId === undefined) return [];
+    if (!variantsById.has(rootId)) return [{ path: 'variant_of', message: `There is no plan ${rootId} in the file.` }];
+    return variantsById.get(rootId) === undefined
+      ? []
+      : [{ path: 'variant_of', message: 'It names a plan that is a variant itself; name the plan of both.' }];
+  };
+};
 
 function markFaults({
   as_written: asWritten,

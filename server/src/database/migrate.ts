@@ -25,6 +25,7 @@ import * as partialDates from './migrations/0022-partial-dates.ts';
 import * as fileWords from './migrations/0023-file-words.ts';
 import * as firstSteps from './migrations/0024-first-steps.ts';
 import * as ifHurt from './migrations/0025-if-hurt.ts';
+import * as variants from './migrations/0026-variants.ts';
 
 /** Numbered and append-only: a migration that has run anywhere is never edited. */
 export const migrations = {
@@ -53,6 +54,7 @@ export const migrations = {
   '0023-file-words': fileWords,
   '0024-first-steps': firstSteps,
   '0025-if-hurt': ifHurt,
+  '0026-variants': variants,
 };
 
 /** Brings the database at `ownerUrl` to the newest schema. Runs as the owning role. */

@@ -459,6 +459,7 @@ export interface PlanTable {
   state: ColumnType<PlanState, PlanState | undefined, PlanState>;
   state_by: ColumnType<string | null, string | null | undefined, string | null>;
   state_at: ColumnType<Date | null, never, Date | null>;
+  variant_of: ColumnType<string | null, string | undefined, never>;
 }
 
 export interface PlanCommentTable {

@@ -370,6 +370,7 @@ export const examples: readonly Example[] = [
   { operation: 'listPlans' },
   { operation: 'getPlan', parameters: { planId: PLAN } },
   { operation: 'savePlan', parameters: { planId: PLAN }, body: { name: 'Dunlin in the rushes', rig: HELD_RIG, baseVersion: 1 } },
+  { operation: 'chooseVariant', parameters: { planId: PLAN }, body: { version: 2, baseVersion: 2 } },
   { operation: 'getRigFile', parameters: { planId: PLAN } },
   { operation: 'listVersions', parameters: { planId: PLAN } },
   { operation: 'getVersion', parameters: { planId: PLAN, version: '1' } },

@@ -92,6 +92,7 @@ export const operationWords: { readonly [operationId: string]: string } = {
   savePlan: 'Save a new version of a plan; the server judges it',
   getRigFile: 'A plan as a self-contained rig file',
   setPlanState: 'Declare a plan ready, used, a draft again, or put it away',
+  chooseVariant: 'Take a variant for its plan, or keep the plan as it is',
   overrideFinding: 'Answer by name for leaving a fix as it is',
   listComments: 'Comments on a plan',
   addComment: 'Comment on a plan',

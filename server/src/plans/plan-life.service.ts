@@ -32,6 +32,7 @@ import { type FieldFault, invalid, notFound } from '../http/problem.ts';
 import { type Asked, Tasks } from '../threads/tasks.ts';
 import { keptReport, PlanRepository, type StoredPlan } from './plan.repository.ts';
 import { Overtaken, PlanService } from './plan.service.ts';
+import { VariantService } from './variant.service.ts';
 
 /** Versions that are told where nothing is said. */
 const VERSIONS = 30;
@@ -58,6 +59,7 @@ export class PlanLifeService {
     private readonly repository: PlanRepository,
     private readonly plans: PlanService,
     private readonly gear: GearRepository,
+    private readonly variants: VariantService,
     private readonly audit: AuditTrail,
     private readonly tasks: Tasks,
   ) {}
@@ -68,8 +70,10 @@ export class PlanLifeService {
         const plan = await this.standing(trx, planId, version);
         if (plan.state === state) return;
         refuseTurn(plan, state);
+        await this.variants.refuseUndecided(trx, plan, state);
         await check?.(plan);
         await this.repository.setState(trx, actor, planId, state);
+        if (state === 'archived') await this.variants.putAway(trx, actor, plan);
         await this.audit.note(trx, actor, {
           action: WORDS[state],
           kind: 'plan',
@@ -184,8 +188,10 @@ export class PlanLifeService {
   }
 
   private async standing(trx: TeamTransaction, planId: string, version: number): Promise<StoredPlan> {
+    // A variant's plan is held first, as when one is chosen: two who hold one each would wait for each other.
+    const { variantOf } = await this.plans.stored(trx, planId);
+    if (variantOf !== undefined) await this.repository.lockVersion(trx, variantOf);
     const stands = await this.repository.lockVersion(trx, planId);
-    if (stands === undefined) throw notFound('plan', planId);
     const plan = await this.plans.stored(trx, planId);
     if (stands !== version) throw new Overtaken(`${plan.savedBy} has saved version ${stands} in the meantime; look at it first.`);
     return plan;

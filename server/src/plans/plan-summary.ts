@@ -26,6 +26,7 @@ export function summary(
     asOf: plan.as_of,
     tags: plan.tags,
     ...drawn(plan.rig),
+    ...given('variantOf', plan.variant_of),
     ...given('weakest', known.weakest),
     // A finding is put into words by the core that made it: what an earlier one found is not said in today's.
     ...(plan.core_version === CORE_VERSION && given('reason', known.reason)),

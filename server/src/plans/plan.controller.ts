@@ -14,17 +14,20 @@ import {
   PlanView,
   RigFileView,
   TaskQuery,
+  VariantChoice,
 } from '@wainrope/contract';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
 import { Needs } from '../actor/route-access.ts';
 import { PlanService } from './plan.service.ts';
 import { PlanLifeService } from './plan-life.service.ts';
+import { VariantService } from './variant.service.ts';
 
 @Controller('plans')
 export class PlanController {
   constructor(
     private readonly service: PlanService,
     private readonly life: PlanLifeService,
+    private readonly variants: VariantService,
   ) {}
 
   @Get()
@@ -80,6 +83,20 @@ export class PlanController {
     @Query() asked: TaskQuery,
   ): Promise<PlanView> {
     return this.life.setState(actor, planId, input, asked);
+  }
+
+  /** Takes a variant for its plan and puts the plan's other variants away; of the plan itself, keeps it as it is. */
+  @Post(':planId/choose')
+  @Needs('plan.write')
+  @HttpCode(200)
+  @ApiOkResponse({ type: PlanView })
+  chooseVariant(
+    @CurrentActor() actor: Actor,
+    @Param('planId', ParseUUIDPipe) planId: string,
+    @Body() input: VariantChoice,
+    @Query() asked: TaskQuery,
+  ): Promise<PlanView> {
+    return this.variants.choose(actor, planId, input, asked);
   }
 
   /** Answers by name for leaving a fix as it is. */

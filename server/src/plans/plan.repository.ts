@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import type { CommentView, OverrideView, PlanState } from '@wainrope/contract';
-import { type Case, CORE_VERSION, type KeptReport, type Report, readKeptReport } from '@wainrope/core';
+import type { CommentView, OverrideView, PlanState, VariantView } from '@wainrope/contract';
+import { type Case, CORE_VERSION, type KeptReport, type Report, readKeptReport, type Verdict } from '@wainrope/core';
 import { type SelectQueryBuilder, sql } from 'kysely';
 import type { Actor } from '../actor/actor.ts';
 import { readStored } from '../database/read-stored.ts';
@@ -27,6 +27,7 @@ export interface StoredPlan {
   readonly state: PlanState;
   readonly stateBy?: string;
   readonly stateAt?: string;
+  readonly variantOf?: string;
 }
 
 export interface NewVersion {
@@ -37,6 +38,7 @@ export interface NewVersion {
   readonly report: Report;
   readonly policyRead: readonly string[];
   readonly policyHash: string;
+  readonly variantOf?: string | undefined;
 }
 
 export interface PageAsked {
@@ -61,7 +63,7 @@ export class PlanRepository {
       .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
       .innerJoin('person', 'person.person_id', 'v.saved_by')
       .leftJoin('person as s', 's.person_id', 'plan.state_by')
-      .select(['plan.state', 'plan.state_at', 's.name as state_by_name'])
+      .select(['plan.state', 'plan.state_at', 'plan.variant_of', 's.name as state_by_name'])
       .select([
         'plan.plan_id',
         'plan.name',
@@ -89,7 +91,8 @@ export class PlanRepository {
       .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
       .innerJoin('person', 'person.person_id', 'v.saved_by')
       .leftJoin('plan_standing as s', (join) => join.onRef('s.plan_id', '=', 'plan.plan_id').onRef('s.version_no', '=', 'plan.version_no'))
-      .select(['plan.plan_id', 'plan.name', 'plan.version_no', 'plan.state', 'v.policy_hash', 'v.core_version', 'v.saved_at', 'v.as_of'])
+      .select(['plan.plan_id', 'plan.name', 'plan.version_no', 'plan.state', 'plan.variant_of'])
+      .select(['v.policy_hash', 'v.core_version', 'v.saved_at', 'v.as_of'])
       .select([
         sql<unknown>`v.judged_case -> 'rig'`.as('rig'),
         sql<readonly string[]>`jsonb_path_query_array(v.judged_case, '$.gear[*].tag')`.as('tags'),
@@ -121,7 +124,13 @@ export class PlanRepository {
   async addPlan(trx: TeamTransaction, actor: Actor, version: NewVersion): Promise<boolean> {
     const added = await trx
       .insertInto('plan')
-      .values({ team_id: actor.teamId, plan_id: version.planId, name: version.name, version_no: version.version })
+      .values({
+        team_id: actor.teamId,
+        plan_id: version.planId,
+        name: version.name,
+        version_no: version.version,
+        variant_of: version.variantOf,
+      })
       .onConflict((conflict) => conflict.doNothing())
       .returning('plan_id')
       .executeTakeFirst();
@@ -136,6 +145,22 @@ export class PlanRepository {
       .where('plan_id', '=', version.planId)
       .execute();
     await this.addVersionRow(trx, actor, version);
+  }
+
+  /** A plan and its variants that are not put away, the plan first; alone where it has none. */
+  async variants(trx: TeamTransaction, rootId: string): Promise<readonly VariantView[]> {
+    const rows = await trx
+      .selectFrom('plan')
+      .innerJoin('plan_version as v', (join) => join.onRef('v.plan_id', '=', 'plan.plan_id').onRef('v.version_no', '=', 'plan.version_no'))
+      .select(['plan.plan_id', 'plan.name', 'plan.version_no', sql<Verdict>`v.report ->> 'verdict'`.as('verdict')])
+      .where(({ eb, and, or }) =>
+        or([eb('plan.plan_id', '=', rootId), and([eb('plan.variant_of', '=', rootId), eb('plan.state', '<>', 'archived')])]),
+      )
+      .orderBy(sql`plan.variant_of is not null`)
+      .orderBy(sql`lower(plan.name)`)
+      .orderBy('plan.plan_id')
+      .execute();
+    return rows.map(({ plan_id, name, version_no, verdict }) => ({ planId: plan_id, name, version: version_no, verdict }));
   }
 
   async setState(trx: TeamTransaction, actor: Actor, planId: string, state: PlanState): Promise<void> {
@@ -293,6 +318,7 @@ interface JoinedRow {
   readonly state: PlanState;
   readonly state_at: Date | null;
   readonly state_by_name: string | null;
+  readonly variant_of: string | null;
 }
 
 /** A report was written by this server from core’s own data, never from a browser; an earlier core wrote it otherwise than today’s. */
@@ -315,5 +341,6 @@ function stored(row: JoinedRow): StoredPlan {
     state: row.state,
     ...given('stateBy', row.state_by_name),
     ...(row.state_at && { stateAt: row.state_at.toISOString() }),
+    ...given('variantOf', row.variant_of),
   };
 }

@@ -5,6 +5,7 @@ import {
   canonicalJson,
   type GearFacts,
   gearIdsOf,
+  keyWords,
   type Policy,
   type Report,
   RIG_FILE_FORMAT,
@@ -87,9 +88,13 @@ export class PlanService {
   }
 
   async get(actor: Actor, planId: string): Promise<PlanView> {
-    const { gathered, overrides } = await this.database.inTeam(actor.teamId, async (trx) => {
+    const { gathered, overrides, ways } = await this.database.inTeam(actor.teamId, async (trx) => {
       const plan = await this.stored(trx, planId);
-      return { gathered: await this.gathered(trx, plan), overrides: await this.repository.overrides(trx, planId, plan.version) };
+      return {
+        gathered: await this.gathered(trx, plan),
+        overrides: await this.repository.overrides(trx, planId, plan.version),
+        ways: await this.repository.variants(trx, plan.variantOf ?? planId),
+      };
     });
     const { plan, saved, reasons, judgedCase } = gathered;
     return {
@@ -110,6 +115,9 @@ export class PlanService {
         coreVersion: plan.coreVersion,
       },
       fresh: { report: await this.fresh(gathered), asOf: judgedCase.asOf, outOfDate: [...reasons] },
+      ...given('variantOf', plan.variantOf),
+      // One that is put away is no way of doing it any more.
+      ...(ways.length > 1 && ways.some((way) => way.planId === planId) && { variants: ways }),
     };
   }
 
@@ -119,7 +127,7 @@ export class PlanService {
   }
 
   /** Sent twice with one id, it makes one plan. */
-  async create(actor: Actor, { planId, name, rig }: PlanCreate, asked: Asked = {}): Promise<PlanView> {
+  async create(actor: Actor, { planId, name, rig, variantOf: wanted }: PlanCreate, asked: Asked = {}): Promise<PlanView> {
     const existing = await this.database.inTeam(actor.teamId, (trx) => this.repository.byId(trx, planId));
     if (!existing)
       await this.tasks.follow(actor, JUDGES, asked, (run) =>
@@ -127,15 +135,31 @@ export class PlanService {
           actor,
           (trx) => this.toJudge(trx, name, rig),
           async (trx, judged) => {
-            const added = await this.repository.addPlan(trx, actor, { planId, version: 1, name, ...judged });
+            const root = wanted === undefined ? undefined : await this.heldRoot(trx, wanted);
+            const added = await this.repository.addPlan(trx, actor, { planId, version: 1, name, variantOf: root?.planId, ...judged });
             if (!added) return;
             await this.standings.renew(trx, actor, [planId]);
-            await this.audit.note(trx, actor, { action: 'made a plan', kind: 'plan', id: planId, name, after: verdictOf(1, judged) });
+            const action = root ? `made a variant of ${root.name}` : 'made a plan';
+            await this.audit.note(trx, actor, { action, kind: 'plan', id: planId, name, after: verdictOf(1, judged) });
           },
           run,
         ),
       );
     return this.get(actor, planId);
+  }
+
+  /** The plan that a new variant belongs to, held so that nobody makes it ready meanwhile. */
+  private async heldRoot(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
+    const named = await this.repository.byId(trx, planId);
+    if (!named) throw invalid([{ path: 'variantOf', message: 'The plan that this would be a variant of is not there.' }]);
+    const rootId = named.variantOf ?? planId;
+    await this.repository.lockVersion(trx, rootId);
+    const root = await this.stored(trx, rootId);
+    if (root.state !== 'draft')
+      throw invalid([
+        { path: 'variantOf', message: `${root.name} is ${keyWords(root.state)}; take it back to draft before you try it another way.` },
+      ]);
+    return root;
   }
 
   /** The server solves again: a verdict is never taken from a browser. */
@@ -165,7 +189,7 @@ export class PlanService {
   }
 
   /** The version that stands, held until the transaction ends, if it is the one that was meant. */
-  private async refuseOvertaken(trx: TeamTransaction, planId: string, meant: number): Promise<number> {
+  async refuseOvertaken(trx: TeamTransaction, planId: string, meant: number): Promise<number> {
     const version = await this.repository.lockVersion(trx, planId);
     if (version === undefined) throw notFound('plan', planId);
     if (version === meant) return version;
@@ -225,7 +249,7 @@ export class PlanService {
   }
 
   /** A rig that a person sent, refused where it names what the register does not have. */
-  private async toJudge(trx: TeamTransaction, name: string, rig: Rig): Promise<ToJudge> {
+  async toJudge(trx: TeamTransaction, name: string, rig: Rig): Promise<ToJudge> {
     const known = await this.gear.tags(trx, registered(rig));
     const faults = referenceFaults(rig, new Set(known.keys()), '');
     if (faults.length > 0) throw invalid(faults, 'This rig is not understood; nothing was saved.');

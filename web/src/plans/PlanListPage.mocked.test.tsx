@@ -70,6 +70,21 @@ describe('the list of plans', () => {
     expect(names()).toEqual(['/plans/Of today', '/plans/Late', '/plans/Early']);
     expect(screen.getAllByText('today')).toHaveLength(1);
   });
+  it('has each variant under its plan, with its name; one whose plan is not shown stands by itself', () => {
+    asked.plans = [
+      plan('With a strap', { variantOf: 'Early', savedAt: '2026-01-15T10:00:00Z' }),
+      plan('Early', { savedAt: '2026-01-10T10:00:00Z', people: ['Isla'] }),
+      plan('By hand', { variantOf: 'Early', savedAt: '2026-01-12T10:00:00Z', people: ['Mirren'] }),
+      plan('Late', { savedAt: '2026-01-14T10:00:00Z' }),
+    ];
+    show();
+    expect(names()).toEqual(['/plans/Late', '/plans/Early', '/plans/With a strap', '/plans/By hand']);
+    expect(screen.getAllByText('variant of Early')).toHaveLength(2);
+    cleanup();
+    show('/plans?person=Mirren');
+    expect(names()).toEqual(['/plans/By hand']);
+    expect(screen.getByText('variant of Early')).toBeTruthy();
+  });
   it('is narrowed to a person, a vehicle, a piece, by choice and by typing, each in its address', async () => {
     asked.plans = [
       plan('One', { people: ['Tomas'], vehicles: ['Heron'], tags: ['TS-03', 'SH-01'] }),

@@ -40,6 +40,13 @@ const fits = (
 const byDay = (today: string) => (a: PlanSummary, b: PlanSummary) =>
   Number(b.asOf === today) - Number(a.asOf === today) || b.savedAt.localeCompare(a.savedAt);
 
+/** Every plan followed by its variants; those of a plan that is not shown stand where they come. */
+function withVariants(plans: readonly PlanSummary[]): readonly PlanSummary[] {
+  const ids = new Set(plans.map(({ planId }) => planId));
+  const isUnder = ({ variantOf }: PlanSummary) => variantOf !== undefined && ids.has(variantOf);
+  return plans.filter((plan) => !isUnder(plan)).flatMap((plan) => [plan, ...plans.filter(({ variantOf }) => variantOf === plan.planId)]);
+}
+
 /** Everything that some plan has, in the order of the alphabet. */
 const allOf = (plans: readonly PlanSummary[], list: (plan: PlanSummary) => readonly string[]): readonly string[] =>
   [...new Set(plans.flatMap(list))].sort((a, b) => a.localeCompare(b));
@@ -56,7 +63,8 @@ export function PlanListPage() {
     vehicle: params.get('vehicle') ?? '',
     tag: params.get('tag') ?? '',
   };
-  const shown = (data ?? []).filter((plan) => fits(plan, narrowed)).sort(byDay(team?.today ?? ''));
+  const shown = withVariants((data ?? []).filter((plan) => fits(plan, narrowed)).sort(byDay(team?.today ?? '')));
+  const nameOf = new Map((data ?? []).map(({ planId, name }) => [planId, name]));
   return (
     <div className="page py-4">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b-2 border-ink pb-3">
@@ -81,7 +89,12 @@ export function PlanListPage() {
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
         {shown.map((plan) => (
-          <PlanRow key={plan.planId} plan={plan} isToday={plan.asOf === team?.today} />
+          <PlanRow
+            key={plan.planId}
+            plan={plan}
+            isToday={plan.asOf === team?.today}
+            variantOf={plan.variantOf === undefined ? undefined : nameOf.get(plan.variantOf)}
+          />
         ))}
       </ul>
       <p className="pt-4 text-[15px] text-quiet">
@@ -132,7 +145,14 @@ function Narrowing({ plans, narrowed: { search, state, person, vehicle, tag }, s
   );
 }
 
-function PlanRow({ plan, isToday }: { readonly plan: PlanSummary; readonly isToday: boolean }) {
+interface PlanRowProps {
+  readonly plan: PlanSummary;
+  readonly isToday: boolean;
+  /** Name of the plan that it is a variant of. */
+  readonly variantOf: string | undefined;
+}
+
+function PlanRow({ plan, isToday, variantOf }: PlanRowProps) {
   const { planId, name, version, state, savedAt, savedBy, verdict, outOfDate, weakest, reason, asOf, people, vehicles, position, sketch } =
     plan;
   const { text } = useFigures();
@@ -150,6 +170,11 @@ function PlanRow({ plan, isToday }: { readonly plan: PlanSummary; readonly isTod
           <span className="block font-head text-xl font-semibold" data-plan-name>
             {name}
           </span>
+          {variantOf !== undefined && (
+            <span className="block" data-variant-of>
+              variant of {variantOf}
+            </span>
+          )}
           {reason && <span className="block">{text(wordsOf(reason).title)}</span>}
           <span className="block text-quiet">{weakest ? `weakest: ${weakest}` : ''}</span>
           <span className="block text-[15px] text-quiet">{[...vehicles, ...people, position].filter(Boolean).join(' · ')}</span>

@@ -18,11 +18,13 @@ interface PlannerHeaderProps {
   readonly report: ToldReport | undefined;
   readonly pending: boolean;
   readonly state: PlanState;
+  /** It is another way of doing a plan, not chosen yet. */
+  readonly isVariant: boolean;
   readonly save: () => void;
   readonly saving: boolean;
 }
 
-export const PlannerHeader = memo(function PlannerHeader({ report, pending, state, save, saving }: PlannerHeaderProps) {
+export const PlannerHeader = memo(function PlannerHeader({ report, pending, state, isVariant, save, saving }: PlannerHeaderProps) {
   const { name, version, dirty, locked } = useAppSelector(
     ({ planner: { name, version, dirty, locked } }) => ({ name, version, dirty, locked }),
     shallowEqual,
@@ -62,7 +64,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, stat
       </div>
       {!narrow && (
         <span className="flex shrink-0 flex-col justify-center text-[14px] leading-tight text-quiet">
-          <span>{planStateWords[state]}</span>
+          <span>{isVariant && state === 'draft' ? 'Variant' : planStateWords[state]}</span>
           <span>{dirty ? 'not saved' : `version ${version}`}</span>
         </span>
       )}

@@ -85,6 +85,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
         report={roundSheet?.report}
         pending={roundSheet?.pending ?? pending}
         state={plan.state}
+        isVariant={plan.variantOf !== undefined}
         save={saver.save}
         saving={saver.saving}
       />

@@ -42,6 +42,7 @@ vi.mock('../api/wainrope-api.ts', async (original) => {
     useGetPlanQuery: (asked: unknown) => ({ currentData: typeof asked === 'object' ? server.other : undefined }),
     useAddCommentMutation: () => act('comment'),
     useCreatePlanMutation: () => act('copy'),
+    useChooseVariantMutation: () => act('choose'),
     useKeepLayoutMutation: () => act('keep'),
     useOverrideFindingMutation: () => act('answer'),
     useSetPlanStateMutation: () => act('state', server.stateError),
@@ -122,6 +123,53 @@ describe('the record of a plan', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Copy the plan' }));
     await waitFor(() => expect(server.asked).toHaveLength(1));
     expect(server.asked[0]).toMatchObject(['copy', { planCreate: { rig: subject.rig } }]);
+  });
+  const ways = [
+    { planId: 'plan', name: 'Plantation', version: 2, verdict: 'clear' },
+    { planId: 'other', name: 'With two strands', version: 5, verdict: 'watch' },
+  ] as const;
+  it('begins a variant under a name, with the rig as it is drawn', async () => {
+    show();
+    const begin = screen.getByRole('button', { name: 'Begin the variant' });
+    expect(begin.hasAttribute('disabled')).toBe(true);
+    fireEvent.change(screen.getByLabelText(/^Try it another way/), { target: { value: ' With two strands ' } });
+    fireEvent.click(begin);
+    await waitFor(() => expect(server.asked).toHaveLength(1));
+    expect(server.asked[0]).toMatchObject(['copy', { planCreate: { name: 'With two strands', variantOf: 'plan', rig: subject.rig } }]);
+  });
+  it('has no variants once it is ready, and none for who only reads unless there are some', () => {
+    show(planIn({ state: 'ready' }));
+    expect(screen.queryByRole('region', { name: 'Variants' })).toBeNull();
+    cleanup();
+    server.may = false;
+    show();
+    expect(screen.queryByRole('region', { name: 'Variants' })).toBeNull();
+    cleanup();
+    show(planIn({ variants: ways }));
+    expect(screen.getByText(/^2 ways of doing it/)).toBeDefined();
+    expect(buttons()).toEqual(['Compare']);
+  });
+  it('chooses a variant at its version, into the plan at its own; the plan itself is kept as it is', async () => {
+    show(planIn({ variants: ways }));
+    fireEvent.click(screen.getByRole('button', { name: 'Choose this one' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Keep the plan as it is' }));
+    await waitFor(() => expect(server.asked).toHaveLength(2));
+    expect(server.asked).toMatchObject([
+      ['choose', { planId: 'other', variantChoice: { version: 5, baseVersion: 2 } }],
+      ['choose', { planId: 'plan', variantChoice: { version: 2, baseVersion: 2 } }],
+    ]);
+  });
+  it('compares a variant with what is open, to be taken', () => {
+    server.other = { planId: 'other', name: 'With two strands', rig: subject.rig };
+    show(planIn({ variants: ways }));
+    fireEvent.click(screen.getAllByRole('button', { name: 'Compare' })[0] as HTMLElement);
+    expect(screen.getByText('With two strands compared, to be taken')).toBeDefined();
+  });
+  it('of a variant is dropped or chosen, and not declared ready', () => {
+    show(planIn({ planId: 'other', variantOf: 'plan', variants: ways }));
+    expect(buttons()[0]).toBe('Drop this variant');
+    expect(screen.queryByRole('button', { name: 'Declare it ready' })).toBeNull();
+    expect(screen.getByText('a variant, open here')).toBeDefined();
   });
   it('takes a comment only with words in it, and empties the field once it is kept', async () => {
     show();

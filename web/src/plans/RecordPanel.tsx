@@ -30,6 +30,7 @@ import { verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { CompareTable } from './compare/CompareTable.tsx';
+import { Variants } from './compare/Variants.tsx';
 import { planStateWords } from './plan-words.ts';
 
 interface RecordPanelProps {
@@ -57,6 +58,7 @@ export function RecordPanel(props: RecordPanelProps) {
   return (
     <div className="space-y-5 py-2">
       <StateSection {...props} />
+      <Variants {...props} />
       <PullSection {...props} />
       <Comments planId={planId} />
       <Versions {...props} />
@@ -102,6 +104,10 @@ const STEPS: { readonly [S in PlanState]: readonly (readonly [to: PlanState, wor
   archived: [['draft', 'Bring it back']],
 };
 
+/** A variant is chosen or dropped; only a plan is declared ready. */
+const DROPPED: (typeof STEPS)['draft'] = [['archived', 'Drop this variant']];
+const stepsOf = ({ state, variantOf }: PlanView) => (variantOf !== undefined && state === 'draft' ? DROPPED : STEPS[state]);
+
 function StateSection({ plan, report }: RecordPanelProps) {
   const dirty = useAppSelector((state) => state.planner.dirty);
   const { text } = useFigures();
@@ -113,7 +119,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
   return (
     <section aria-label="State">
       <h2 className="font-head text-lg font-semibold">
-        {planStateWords[plan.state]}
+        {plan.variantOf !== undefined && plan.state === 'draft' ? 'Variant' : planStateWords[plan.state]}
         <span className="font-sans text-[15px] font-normal text-quiet">
           {' '}
           version {plan.version}
@@ -123,11 +129,11 @@ function StateSection({ plan, report }: RecordPanelProps) {
       {dirty && <p className="py-1 text-amber-ink">What you changed is not saved yet; the state is that of the saved version.</p>}
       {may('plan.write') && (
         <div className="flex flex-wrap gap-2 py-1">
-          {STEPS[plan.state].map(([to, words], index) => (
+          {stepsOf(plan).map(([to, words], index) => (
             <button
               key={to}
               type="button"
-              className={index === 0 ? 'action-main' : 'action'}
+              className={index === 0 && plan.variantOf === undefined ? 'action-main' : 'action'}
               disabled={dirty || setting.isLoading}
               onClick={() =>
                 setState({ planId: plan.planId, task: crypto.randomUUID(), planStateChange: { state: to, version: plan.version } })

@@ -1,4 +1,4 @@
-import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FirstSteps, FirstStepsChange, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, IfHurt, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
+import type { AuditPage, BreakTestCreate, BreakTestList, BreakTestView, BundleAccept, CalendarLink, CommentCreate, CommentList, CounterCorrection, DefectClose, DefectList, DemoSignIn, DiaryCreate, DiaryView, ExposureCreate, FigureAdopt, FigureOf, FirstSteps, FirstStepsChange, FollowUpCreate, GearChange, GearCreate, GearPage, GearPageStarts, GearView, HookUpBook, HookUpCreate, IfHurt, ImportCommit, ImportPreview, ImportRequest, ImportResult, IncidentCreate, IncidentList, IncidentView, InspectionCreate, InspectionList, InspectionView, InvitationAccept, InvitationLink, InvitationLook, InvitationView, KitChange, KitContents, KitCreate, KitDetail, KitList, LayoutCreate, LayoutList, LifeView, LoadCreate, LoadList, LoadView, OutingClose, OutingCreate, OutingList, OutingPieces, OutingView, OverrideCreate, OwnFigureList, PasswordChange, PeopleList, PersonChange, PersonCreate, PersonListed, PersonPage, PhotoCreate, PhotoView, PieceCare, PlanCreate, PlanList, PlanSave, PlanStateChange, PlanVersionList, PlanVersionRig, PlanView, PolicyHistory, PolicyPreview, PolicyPreviewRequest, PolicySave, PracticeCreate, PullCreate, PullView, QuarantineRequest, Reminders, RetireRequest, RigFileView, RoundKeep, RoundList, RoundTake, RoundView, SeasonView, SeriesList, SeriesView, SessionView, SheetList, SheetSave, SheetView, SignIn, SinceVisit, TaskView, TeamView, VariantChoice, VehicleChange, VehicleCreate, VehicleDetail, VehicleList, VisitSeen, WearView } from '@wainrope/contract';
 import { baseApi as api } from "../base-api.ts";
 const injectedRtkApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -631,6 +631,19 @@ const injectedRtkApi = api.injectEndpoints({
         },
       }),
     }),
+    chooseVariant: build.mutation<
+      ChooseVariantApiResponse,
+      ChooseVariantApiArg
+    >({
+      query: (queryArg) => ({
+        url: `/api/v1/plans/${queryArg.planId}/choose`,
+        method: "POST",
+        body: queryArg.variantChoice,
+        params: {
+          task: queryArg.task,
+        },
+      }),
+    }),
     overrideFinding: build.mutation<
       OverrideFindingApiResponse,
       OverrideFindingApiArg
@@ -1234,6 +1247,12 @@ export type SetPlanStateApiArg = {
   task?: string;
   planStateChange: PlanStateChange;
 };
+export type ChooseVariantApiResponse = /** status 200  */ PlanView;
+export type ChooseVariantApiArg = {
+  planId: string;
+  task?: string;
+  variantChoice: VariantChoice;
+};
 export type OverrideFindingApiResponse = /** status 201  */ PlanView;
 export type OverrideFindingApiArg = {
   planId: string;
@@ -1406,6 +1425,7 @@ export const {
   useSavePlanMutation,
   useGetRigFileQuery,
   useSetPlanStateMutation,
+  useChooseVariantMutation,
   useOverrideFindingMutation,
   useListCommentsQuery,
   useAddCommentMutation,
