@@ -330,6 +330,7 @@ function OtherPlans({ plan, subject, facts, report, apply }: RecordPanelProps) {
           key={compared.planId}
           {...{ subject, report, facts }}
           name={compared.name}
+          here={plan.name}
           rig={compared.rig}
           apply={locked ? undefined : apply}
           close={() => setOther('')}

@@ -8,6 +8,8 @@ import { compareRows } from './compare-rows.ts';
 interface CompareTableProps {
   /** What the plan as it stands is compared with. */
   readonly name: string;
+  /** What the plan that is open is called beside it. */
+  readonly here?: string;
   readonly rig: Rig;
   readonly subject: Case;
   readonly report: ToldReport;
@@ -18,7 +20,7 @@ interface CompareTableProps {
 }
 
 /** Another rig beside the plan as it stands, both judged by today’s register and policy, with what is different in words. */
-export function CompareTable({ name, rig, subject, report, facts, apply, close }: CompareTableProps) {
+export function CompareTable({ name, here = 'As it stands', rig, subject, report, facts, apply, close }: CompareTableProps) {
   const { figure, text } = useFigures();
   const other = useMemo((): Case => {
     const gear = gearIdsOf(rig).flatMap((id) => facts.get(id) ?? []);
@@ -38,7 +40,7 @@ export function CompareTable({ name, rig, subject, report, facts, apply, close }
               <span className="sr-only">What</span>
             </th>
             <th scope="col">{name}</th>
-            <th scope="col">As it stands</th>
+            <th scope="col">{here}</th>
           </tr>
         </thead>
         <tbody>

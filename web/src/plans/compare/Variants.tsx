@@ -58,10 +58,12 @@ function Ways({ plan, subject, report, facts, apply, ways }: VariantsProps & { r
         {ways.map((way) => (
           <li key={way.planId} className="border-b border-rule py-1.5" data-variant={way.name}>
             <p>
-              <strong>{way.name}</strong> <span>{verdictWords[way.verdict]}</span>{' '}
-              <span className="text-[14px] text-quiet">{placeOf(way, root, plan)}</span>
+              <strong>{way.name}</strong>
+              <span className="block text-[15px] text-quiet">
+                {placeOf(way, root, plan)} · {verdictWords[way.verdict].toLowerCase()} when it was saved
+              </span>
             </p>
-            <p className="flex flex-wrap gap-2 pt-1">
+            <p className="flex flex-wrap gap-2 py-1.5">
               {way.planId !== plan.planId && (
                 <>
                   <Link className="action" to={`/plans/${way.planId}?show=record`}>
@@ -83,6 +85,7 @@ function Ways({ plan, subject, report, facts, apply, ways }: VariantsProps & { r
                 key={compared.planId}
                 {...{ subject, report, facts }}
                 name={compared.name}
+                here={plan.name}
                 rig={compared.rig}
                 apply={locked ? undefined : apply}
                 close={() => setCompared('')}

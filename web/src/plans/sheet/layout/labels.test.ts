@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { judge } from '../../../testing/judged.ts';
 import { lengthInside, overlaps, wordsOf } from './place-labels.ts';
 import { fitView, type SheetSize, shownAt, toScreen } from './plan-sheet-layout.ts';
-import { sheetLabels } from './sheet-labels.ts';
+import { outlineOf, sheetLabels } from './sheet-labels.ts';
 
 const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
 
@@ -32,6 +32,11 @@ function collisions(rig: Rig, report: Report, size: SheetSize, covered: SheetSiz
       .filter((other) => overlaps(label, other))
       .map((other) => `${label.id} on ${other.id}`),
     ...ropes.flatMap((rope, strand) => (lengthInside(rope, wordsOf(label)) > 0 ? [`${label.id} on rope ${strand}`] : [])),
+    ...rig.bodies.flatMap((body) =>
+      outlineOf(body, (point) => toScreen(view, point)).some((edge) => lengthInside(edge, wordsOf(label)) > 0)
+        ? [`${label.id} on ${body.id}`]
+        : [],
+    ),
     ...(covered && overlaps(label, { x: 0, y: 0, ...covered }) ? [`${label.id} under the tools`] : []),
     ...(label.x < 0 || label.y < 0 || label.x + label.width > size.width || label.y + label.height > size.height
       ? [`${label.id} beyond the edge`]

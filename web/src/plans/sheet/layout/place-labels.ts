@@ -51,6 +51,8 @@ interface Obstacles {
   readonly controls?: readonly Box[];
   readonly boxes: readonly Box[];
   readonly segments: readonly Segment[];
+  /** Outlines of what is drawn as a body: words on one can be read, but do not look as if they were beside it. */
+  readonly outlines?: readonly Segment[];
 }
 
 const LINE_HEIGHT = 18;
@@ -152,9 +154,12 @@ export function overlaps(a: Box, b: Box): boolean {
 interface Choice {
   readonly label: PlacedLabel;
   readonly covers: number;
-  /** Whether it covers no other label and no rope, and stays on the sheet. */
-  readonly free: boolean;
+  /** 1 where it covers no other label and no rope and stays on the sheet; 2 where it lies on no body either. */
+  readonly free: 0 | 1 | 2;
 }
+
+const isBetter = (choice: Choice, than: Choice | undefined): boolean =>
+  than === undefined || choice.free > than.free || (choice.free === than.free && choice.covers < than.covers);
 
 /**
  * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
@@ -165,19 +170,30 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
   const placed: PlacedLabel[] = [];
   for (const { centres, ...label } of wishes) {
     const short = { ...label, lines: label.lines.slice(0, 1) };
-    const tries = [
+    const { about } = label;
+    const whole = [
       () => leastCovering({ ...label, centres }, placed, obstacles),
       () => leastCovering({ ...label, centres: furtherOut(centres) }, placed, obstacles),
+      // Far off, with a stroke to what it names.
+      () => about && leastCovering({ ...label, centres: roundAbout(about) }, placed, obstacles),
+    ];
+    const shortened = [
       () => leastCovering({ ...short, centres }, placed, obstacles),
       () => leastCovering({ ...short, centres: furtherOut(centres) }, placed, obstacles),
       () => leastCovering({ ...short, centres: furtherOut(centres, LAST) }, placed, obstacles),
-      () => leastCovering({ ...short, centres: roundAbout(label.about ?? middleOf(centres)) }, placed, obstacles),
+      () => leastCovering({ ...short, centres: roundAbout(about ?? middleOf(centres)) }, placed, obstacles),
     ];
     let best: Choice | undefined;
-    for (const attempt of tries) {
+    for (const attempt of whole) {
+      if (best?.free === 2) break;
       const choice = attempt();
-      if (choice && (best === undefined || choice.free || choice.covers < best.covers)) best = choice;
-      if (best?.free) break;
+      if (choice && isBetter(choice, best)) best = choice;
+    }
+    for (const attempt of shortened) {
+      if (best?.free === 2) break;
+      const choice = attempt();
+      // Words are left out only for the sake of a place that is the freer one.
+      if (choice && (best?.free === 1 ? choice.free === 2 : isBetter(choice, best))) best = choice;
     }
     if (best) placed.push(best.label);
   }
@@ -187,7 +203,7 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
 function leastCovering(
   { centres, ...label }: LabelWish,
   placed: readonly PlacedLabel[],
-  { frame, boxes, segments, controls = [] }: Obstacles,
+  { frame, boxes, segments, outlines = [], controls = [] }: Obstacles,
 ): Choice | undefined {
   const size = sizeOf(label);
   const taken: readonly Box[] = [...placed, ...controls];
@@ -203,10 +219,10 @@ function leastCovering(
       6 * outside +
       rank * 0.5;
     const words = wordsOf(box);
-    const free =
-      outside < 1 && !taken.some((other) => overlaps(box, other)) && segments.every((segment) => lengthInside(segment, words) === 0);
-    if (best === undefined || (free && !best.free) || (free === best.free && covers < best.covers))
-      best = { label: { ...label, ...box }, covers, free };
+    const missed = (all: readonly Segment[]) => all.every((segment) => lengthInside(segment, words) === 0);
+    const isFree = outside < 1 && !taken.some((other) => overlaps(box, other)) && missed(segments);
+    const choice: Choice = { label: { ...label, ...box }, covers, free: !isFree ? 0 : missed(outlines) ? 2 : 1 };
+    if (isBetter(choice, best)) best = choice;
   }
   return best;
 }

@@ -29,6 +29,7 @@ import {
   standsAbout,
   toScreen,
   type View,
+  vehicleCorners,
 } from './plan-sheet-layout.ts';
 import type { RemoteReach } from './remote-reaches.ts';
 
@@ -78,7 +79,15 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
       { x: size.width - 60, y: 0, width: 60, height: 74 },
     ],
     segments: [...strands, ...chains, ...tiedBack(rig, at)],
+    outlines: rig.bodies.flatMap((body) => outlineOf(body, at)),
   });
+}
+
+/** The edges of a vehicle or a load and its diagonals, so that words amid it lie on it too. */
+export function outlineOf(body: Body, at: (point: Point2) => Point2): readonly Segment[] {
+  if (body.kind !== 'vehicle' && body.kind !== 'load') return [];
+  const corners = vehicleCorners(body).map(at);
+  return corners.flatMap((from, index) => corners.slice(index + 1).map((to): Segment => ({ from, to })));
 }
 
 /** What ties vehicles back, on the screen. */
