@@ -168,36 +168,47 @@ const isBetter = (choice: Choice, than: Choice | undefined): boolean =>
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
   const placed: PlacedLabel[] = [];
-  for (const { centres, ...label } of wishes) {
-    const short = { ...label, lines: label.lines.slice(0, 1) };
-    const { about } = label;
-    const whole = [
-      () => leastCovering({ ...label, centres }, placed, obstacles),
-      () => leastCovering({ ...label, centres: furtherOut(centres) }, placed, obstacles),
-      // Far off, with a stroke to what it names.
-      () => about && leastCovering({ ...label, centres: roundAbout(about) }, placed, obstacles),
-    ];
-    const shortened = [
-      () => leastCovering({ ...short, centres }, placed, obstacles),
-      () => leastCovering({ ...short, centres: furtherOut(centres) }, placed, obstacles),
-      () => leastCovering({ ...short, centres: furtherOut(centres, LAST) }, placed, obstacles),
-      () => leastCovering({ ...short, centres: roundAbout(about ?? middleOf(centres)) }, placed, obstacles),
-    ];
-    let best: Choice | undefined;
-    for (const attempt of whole) {
-      if (best?.free === 2) break;
-      const choice = attempt();
-      if (choice && isBetter(choice, best)) best = choice;
-    }
-    for (const attempt of shortened) {
-      if (best?.free === 2) break;
-      const choice = attempt();
-      // Words are left out only for the sake of a place that is the freer one.
-      if (choice && (best?.free === 1 ? choice.free === 2 : isBetter(choice, best))) best = choice;
-    }
-    if (best) placed.push(best.label);
+  for (const wish of wishes) {
+    const choice = chosenPlace(wish, placed, obstacles);
+    if (choice) placed.push(choice.label);
   }
   return placed;
+}
+
+function chosenPlace(wish: LabelWish, placed: readonly PlacedLabel[], obstacles: Obstacles): Choice | undefined {
+  const { centres, about } = wish;
+  const first = wish.lines.slice(0, 1);
+  const at = (places: readonly Point2[], lines = wish.lines) => leastCovering({ ...wish, lines, centres: places }, placed, obstacles);
+  const whole = [
+    () => at(centres),
+    () => at(furtherOut(centres)),
+    // Far off, with a stroke to what it names.
+    () => about && at(roundAbout(about)),
+  ];
+  const shortened = [
+    () => at(centres, first),
+    () => at(furtherOut(centres), first),
+    () => at(furtherOut(centres, LAST), first),
+    () => at(roundAbout(about ?? middleOf(centres)), first),
+  ];
+  const best = bestOf(whole, undefined, isBetter);
+  // Words are left out only for the sake of a place that is the freer one.
+  return bestOf(shortened, best, (choice, than) => (than?.free === 1 ? choice.free === 2 : isBetter(choice, than)));
+}
+
+/** The best of several tries, which end with the first that nothing is in the way of. */
+function bestOf(
+  tries: readonly (() => Choice | undefined)[],
+  before: Choice | undefined,
+  isChosen: (choice: Choice, than: Choice | undefined) => boolean,
+): Choice | undefined {
+  let best = before;
+  for (const attempt of tries) {
+    if (best?.free === 2) break;
+    const choice = attempt();
+    if (choice && isChosen(choice, best)) best = choice;
+  }
+  return best;
 }
 
 function leastCovering(
