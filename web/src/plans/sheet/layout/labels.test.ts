@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { judge } from '../../../testing/judged.ts';
 import { lengthInside, overlaps, wordsOf } from './place-labels.ts';
 import { fitView, type SheetSize, shownAt, toScreen } from './plan-sheet-layout.ts';
-import { outlineOf, sheetLabels } from './sheet-labels.ts';
+import { barBox, outlineOf, sheetLabels } from './sheet-labels.ts';
 
 const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
 
@@ -32,6 +32,7 @@ function collisions(rig: Rig, report: Report, size: SheetSize, covered: SheetSiz
       .filter((other) => overlaps(label, other))
       .map((other) => `${label.id} on ${other.id}`),
     ...ropes.flatMap((rope, strand) => (lengthInside(rope, wordsOf(label)) > 0 ? [`${label.id} on rope ${strand}`] : [])),
+    ...(overlaps(wordsOf(label), barBox(size)) ? [`${label.id} on the scale bar`] : []),
     ...rig.bodies.flatMap((body) =>
       outlineOf(body, (point) => toScreen(view, point)).some((edge) => lengthInside(edge, wordsOf(label)) > 0)
         ? [`${label.id} on ${body.id}`]

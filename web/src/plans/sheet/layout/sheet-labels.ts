@@ -74,21 +74,37 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
     ],
     boxes: [
       ...bodies,
-      { x: 0, y: size.height - 62, width: BAR_PX + longestBar(size) + 10, height: 62 },
+      barBox(size),
       ...(size.width < COMPACT ? [] : [{ x: 0, y: size.height - 34, width: BAR_PX + longestBar(size) + KEY_PX, height: 34 }]),
-      { x: size.width - 60, y: 0, width: 60, height: 74 },
+      northBox(size),
     ],
     segments: [...strands, ...chains, ...tiedBack(rig, at)],
-    outlines: rig.bodies.flatMap((body) => outlineOf(body, at)),
+    outlines: [
+      ...rig.bodies.flatMap((body) => outlineOf(body, at)),
+      ...[barBox(size), northBox(size)].flatMap((box) => amongThemselves(cornersOf(box))),
+    ],
   });
 }
 
 /** The edges of a vehicle or a load and its diagonals, so that words amid it lie on it too. */
 export function outlineOf(body: Body, at: (point: Point2) => Point2): readonly Segment[] {
   if (body.kind !== 'vehicle' && body.kind !== 'load') return [];
-  const corners = vehicleCorners(body).map(at);
-  return corners.flatMap((from, index) => corners.slice(index + 1).map((to): Segment => ({ from, to })));
+  return amongThemselves(vehicleCorners(body).map(at));
 }
+
+const amongThemselves = (corners: readonly Point2[]): readonly Segment[] =>
+  corners.flatMap((from, index) => corners.slice(index + 1).map((to): Segment => ({ from, to })));
+
+const cornersOf = ({ x, y, width, height }: Box): readonly Point2[] => [
+  { x, y },
+  { x: x + width, y },
+  { x: x + width, y: y + height },
+  { x, y: y + height },
+];
+
+/** Where the scale bar stands, and where north is shown. */
+export const barBox = (size: SheetSize): Box => ({ x: 0, y: size.height - 62, width: BAR_PX + longestBar(size) + 10, height: 62 });
+const northBox = (size: SheetSize): Box => ({ x: size.width - 60, y: 0, width: 60, height: 74 });
 
 /** What ties vehicles back, on the screen. */
 function tiedBack(rig: Rig, at: (point: Point2) => Point2): readonly Segment[] {
