@@ -125,3 +125,42 @@ test('where motion is not wanted it goes on by steps, and nothing is dragged whi
   await playedTo(page, '7.00');
   expect(seen.size).toBeLessThanOrEqual(12);
 });
+
+test('a run-up is played from standing to rest: both vehicles go their way on the drawing, attempt by attempt', async ({ page }) => {
+  await openPlan(page, 'Sand hollow');
+  /** Where the rope's ends are drawn: at the vehicle that tows, and at the stuck one. */
+  const place = async (which: 'heron' | 'otter') => {
+    const numbers = ((await page.locator('[data-strand="0"]').getAttribute('d')) ?? '').match(/-?[\d.]+/g)?.map(Number) ?? [];
+    return (which === 'heron' ? numbers[0] : numbers.at(-2)) ?? Number.NaN;
+  };
+  const [heron, otter] = [await place('heron'), await place('otter')];
+  await page.getByRole('button', { name: 'Play the pull' }).click();
+  const bar = page.getByRole('region', { name: 'The run-up, played' });
+  const slider = bar.getByRole('slider', { name: 'How far the run-up has gone' });
+  // It begins with the slack laid back: the one that tows stands nearer, the stuck one where it is.
+  await expect(bar).toContainText('Heron gathers speed, the rope slack');
+  await expect.poll(() => place('heron')).toBeLessThan(heron - 20);
+  expect(Math.abs((await place('otter')) - otter)).toBeLessThan(1);
+  // A rope that is slack is drawn as one.
+  await expect(page.locator('[data-strand="0"]')).toHaveAttribute('d', /C/);
+  expect(await axeFaults(page)).toEqual([]);
+  await slider.focus();
+  await page.keyboard.press('End');
+  await expect.poll(() => place('otter')).toBeGreaterThan(otter + 5);
+  await expect.poll(() => place('heron')).toBeGreaterThan(heron);
+  const moved = async () => Number(/moved ([\d.]+)/.exec((await bar.locator('[data-run-figures]').textContent()) ?? '')?.[1]);
+  const fastest = await moved();
+  // The first attempt moves it less, and stands in the address.
+  await bar.getByText('attempt 1', { exact: true }).click();
+  await expect(page).toHaveURL(/attempt=0/);
+  await expect(bar).toHaveAttribute('data-run-tension', '0');
+  await slider.focus();
+  await page.keyboard.press('End');
+  await expect.poll(moved).toBeLessThan(fastest);
+  await bar.getByText('beyond', { exact: true }).click();
+  await expect(bar).toContainText('it is shown so that nobody makes it');
+  await bar.getByRole('button', { name: 'Stop playing, back to the start' }).click();
+  await expect(bar).toHaveCount(0);
+  await expect(page).not.toHaveURL(/attempt=|at=/);
+  await expect.poll(() => place('heron')).toBeCloseTo(heron, 0);
+});

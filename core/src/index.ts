@@ -280,6 +280,7 @@ export {
   tieBack,
 } from './rigging/rigging.ts';
 export { type Route, type RouteStop, routeEdits, routeFault, routeOf } from './rigging/route-line.ts';
+export { type RunInstant, type RunUp, runAt, runUpTakesS } from './shock/run-at.ts';
 export { slackForSpeedM } from './shock/slack.ts';
 export { ahead, groundHeightM, slopeAlong } from './statics/ground.ts';
 export { distance, type Vec3 } from './statics/vec3.ts';

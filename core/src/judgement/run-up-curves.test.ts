@@ -30,6 +30,22 @@ describe('a run-up over time', () => {
     });
     expect(most(curves?.beyond)).toBeGreaterThan(most(curves?.attempts.at(-1)));
   });
+  it('goes from the stuck vehicle to the one that tows, which is ahead of it by what the ropes have stretched', () => {
+    const { rig } = judged;
+    const [towing, stuck] = [rig.bodies.find(({ body }) => body.id === curves?.towingId)?.body, rig.load.body];
+    expect(towing?.id).not.toBe(stuck.id);
+    const { way = { xM: 0, yM: 0 } } = curves ?? {};
+    expect(Math.hypot(way.xM, way.yM)).toBeCloseTo(1, 12);
+    expect(((towing?.xM ?? 0) - stuck.xM) * way.xM + ((towing?.yM ?? 0) - stuck.yM) * way.yM).toBeGreaterThan(5);
+    report.runUp?.attempts.forEach((attempt, index) => {
+      const run = curves?.attempts[index];
+      expect(run?.slackM).toBe(attempt.slackM);
+      expect(run?.planned[0]).toEqual({ timeS: 0, tensionN: 0, towedM: 0, movedM: 0 });
+      expect(run?.planned.at(-1)?.movedM).toBeCloseTo(attempt.movedM, 6);
+      // Where there is tension, the ropes are stretched.
+      for (const { tensionN, towedM, movedM } of run?.planned ?? []) if (tensionN > 1) expect(towedM).toBeGreaterThan(movedM);
+    });
+  });
   it('draws each limit at the tension that brings its place there', () => {
     for (const { placeId, limitN } of curves?.limits ?? []) {
       const place = report.places.find(({ id }) => id === placeId);

@@ -144,6 +144,15 @@ export function historiesOf({ rig }: Judged, { setup, accelerationMPerS2 }: RunU
   };
 }
 
+/** What the file has of an instant. */
+const written = ({ timeS, tensionN, towingMPerS, stuckMPerS, movedM }: ShockSample) => ({
+  timeS,
+  tensionN,
+  towingMPerS,
+  stuckMPerS,
+  movedM,
+});
+
 /** Runs the attempts of a pull with a run-up and writes each down over time; nothing where the case has none, or it cannot be reckoned. */
 export function simulateRunUp(subject: Case): { readonly report: Report; readonly file: RunUpFile | undefined } {
   const judged = judgedCase(subject);
@@ -161,8 +170,8 @@ export function simulateRunUp(subject: Case): { readonly report: Report; readonl
     freed,
     movedM,
     verdict,
-    planned: histories.planned(speedMPerS),
-    greatest: histories.greatest(speedMPerS),
+    planned: histories.planned(speedMPerS).map(written),
+    greatest: histories.greatest(speedMPerS).map(written),
   }));
   const { chosen, proposedMPerS } = plan;
   const file: RunUpFile = {

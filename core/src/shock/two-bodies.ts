@@ -49,7 +49,8 @@ export interface ShockSample {
   readonly tensionN: number;
   readonly towingMPerS: number;
   readonly stuckMPerS: number;
-  /** How far the stuck vehicle has moved, metres. */
+  /** How far the towing vehicle has gone since first tension, and how far the stuck one has moved, metres. */
+  readonly towedM: number;
   readonly movedM: number;
 }
 
@@ -194,6 +195,7 @@ const sampleOf = ({ state, phase, timeS }: Run): ShockSample => ({
   tensionN: tension(state, phase),
   towingMPerS: state.v1,
   stuckMPerS: state.v2,
+  towedM: state.x1,
   movedM: state.x2,
 });
 

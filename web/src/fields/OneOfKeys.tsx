@@ -16,7 +16,7 @@ export function OneOfKeys<T extends string>({ label, value, options, choose, cla
           key={id}
           type="button"
           aria-pressed={value === id}
-          className="min-h-6 underline decoration-rule underline-offset-4 aria-pressed:font-semibold aria-pressed:decoration-rope aria-pressed:decoration-4 max-[760px]:min-h-11 max-[760px]:text-[16px]"
+          className="min-h-6 min-w-6 underline decoration-rule underline-offset-4 aria-pressed:font-semibold aria-pressed:decoration-rope aria-pressed:decoration-4 max-[760px]:min-h-11 max-[760px]:text-[16px]"
           onClick={() => choose(id)}
         >
           {words}

@@ -15,9 +15,10 @@ import { AtMoment, MomentHolder, Moved } from './play/MomentHolder.tsx';
 import { SidePanels, type SidePanelsProps } from './SidePanels.tsx';
 import { PlanSheet } from './sheet/PlanSheet.tsx';
 
-/** Fetched when a pull is first played. */
+/** Fetched when something is first broken, or a pull played. */
 const LetGoAsker = lazy(async () => ({ default: (await import('./letgo/LetGoAsker.tsx')).LetGoAsker }));
 const PlayBar = lazy(async () => ({ default: (await import('./play/PlayBar.tsx')).PlayBar }));
+const RunUpBar = lazy(async () => ({ default: (await import('./play/RunUpBar.tsx')).RunUpBar }));
 
 interface PlannerBodyProps
   extends Pick<SidePanelsProps, 'report' | 'rig' | 'subject' | 'apply' | 'choosePiece' | 'hangDampers' | 'locked' | 'panels'> {
@@ -89,7 +90,7 @@ export function PlannerBody({
   tools,
 }: PlannerBodyProps) {
   const { params, put, putAll, tab, place, select, show, fillIn } = useLookedAt({ report, rig, selectedPlaceId });
-  const canPlay = report.runUp === undefined && report.startOnly === undefined && report.pull.reachedM > 0;
+  const canPlay = report.startOnly === undefined && (report.runUp !== undefined || report.pull.reachedM > 0);
   const isPlayed = canPlay && params.get('at') !== null;
   const dispatch = useAppDispatch();
   const narrow = useNarrow();
@@ -119,7 +120,11 @@ export function PlannerBody({
           play={
             isPlayed && (
               <Suspense fallback={<Loading what="the pull" className="px-4 py-3" />}>
-                <PlayBar subject={subject} report={report} close={() => put('at', undefined)} />
+                {report.runUp ? (
+                  <RunUpBar {...{ subject, report }} plan={report.runUp} close={() => putAll({ at: undefined, attempt: undefined })} />
+                ) : (
+                  <PlayBar subject={subject} report={report} close={() => put('at', undefined)} />
+                )}
               </Suspense>
             )
           }

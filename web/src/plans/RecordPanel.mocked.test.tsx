@@ -169,7 +169,7 @@ describe('the record of a plan', () => {
     show(planIn({ planId: 'other', variantOf: 'plan', variants: ways }));
     expect(buttons()[0]).toBe('Drop this variant');
     expect(screen.queryByRole('button', { name: 'Declare it ready' })).toBeNull();
-    expect(screen.getByText('a variant, open here')).toBeDefined();
+    expect(screen.getByText(/^a variant, open here · watch/)).toBeDefined();
   });
   it('takes a comment only with words in it, and empties the field once it is kept', async () => {
     show();

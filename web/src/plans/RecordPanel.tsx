@@ -1,4 +1,3 @@
-import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { PlanState, PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type GearFacts, isAnsweredBy, type Rig, type ToldReport, withoutPieces } from '@wainrope/core';
 import { useState } from 'react';
@@ -9,7 +8,6 @@ import {
   useAddCommentMutation,
   useAllPlansQuery,
   useCreatePlanMutation,
-  useGetPlanQuery,
   useGetTeamQuery,
   useKeepLayoutMutation,
   useLazyGetVersionQuery,
@@ -30,6 +28,7 @@ import { verdictWords } from '../shell/VerdictMark.tsx';
 import { useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { CompareTable } from './compare/CompareTable.tsx';
+import { CompareWith } from './compare/CompareWith.tsx';
 import { Variants } from './compare/Variants.tsx';
 import { planStateWords } from './plan-words.ts';
 
@@ -297,12 +296,10 @@ function Versions({ plan, subject, facts, report, apply }: RecordPanelProps) {
 
 /** Another plan beside this one: two ways of doing it, until one is taken. */
 function OtherPlans({ plan, subject, facts, report, apply }: RecordPanelProps) {
-  const locked = useAppSelector((state) => state.planner.locked);
   const may = useMay();
   const [wanted, setWanted] = useState(false);
   const { data } = useAllPlansQuery(undefined, { skip: !wanted });
   const [otherId, setOther] = useState('');
-  const { currentData: compared, error } = useGetPlanQuery(otherId === '' ? skipToken : { planId: otherId });
   const others = (data ?? []).filter(({ planId, state }) => planId !== plan.planId && state !== 'archived');
   if (!may('plan.write')) return null;
   return (
@@ -324,18 +321,7 @@ function OtherPlans({ plan, subject, facts, report, apply }: RecordPanelProps) {
           onChange={setOther}
         />
       )}
-      <ProblemNote error={error} />
-      {compared && (
-        <CompareTable
-          key={compared.planId}
-          {...{ subject, report, facts }}
-          name={compared.name}
-          here={plan.name}
-          rig={compared.rig}
-          apply={locked ? undefined : apply}
-          close={() => setOther('')}
-        />
-      )}
+      <CompareWith {...{ plan, subject, facts, report, apply }} otherId={otherId} close={() => setOther('')} />
     </section>
   );
 }

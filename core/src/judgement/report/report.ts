@@ -7,6 +7,7 @@ import type { HandHaul } from '../../pull/hand-haul.ts';
 import type { LeftLoaded } from '../../release/left.ts';
 import type { BreakFigures } from '../../release/what-leaves.ts';
 import type { LineZones } from '../../release/zones-of-rig.ts';
+import type { RunUp } from '../../shock/run-at.ts';
 import type { Subject } from '../ask/told.ts';
 import type { LoadForce, PointLoad, PulleyAt, StrandAt } from './drawing-facts.ts';
 import type { Finding } from './finding.ts';
@@ -229,22 +230,12 @@ export interface MomentReport
   readonly moved: readonly MovedBody[];
 }
 
-/** Tension of the line at an instant, and how far the stuck vehicle has moved by then. */
-export interface TensionAt {
-  readonly timeS: number;
-  readonly tensionN: number;
-  readonly movedM: number;
-}
-
-/** One run-up over time, as planned. */
-export interface RunUpCurve {
-  readonly speedMPerS: number;
-  readonly planned: readonly TensionAt[];
-}
-
 /** Every attempt over time, and the tension of the line at which each place meets its limit, newtons. */
 export interface RunUpCurves {
-  readonly attempts: readonly RunUpCurve[];
-  readonly beyond: RunUpCurve;
+  readonly attempts: readonly RunUp[];
+  readonly beyond: RunUp;
+  /** The vehicle that tows, and the level way from the stuck one to it: a unit vector on the map. */
+  readonly towingId: string;
+  readonly way: { readonly xM: number; readonly yM: number };
   readonly limits: readonly { readonly placeId: string; readonly limitN: number }[];
 }

@@ -1,15 +1,14 @@
-import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { PlanView, VariantView } from '@wainrope/contract';
 import type { Case, Edit, GearFacts, Rig, ToldReport } from '@wainrope/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
-import { useChooseVariantMutation, useCreatePlanMutation, useGetPlanQuery } from '../../api/wainrope-api.ts';
+import { useChooseVariantMutation, useCreatePlanMutation } from '../../api/wainrope-api.ts';
 import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { useAppSelector } from '../../store.ts';
 import { TaskNote } from '../../tasks/TaskNote.tsx';
-import { CompareTable } from './CompareTable.tsx';
+import { CompareWith } from './CompareWith.tsx';
 
 interface VariantsProps {
   readonly plan: PlanView;
@@ -37,11 +36,10 @@ export function Variants(props: VariantsProps) {
 }
 
 function Ways({ plan, subject, report, facts, apply, ways }: VariantsProps & { readonly ways: readonly VariantView[] }) {
-  const { dirty, locked } = useAppSelector((state) => state.planner);
+  const dirty = useAppSelector((state) => state.planner.dirty);
   const mayWrite = useMay()('plan.write');
   const navigate = useNavigate();
   const [comparedId, setCompared] = useState('');
-  const { currentData: compared, error } = useGetPlanQuery(comparedId === '' ? skipToken : { planId: comparedId });
   const [choose, choosing] = useChooseVariantMutation();
   const [root] = ways;
   if (!root) return null;
@@ -80,23 +78,15 @@ function Ways({ plan, subject, report, facts, apply, ways }: VariantsProps & { r
                 </button>
               )}
             </p>
-            {compared?.planId === way.planId && comparedId === way.planId && (
-              <CompareTable
-                key={compared.planId}
-                {...{ subject, report, facts }}
-                name={compared.name}
-                here={plan.name}
-                rig={compared.rig}
-                apply={locked ? undefined : apply}
-                close={() => setCompared('')}
-              />
+            {comparedId === way.planId && (
+              <CompareWith {...{ plan, subject, report, facts, apply }} otherId={comparedId} close={() => setCompared('')} />
             )}
           </li>
         ))}
       </ul>
       {mayWrite && dirty && <p className="py-1 text-amber-ink">What you changed here is not saved yet: save it, then choose.</p>}
       <TaskNote task={choosing.originalArgs?.task} isRunning={choosing.isLoading} what="Judging the one that was chosen" />
-      <ProblemNote error={error ?? choosing.error} />
+      <ProblemNote error={choosing.error} />
     </>
   );
 }

@@ -1,25 +1,34 @@
 import type { MomentReport, ToldReport } from '@wainrope/core';
-import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
-import { SheetPlanContext, useSheetPlan } from '../draft/shown-plans.ts';
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { type SheetPlan, SheetPlanContext, useSheetPlan } from '../draft/shown-plans.ts';
 import { planAt, reportAt } from './moved-plan.ts';
+
+type Drawn = (plan: SheetPlan) => SheetPlan;
 
 interface Shown {
   /** The moment that is shown; missing where the plan is shown as it stands. */
   readonly moment: MomentReport | undefined;
   readonly show: (moment: MomentReport | undefined) => void;
+  /** What the sheet draws at an instant of a run-up, whose figures are those of its peak all the while; made where it is played. */
+  readonly ran: Drawn | undefined;
+  readonly showRun: (ran: Drawn | undefined) => void;
 }
 
-const ShownMoment = createContext<Shown>({ moment: undefined, show: () => undefined });
+const nothing = () => undefined;
+const ShownMoment = createContext<Shown>({ moment: undefined, show: nothing, ran: undefined, showRun: nothing });
 
 /** Holds the moment that is played, so that only what shows it is drawn anew with each. */
 export function MomentHolder({ children }: { readonly children: ReactNode }) {
   const [moment, show] = useState<MomentReport>();
-  const shown = useMemo(() => ({ moment, show }), [moment]);
+  const [ran, setRan] = useState<Drawn>();
+  const showRun = useCallback((next: Drawn | undefined) => setRan(() => next), []);
+  const shown = useMemo(() => ({ moment, show, ran, showRun }), [moment, ran, showRun]);
   return <ShownMoment value={shown}>{children}</ShownMoment>;
 }
 
 /** Tells which moment is shown. */
 export const useShowMoment = (): Shown['show'] => useContext(ShownMoment).show;
+export const useShowRun = (): Shown['showRun'] => useContext(ShownMoment).showRun;
 
 /** The metre that is shown; undefined where the plan is shown as it stands. */
 export const useShownMetre = (): number | undefined => useContext(ShownMoment).moment?.travelM;
@@ -46,8 +55,11 @@ interface MovedProps {
 /** The sheet inside, at the moment that is played. */
 export function Moved({ isPlayed, children }: MovedProps) {
   const plan = useSheetPlan();
-  const { moment } = useContext(ShownMoment);
-  const played = isPlayed ? moment : undefined;
-  const moved = useMemo(() => (played ? planAt(plan, played) : plan), [plan, played]);
+  const { moment, ran } = useContext(ShownMoment);
+  const moved = useMemo(() => {
+    if (!isPlayed) return plan;
+    if (ran) return ran(plan);
+    return moment ? planAt(plan, moment) : plan;
+  }, [plan, isPlayed, moment, ran]);
   return <SheetPlanContext value={moved}>{children}</SheetPlanContext>;
 }

@@ -1,15 +1,13 @@
 import type { Case, MomentReport, Timeline } from '@wainrope/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
-import { useMedia } from '../../shell/use-media.ts';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
 import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
+import { usePlaying } from './use-playing.ts';
 
 /** A pull takes so long when it is played, seconds: by metres, and by time, which has its rests. */
 const PLAYS_FOR_S = { metre: 14, time: 20 };
-/** Where motion is not wanted, it goes on by so many steps, one a second. */
-const CALM_STEPS = 10;
 /** The address follows once it has rested so long, ms: not with every step of a thumb. */
 const RESTS_MS = 300;
 
@@ -78,30 +76,3 @@ export function usePlay(subject: Case): Play {
 }
 
 const NO_POINTS: Timeline['points'] = [];
-
-interface Playing {
-  readonly isRunning: boolean;
-  readonly whole: number;
-  readonly seconds: number;
-  readonly setAt: (next: (before: number) => number) => void;
-}
-
-/** Moves on with every frame the screen draws; where motion is not wanted, by a few steps. */
-function usePlaying({ isRunning, whole, seconds, setAt }: Playing): void {
-  const calm = useMedia('(prefers-reduced-motion: reduce)');
-  useEffect(() => {
-    if (!isRunning) return;
-    const forward = (by: number) => setAt((before) => Math.min(whole, before + by));
-    if (calm) {
-      const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
-      return () => clearInterval(timer);
-    }
-    let last = performance.now();
-    let frame = requestAnimationFrame(function draw(now) {
-      forward(((now - last) / 1000 / seconds) * whole);
-      last = now;
-      frame = requestAnimationFrame(draw);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [isRunning, calm, whole, seconds, setAt]);
-}

@@ -148,7 +148,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         </Suspense>
         <WayOnSheet rig={rig} report={report} view={view} />
         <RemoteRims reaches={reaches} view={view} />
-        <RigDrawing rig={rig} report={report} view={view} gear={facts} size={size} selectedSubjectId={selectedSubjectId} select={select} />
+        <RigDrawing {...{ rig, report, view, size, selectedSubjectId, select, isPlayed }} gear={facts} />
         <SheetFittings rig={rig} report={report} view={view} />
         <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
         <Flights breaks={report.breaks} view={view} far={endangered !== undefined} />

@@ -22,6 +22,8 @@ interface RigDrawingProps {
   readonly gear: ReadonlyMap<string, GearFacts>;
   readonly selectedSubjectId: string | undefined;
   readonly select: (placeId: string) => void;
+  /** Another moment than the start is shown. */
+  readonly isPlayed: true | undefined;
 }
 
 /** Where a point of the rig stands on the map. */
@@ -32,8 +34,14 @@ function placeOfPoint(rig: Rig, pointId: string) {
 
 const line = (a: Point2, b: Point2) => `M${a.x} ${a.y}L${b.x} ${b.y}`;
 
+/** A rope that lies slack: in a bend to either side, as it never would under tension. */
+function slackLine(a: Point2, b: Point2): string {
+  const [dx, dy] = [(b.x - a.x) / 4, (b.y - a.y) / 4];
+  return `M${a.x} ${a.y}C${a.x + dx - dy} ${a.y + dy + dx} ${b.x - dx + dy} ${b.y - dy - dx} ${b.x} ${b.y}`;
+}
+
 /** Vehicles, trees, ropes and gear, drawn to scale. */
-export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, select }: RigDrawingProps) {
+export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, select, isPlayed }: RigDrawingProps) {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const placeOf = (subjectId: string) => report.places.find(({ subject }) => subject.id === subjectId)?.id;
   const pick = (subjectId: string | undefined) => {
@@ -71,7 +79,7 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
       {report.strands.map((strand, index) => (
         <RopeStrand
           key={`${strand.lineId}.${strand.index}`}
-          d={line(at(strand.from), at(strand.to))}
+          d={(isPlayed && strand.plannedN === 0 ? slackLine : line)(at(strand.from), at(strand.to))}
           index={index}
           onPick={() => pick(rig.lines.find(({ id }) => id === strand.lineId)?.ropes[0]?.id)}
         />

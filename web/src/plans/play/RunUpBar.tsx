@@ -1,0 +1,132 @@
+import { type Case, drivingSpeed, force, length, type RunUpReport, type ToldReport } from '@wainrope/core';
+import { Pause, Play as PlayIcon, X } from 'lucide-react';
+import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
+import { Loading } from '../../shell/Loading.tsx';
+import { useFigures } from '../../shell/use-figures.ts';
+import { BEYOND, type PlayedRun, SLOWER, useRun } from './use-run.ts';
+
+interface RunUpBarProps {
+  readonly subject: Case;
+  readonly report: ToldReport;
+  readonly plan: RunUpReport;
+  readonly close: () => void;
+}
+
+/** A run-up as a line of time under the drawing: from standing through first tension to rest, attempt by attempt. */
+export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
+  const { played, chosen, choose, go, isRunning, turn } = useRun(subject, plan);
+  if (!played) return <Loading what="the run-up" className="border-t border-ink bg-sheet px-4 py-3" />;
+  const { instant } = played;
+  const attempts = plan.attempts.map((_, index) => [String(index), index === 0 ? 'attempt 1' : String(index + 1)] as const);
+  return (
+    <section
+      aria-label="The run-up, played"
+      className="no-print flex shrink-0 flex-col border-t border-ink bg-sheet"
+      data-run-at={instant.timeS.toFixed(2)}
+      data-run-tension={Math.round(instant.tensionN)}
+    >
+      <div className="flex items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
+        <button
+          type="button"
+          className="grid size-10 place-items-center bg-ink text-paper"
+          onClick={turn}
+          aria-label={isRunning ? 'Pause' : 'Play'}
+        >
+          {isRunning ? <Pause size={19} /> : <PlayIcon size={19} />}
+        </button>
+        <RunWords played={played} subject={subject} peakN={peakOf(plan, chosen)} />
+        <OneOfKeys
+          label="Which attempt"
+          value={chosen}
+          options={[...attempts, [BEYOND, 'beyond'] as const]}
+          choose={choose}
+          className="ml-auto shrink-0 gap-3 text-[14px]"
+        />
+        <button
+          type="button"
+          className="grid h-11 min-w-10 place-items-center"
+          onClick={close}
+          aria-label="Stop playing, back to the start"
+        >
+          <X size={19} />
+        </button>
+      </div>
+      <RunLine played={played} go={go} />
+      <Warning isBeyond={chosen === BEYOND} isStop={report.verdict === 'stop'} />
+    </section>
+  );
+}
+
+interface RunWordsProps {
+  readonly played: PlayedRun;
+  readonly subject: Case;
+  readonly peakN: number;
+}
+
+/** Where both vehicles are, and what that asks of the line. */
+function RunWords({ played: { run, instant, towingId }, subject, peakN }: RunWordsProps) {
+  const { figure } = useFigures();
+  const [towing, stuck] = [nameOf(subject, towingId), nameOf(subject, subject.rig.load.bodyId)];
+  const { timeS, tensionN, towedM, movedM } = instant;
+  return (
+    <p className="min-w-0 flex-1 py-1 leading-tight max-[760px]:order-last max-[760px]:basis-full" data-run-figures>
+      <strong>
+        {timeS < 0
+          ? `${towing} gathers speed, the rope slack`
+          : `${timeS.toFixed(2)} s after the rope came tight · ${figure(force(tensionN))}`}
+      </strong>
+      <span className="block text-[14px] text-quiet max-[760px]:text-[13px]">
+        {figure(drivingSpeed(run.speedMPerS))} as it comes tight · {towing} {figure(length(Math.abs(towedM)))}{' '}
+        {towedM < 0 ? 'short of there' : 'past there'} · {stuck} moved {figure(length(movedM))} · peak {figure(force(peakN))} · {SLOWER}{' '}
+        times slower than it goes
+      </span>
+    </p>
+  );
+}
+
+interface RunLineProps {
+  readonly played: PlayedRun;
+  readonly go: (to: number) => void;
+}
+
+/** The way from standing to rest, a stroke where the rope comes tight. */
+function RunLine({ played: { at, whole, tightS, instant }, go }: RunLineProps) {
+  const { figure } = useFigures();
+  return (
+    <div className="relative mx-4 mb-1 h-9 shrink-0">
+      <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
+      <span
+        aria-hidden="true"
+        className="absolute top-1 h-6 w-0.5 bg-ink"
+        style={{ left: `${whole > 0 ? (100 * tightS) / whole : 0}%` }}
+        title="the rope comes tight"
+      />
+      <input
+        type="range"
+        className="play-line absolute inset-x-0 top-1 z-20 h-8"
+        aria-label="How far the run-up has gone"
+        aria-valuetext={`${instant.timeS.toFixed(2)} seconds from first tension, ${figure(force(instant.tensionN))}`}
+        min={0}
+        max={whole}
+        step={0.01}
+        value={at}
+        onChange={({ target }) => go(Number(target.value))}
+      />
+    </div>
+  );
+}
+
+function Warning({ isBeyond, isStop }: { readonly isBeyond: boolean; readonly isStop: boolean }) {
+  if (!isBeyond && !isStop) return null;
+  return (
+    <p className="px-4 pb-1.5 text-[14px] font-semibold text-rust">
+      {isBeyond
+        ? 'A step beyond the fastest attempt: it is shown so that nobody makes it.'
+        : 'The verdict is stop: what is played here is not to be done as it is.'}
+    </p>
+  );
+}
+
+const nameOf = ({ rig }: Case, bodyId: string): string => rig.bodies.find(({ id }) => id === bodyId)?.label ?? 'the vehicle';
+
+const peakOf = ({ attempts, beyond }: RunUpReport, chosen: string): number => (attempts[Number(chosen)] ?? beyond).peakN;
