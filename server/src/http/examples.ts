@@ -370,6 +370,10 @@ export const examples: readonly Example[] = [
   { operation: 'listPlans' },
   { operation: 'getPlan', parameters: { planId: PLAN } },
   { operation: 'savePlan', parameters: { planId: PLAN }, body: { name: 'Dunlin in the rushes', rig: HELD_RIG, baseVersion: 1 } },
+  {
+    operation: 'createPlan',
+    body: { planId: 'd2846369-7cb1-4f0a-8b5e-1f5f3d0a7e01', name: 'With a longer strap', rig: HELD_RIG, variantOf: PLAN },
+  },
   { operation: 'chooseVariant', parameters: { planId: PLAN }, body: { version: 2, baseVersion: 2 } },
   { operation: 'getRigFile', parameters: { planId: PLAN } },
   { operation: 'listVersions', parameters: { planId: PLAN } },
