@@ -79,8 +79,16 @@ function overlap(a: Box, b: Box): number {
   return width > 0 && height > 0 ? width * height : 0;
 }
 
+/** Whether both ends lie beyond the same side of a box: most do, and need no clipping. */
+const passesBy = ({ from, to }: Segment, { x, y, width, height }: Box): boolean =>
+  (from.x < x && to.x < x) ||
+  (from.y < y && to.y < y) ||
+  (from.x > x + width && to.x > x + width) ||
+  (from.y > y + height && to.y > y + height);
+
 /** Length of a segment inside a box, by clipping it to the box's four sides. */
 export function lengthInside({ from, to }: Segment, box: Box): number {
+  if (passesBy({ from, to }, box)) return 0;
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   let [enter, leave] = [0, 1];
   const sides = [
@@ -178,35 +186,25 @@ export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles):
 function chosenPlace(wish: LabelWish, placed: readonly PlacedLabel[], obstacles: Obstacles): Choice | undefined {
   const { centres, about } = wish;
   const first = wish.lines.slice(0, 1);
-  const at = (places: readonly Point2[], lines = wish.lines) => leastCovering({ ...wish, lines, centres: places }, placed, obstacles);
-  const whole = [
-    () => at(centres),
-    () => at(furtherOut(centres)),
+  const tries = [
+    () => [centres, wish.lines] as const,
+    () => [furtherOut(centres), wish.lines] as const,
     // Far off, with a stroke to what it names.
-    () => about && at(roundAbout(about)),
+    () => [about ? roundAbout(about) : [], wish.lines] as const,
+    // Words are left out only where nothing else is free.
+    () => [centres, first] as const,
+    () => [furtherOut(centres), first] as const,
+    () => [furtherOut(centres, LAST), first] as const,
+    () => [roundAbout(about ?? middleOf(centres)), first] as const,
   ];
-  const shortened = [
-    () => at(centres, first),
-    () => at(furtherOut(centres), first),
-    () => at(furtherOut(centres, LAST), first),
-    () => at(roundAbout(about ?? middleOf(centres)), first),
-  ];
-  const best = bestOf(whole, undefined, isBetter);
-  // Words are left out only for the sake of a place that is the freer one.
-  return bestOf(shortened, best, (choice, than) => (than?.free === 1 ? choice.free === 2 : isBetter(choice, than)));
-}
-
-/** The best of several tries, which end with the first that nothing is in the way of. */
-function bestOf(
-  tries: readonly (() => Choice | undefined)[],
-  before: Choice | undefined,
-  isChosen: (choice: Choice, than: Choice | undefined) => boolean,
-): Choice | undefined {
-  let best = before;
+  let best: Choice | undefined;
   for (const attempt of tries) {
     if (best?.free === 2) break;
-    const choice = attempt();
-    if (choice && isChosen(choice, best)) best = choice;
+    const [places, lines] = attempt();
+    // Once it covers nothing, another place is taken only if it lies on no body either.
+    const wanted = best?.free === 1 ? 2 : 0;
+    const choice = leastCovering({ ...wish, lines, centres: places }, placed, obstacles, wanted);
+    if (choice && isBetter(choice, best)) best = choice;
   }
   return best;
 }
@@ -215,24 +213,27 @@ function leastCovering(
   { centres, ...label }: LabelWish,
   placed: readonly PlacedLabel[],
   { frame, boxes, segments, outlines = [], controls = [] }: Obstacles,
+  wanted: Choice['free'],
 ): Choice | undefined {
   const size = sizeOf(label);
   const taken: readonly Box[] = [...placed, ...controls];
   let best: Choice | undefined;
   for (const [rank, centre] of centres.entries()) {
     const box = pushedInside({ x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size }, frame);
-    const others = taken.reduce((sum, other) => sum + overlap(box, other), 0);
+    const words = wordsOf(box);
+    const missed = (all: readonly Segment[]) => all.every((segment) => lengthInside(segment, words) === 0);
     const outside = outsideFrame(box, frame);
+    const isFree = outside < 1 && !taken.some((other) => overlaps(box, other)) && missed(segments);
+    const free = !isFree ? 0 : missed(outlines) ? 2 : 1;
+    // What cannot be chosen any more is not measured.
+    if (free < wanted || (best && free < best.free)) continue;
     const covers =
-      4 * others +
+      4 * taken.reduce((sum, other) => sum + overlap(box, other), 0) +
       boxes.reduce((sum, other) => sum + 2 * overlap(box, other), 0) +
       segments.reduce((sum, segment) => sum + 12 * lengthInside(segment, box), 0) +
       6 * outside +
       rank * 0.5;
-    const words = wordsOf(box);
-    const missed = (all: readonly Segment[]) => all.every((segment) => lengthInside(segment, words) === 0);
-    const isFree = outside < 1 && !taken.some((other) => overlaps(box, other)) && missed(segments);
-    const choice: Choice = { label: { ...label, ...box }, covers, free: !isFree ? 0 : missed(outlines) ? 2 : 1 };
+    const choice: Choice = { label: { ...label, ...box }, covers, free };
     if (isBetter(choice, best)) best = choice;
   }
   return best;
