@@ -148,17 +148,26 @@ test('a run-up is played from standing to rest: both vehicles go their way on th
   await page.keyboard.press('End');
   await expect.poll(() => place('otter')).toBeGreaterThan(otter + 5);
   await expect.poll(() => place('heron')).toBeGreaterThan(heron);
+  // The run that is played peaks lower than what it is judged by, and says so.
+  await expect(bar.locator('[data-peak-judged]')).toContainText(/peaks at [\d.]+\skN\. The judgement takes the higher [\d.]+\skN/);
   const moved = async () => Number(/moved ([\d.]+)/.exec((await bar.locator('[data-run-figures]').textContent()) ?? '')?.[1]);
   const fastest = await moved();
   // The first attempt moves it less, and stands in the address.
   await bar.getByText('attempt 1', { exact: true }).click();
   await expect(page).toHaveURL(/attempt=0/);
   await expect(bar).toHaveAttribute('data-run-tension', '0');
+  await expect(bar.locator('[data-peak-judged]')).toHaveCount(0);
+  // Played and paused by its key.
+  const standing = (await bar.getAttribute('data-run-at')) ?? '';
+  await bar.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect(bar).not.toHaveAttribute('data-run-at', standing);
+  await bar.getByRole('button', { name: 'Pause' }).click();
+  await expect(bar.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
   await slider.focus();
   await page.keyboard.press('End');
   await expect.poll(moved).toBeLessThan(fastest);
   await bar.getByText('beyond', { exact: true }).click();
-  await expect(bar).toContainText('it is shown so that nobody makes it');
+  await expect(bar).toContainText('it is shown so that nobody tries it');
   await bar.getByRole('button', { name: 'Stop playing, back to the start' }).click();
   await expect(bar).toHaveCount(0);
   await expect(page).not.toHaveURL(/attempt=|at=/);

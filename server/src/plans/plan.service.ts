@@ -135,7 +135,7 @@ export class PlanService {
           actor,
           (trx) => this.toJudge(trx, name, rig),
           async (trx, judged) => {
-            const root = wanted === undefined ? undefined : await this.heldRoot(trx, wanted);
+            const root = wanted === undefined ? undefined : await this.heldDraft(trx, wanted);
             const added = await this.repository.addPlan(trx, actor, { planId, version: 1, name, variantOf: root?.planId, ...judged });
             if (!added) return;
             await this.standings.renew(trx, actor, [planId]);
@@ -148,16 +148,19 @@ export class PlanService {
     return this.get(actor, planId);
   }
 
-  /** The plan that a new variant belongs to, held so that nobody makes it ready meanwhile. */
-  private async heldRoot(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
+  /** The plan that a variant belongs to, or will, held so that nobody makes it ready meanwhile; refused where it is no draft. */
+  async heldDraft(trx: TeamTransaction, planId: string): Promise<StoredPlan> {
     const named = await this.repository.byId(trx, planId);
-    if (!named) throw invalid([{ path: 'variantOf', message: 'The plan that this would be a variant of is not there.' }]);
+    if (!named) throw invalid([{ path: 'variantOf', message: 'There is no such plan to make a variant of.' }]);
     const rootId = named.variantOf ?? planId;
     await this.repository.lockVersion(trx, rootId);
     const root = await this.stored(trx, rootId);
     if (root.state !== 'draft')
       throw invalid([
-        { path: 'variantOf', message: `${root.name} is ${keyWords(root.state)}; take it back to draft before you try it another way.` },
+        {
+          path: 'variantOf',
+          message: `${root.name} is ${keyWords(root.state)}; take it back to draft first, or copy this as a plan of its own.`,
+        },
       ]);
     return root;
   }
@@ -171,6 +174,9 @@ export class PlanService {
           actor,
           (trx) => this.toJudge(trx, name, rig),
           async (trx, judged) => {
+            // A variant that is saved is a way of doing its plan again, which therefore must not be ready.
+            const { variantOf } = await this.stored(trx, planId);
+            if (variantOf !== undefined) await this.heldDraft(trx, variantOf);
             const version = (await this.refuseOvertaken(trx, planId, baseVersion)) + 1;
             await this.repository.addVersion(trx, actor, { planId, version, name, ...judged });
             await this.standings.renew(trx, actor, [planId]);

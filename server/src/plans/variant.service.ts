@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlanState, PlanView, VariantChoice } from '@wainrope/contract';
-import { keyWords, readCase } from '@wainrope/core';
+import { readCase } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
 import { readStored } from '../database/read-stored.ts';
@@ -64,7 +64,7 @@ export class VariantService {
     for (const meant of [version, baseVersion]) await this.plans.refuseOvertaken(trx, rootId, meant);
     const root = await this.plans.stored(trx, rootId);
     if ((await this.openOf(trx, root)).length === 0) return;
-    await this.audit.note(trx, actor, { action: 'kept a plan as it is, of its variants', kind: 'plan', id: rootId, name: root.name });
+    await this.audit.note(trx, actor, { action: 'kept a plan and dropped its variants', kind: 'plan', id: rootId, name: root.name });
     await this.putAway(trx, actor, root);
   }
 
@@ -80,19 +80,18 @@ export class VariantService {
     return { root, variant };
   }
 
-  /** Nothing is ready while there is another way of doing it, and a variant never is. */
+  /** Nothing is ready while there is another way of doing it, and a variant never is; none comes back beside a plan that is no draft. */
   async refuseUndecided(trx: TeamTransaction, plan: StoredPlan, state: PlanState): Promise<void> {
-    const root = plan.variantOf === undefined ? plan : await this.plans.stored(trx, plan.variantOf);
-    if (state === 'ready' && root !== plan)
-      throw invalid([{ path: 'state', message: `${plan.name} is a variant of ${root.name}; choose it first.` }], UNDECIDED);
-    if (state === 'draft' && root !== plan && root.state !== 'draft')
-      throw invalid([{ path: 'state', message: `${root.name} is ${keyWords(root.state)}; take it back to draft first.` }]);
-    const others = state === 'ready' ? await this.openOf(trx, plan) : [];
+    const { variantOf } = plan;
+    if (state === 'draft' && variantOf !== undefined) await this.plans.heldDraft(trx, variantOf);
+    if (state !== 'ready') return;
+    if (variantOf !== undefined) {
+      const { name } = await this.plans.stored(trx, variantOf);
+      throw invalid([{ path: 'state', message: `${plan.name} is a variant of ${name}; choose it first.` }], UNDECIDED);
+    }
+    const others = (await this.openOf(trx, plan)).map(({ name }) => name);
     if (others.length > 0)
-      throw invalid(
-        [{ path: 'state', message: `${others.map(({ name }) => name).join(', ')} would be another way of doing it; choose one first.` }],
-        UNDECIDED,
-      );
+      throw invalid([{ path: 'state', message: `It has variants still: ${others.join(', ')}. Choose one first.` }], UNDECIDED);
   }
 
   /** Puts a plan's variants away, each with a line in the trail; of a variant there are none. */

@@ -64,17 +64,17 @@ describe('the variants of a plan', () => {
     await state(plan.planId, 'ready').expect(200);
     const { body } = await post({ name: 'Too late', rig: plan.rig, variantOf: plan.planId }).expect(422);
     expect(body.faults).toEqual([
-      { path: 'variantOf', message: `${plan.name} is ready; take it back to draft before you try it another way.` },
+      { path: 'variantOf', message: `${plan.name} is ready; take it back to draft first, or copy this as a plan of its own.` },
     ]);
     const nowhere = await post({ name: 'Of nothing', rig: plan.rig, variantOf: randomUUID() }).expect(422);
-    expect(nowhere.body.faults[0].message).toContain('is not there');
+    expect(nowhere.body.faults[0].message).toContain('no such plan');
     await post({ name: 'Of a word', rig: plan.rig, variantOf: 'bog' }).expect(422);
   });
 
   it('keep a plan from being ready, and are never ready themselves', async () => {
     const { plan, variants } = await planWith('With two strands');
     const refused = (await state(plan.planId, 'ready').expect(422)).body;
-    expect(refused.faults).toEqual([{ path: 'state', message: 'With two strands would be another way of doing it; choose one first.' }]);
+    expect(refused.faults).toEqual([{ path: 'state', message: 'It has variants still: With two strands. Choose one first.' }]);
     const clear = (await post({ name: 'As clear', rig: plan.rig, variantOf: plan.planId }).expect(201)).body;
     expect((await state(clear.planId, 'ready').expect(422)).body.faults[0].message).toBe(
       `As clear is a variant of ${plan.name}; choose it first.`,
@@ -85,8 +85,16 @@ describe('the variants of a plan', () => {
     expect(await get(plan.planId)).not.toHaveProperty('variants');
     // One that was put away does not come back beside a plan that is ready.
     expect((await state(clear.planId, 'draft').expect(422)).body.faults[0].message).toContain('is ready; take it back to draft first');
+    // Nor by being saved: then it would be a way of doing it again.
+    const saved = () => server.http.put(`/api/v1/plans/${clear.planId}`).send({ name: 'As clear', rig: plan.rig, baseVersion: 1 });
+    expect((await saved().expect(422)).body.faults[0].message).toBe(
+      `${plan.name} is ready; take it back to draft first, or copy this as a plan of its own.`,
+    );
+    expect(await get(clear.planId)).toMatchObject({ state: 'archived', version: 1 });
+    expect((await get(plan.planId)).state).toBe('ready');
     await state(plan.planId, 'draft').expect(200);
-    await state(clear.planId, 'draft').expect(200);
+    await saved().expect(200);
+    expect((await get(clear.planId)).state).toBe('draft');
     expect(namesOf((await get(plan.planId)).variants)).toEqual([plan.name, 'As clear']);
   });
 

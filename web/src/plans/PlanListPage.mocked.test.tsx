@@ -84,6 +84,10 @@ describe('the list of plans', () => {
     show('/plans?person=Mirren');
     expect(names()).toEqual(['/plans/By hand']);
     expect(screen.getByText('variant of Early')).toBeTruthy();
+    cleanup();
+    // Found by its plan's name too.
+    show('/plans?q=early');
+    expect(names()).toEqual(['/plans/Early', '/plans/With a strap', '/plans/By hand']);
   });
   it('is narrowed to a person, a vehicle, a piece, by choice and by typing, each in its address', async () => {
     asked.plans = [

@@ -29,12 +29,14 @@ interface Narrowed {
 const fits = (
   { name, weakest = '', state: own, people, vehicles, tags, position = '' }: PlanSummary,
   { search, state, person, vehicle, tag }: Narrowed,
+  /** The plan that it is a variant of, which it is found by too. */
+  rootName = '',
 ): boolean =>
   (state === '' ? own !== 'archived' : own === state) &&
   (person === '' || people.includes(person)) &&
   (vehicle === '' || vehicles.includes(vehicle)) &&
   (tag === '' || tags.includes(tag)) &&
-  [name, weakest, position, ...people, ...vehicles, ...tags].join(' ').toLowerCase().includes(search.toLowerCase());
+  [name, rootName, weakest, position, ...people, ...vehicles, ...tags].join(' ').toLowerCase().includes(search.toLowerCase());
 
 /** Today's first, then those that were saved last. */
 const byDay = (today: string) => (a: PlanSummary, b: PlanSummary) =>
@@ -63,8 +65,10 @@ export function PlanListPage() {
     vehicle: params.get('vehicle') ?? '',
     tag: params.get('tag') ?? '',
   };
-  const shown = withVariants((data ?? []).filter((plan) => fits(plan, narrowed)).sort(byDay(team?.today ?? '')));
   const nameOf = new Map((data ?? []).map(({ planId, name }) => [planId, name]));
+  const rootName = ({ variantOf }: PlanSummary) => (variantOf === undefined ? undefined : nameOf.get(variantOf));
+  const fitting = (data ?? []).filter((plan) => fits(plan, narrowed, rootName(plan)));
+  const shown = withVariants(fitting.sort(byDay(team?.today ?? '')));
   return (
     <div className="page py-4">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b-2 border-ink pb-3">
@@ -89,12 +93,7 @@ export function PlanListPage() {
       {data && data.length > 0 && shown.length === 0 && <p className="py-10 text-center text-lg">No plan fits this choice.</p>}
       <ul>
         {shown.map((plan) => (
-          <PlanRow
-            key={plan.planId}
-            plan={plan}
-            isToday={plan.asOf === team?.today}
-            variantOf={plan.variantOf === undefined ? undefined : nameOf.get(plan.variantOf)}
-          />
+          <PlanRow key={plan.planId} plan={plan} isToday={plan.asOf === team?.today} variantOf={rootName(plan)} />
         ))}
       </ul>
       <p className="pt-4 text-[15px] text-quiet">

@@ -1,4 +1,3 @@
-import type { PlanState } from '@wainrope/contract';
 import { endWords, force, length, type PlaceReport, reasonOf, strandSentence, type ToldReport, type Verdict } from '@wainrope/core';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
@@ -11,20 +10,18 @@ import { useAppDispatch, useAppSelector } from '../store.ts';
 import { renamed } from './draft/planner-slice.ts';
 import { TakeBack } from './frame/TakeBack.tsx';
 import { howWeak } from './how-weak.ts';
-import { planStateWords } from './plan-words.ts';
 import { endsEarly } from './pull/pull-rows.ts';
 
 interface PlannerHeaderProps {
   readonly report: ToldReport | undefined;
   readonly pending: boolean;
-  readonly state: PlanState;
-  /** It is another way of doing a plan, not chosen yet. */
-  readonly isVariant: boolean;
+  /** What the plan is: its state, or that it is a variant. */
+  readonly standing: string;
   readonly save: () => void;
   readonly saving: boolean;
 }
 
-export const PlannerHeader = memo(function PlannerHeader({ report, pending, state, isVariant, save, saving }: PlannerHeaderProps) {
+export const PlannerHeader = memo(function PlannerHeader({ report, pending, standing, save, saving }: PlannerHeaderProps) {
   const { name, version, dirty, locked } = useAppSelector(
     ({ planner: { name, version, dirty, locked } }) => ({ name, version, dirty, locked }),
     shallowEqual,
@@ -64,7 +61,7 @@ export const PlannerHeader = memo(function PlannerHeader({ report, pending, stat
       </div>
       {!narrow && (
         <span className="flex shrink-0 flex-col justify-center text-[14px] leading-tight text-quiet">
-          <span>{isVariant && state === 'draft' ? 'Variant' : planStateWords[state]}</span>
+          <span>{standing}</span>
           <span>{dirty ? 'not saved' : `version ${version}`}</span>
         </span>
       )}

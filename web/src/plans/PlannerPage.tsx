@@ -20,6 +20,7 @@ import type * as WorkplaceActs from './draft/workplace-edits.ts';
 import type { Leg } from './findings/finding-groups.ts';
 import { PlannerBody } from './PlannerBody.tsx';
 import { PlannerHeader } from './PlannerHeader.tsx';
+import { standingWords } from './plan-words.ts';
 import { useJudgement } from './solver/use-judgement.ts';
 
 /** Fetched when first wanted, so that the plan itself opens sooner. */
@@ -84,8 +85,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
       <PlannerHeader
         report={roundSheet?.report}
         pending={roundSheet?.pending ?? pending}
-        state={plan.state}
-        isVariant={plan.variantOf !== undefined}
+        standing={standingWords(plan)}
         save={saver.save}
         saving={saver.saving}
       />

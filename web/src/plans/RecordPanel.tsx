@@ -30,7 +30,7 @@ import { TaskNote } from '../tasks/TaskNote.tsx';
 import { CompareTable } from './compare/CompareTable.tsx';
 import { CompareWith } from './compare/CompareWith.tsx';
 import { Variants } from './compare/Variants.tsx';
-import { planStateWords } from './plan-words.ts';
+import { standingWords } from './plan-words.ts';
 
 interface RecordPanelProps {
   readonly plan: PlanView;
@@ -118,7 +118,7 @@ function StateSection({ plan, report }: RecordPanelProps) {
   return (
     <section aria-label="State">
       <h2 className="font-head text-lg font-semibold">
-        {plan.variantOf !== undefined && plan.state === 'draft' ? 'Variant' : planStateWords[plan.state]}
+        {standingWords(plan)}
         <span className="font-sans text-[15px] font-normal text-quiet">
           {' '}
           version {plan.version}

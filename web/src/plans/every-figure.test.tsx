@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { type Case, formatFigure, type ReaderUnits, write } from '@wainrope/core';
+import type { Case, ReaderUnits } from '@wainrope/core';
 import { figuresOf, judgedCase } from '@wainrope/core/judging';
 import { act, type ReactNode } from 'react';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
@@ -9,6 +9,7 @@ import { unspeakable } from '../../../core/src/testing/unspeakable.ts';
 import { Explained } from '../explained/Explained.tsx';
 import { unitsChosen } from '../settings/settings-slice.ts';
 import { store } from '../store.ts';
+import { cardOf } from '../testing/card-of.ts';
 import { caseOfFile } from '../testing/case-of-file.ts';
 import { judge } from '../testing/judged.ts';
 import { render } from '../testing/render.tsx';
@@ -86,20 +87,7 @@ describe.each(plans)('every figure of %s is the same in every unit', (_file, sub
     expect(said.flatMap(({ kN }) => strangeForces(kN, known))).toEqual([]);
   });
   it('on the field card and in the drawing', () => {
-    const card = (units: ReaderUnits) => ({
-      name: subject.name,
-      version: 1,
-      changed: false,
-      teamName: 'Harrowmoss Recovery',
-      callIfHurt: 'Harrow valley rescue desk, radio channel 4',
-      firstAiders: ['Tomas Aldbrook', 'Osric Fenn-Tarrow'],
-      subject,
-      report,
-      gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
-      imperial: units === 'lbf',
-      figure: (figure: Parameters<typeof formatFigure>[0]) => formatFigure(figure, units),
-      text: (text: Parameters<typeof write>[0]) => write(text, units),
-    });
+    const card = (units: ReaderUnits) => cardOf(subject, report, units);
     const [setting] = cardSettings;
     if (!setting) throw new Error('no way to set a card');
     const said = eachWay((units) => textsOf(fieldCard(card(units), setting)).join('\n'));

@@ -21,7 +21,7 @@ export function IfHurt() {
         <p className="pt-2">{call === '' ? 'Nobody has said yet whom the team calls.' : <strong>{call}</strong>}</p>
       )}
       <p className="pt-1 text-[15px] text-quiet">
-        Every field card says it, with the position of the plan and the first aiders who stand on it. Where there is no signal, agree on
+        It is printed on every field card, with the plan’s position and any first aiders on the plan. Where there is no signal, agree on
         another way before the line is connected.
       </p>
     </section>

@@ -6,7 +6,7 @@ import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { useAppSelector } from '../../store.ts';
 import { CompareTable } from './CompareTable.tsx';
 
-interface CompareWithProps {
+export interface CompareWithProps {
   /** The other plan; empty where none is chosen. */
   readonly otherId: string;
   readonly plan: PlanView;

@@ -1,5 +1,5 @@
 import type { PlanView, VariantView } from '@wainrope/contract';
-import type { Case, Edit, GearFacts, Rig, ToldReport } from '@wainrope/core';
+import type { Rig } from '@wainrope/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useMay } from '../../access/use-session.ts';
@@ -8,15 +8,10 @@ import { ProblemNote } from '../../shell/ProblemNote.tsx';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { useAppSelector } from '../../store.ts';
 import { TaskNote } from '../../tasks/TaskNote.tsx';
-import { CompareWith } from './CompareWith.tsx';
+import { CompareWith, type CompareWithProps } from './CompareWith.tsx';
 
-interface VariantsProps {
-  readonly plan: PlanView;
+interface VariantsProps extends Omit<CompareWithProps, 'otherId' | 'close'> {
   readonly rig: Rig;
-  readonly subject: Case;
-  readonly report: ToldReport;
-  readonly facts: ReadonlyMap<string, GearFacts>;
-  readonly apply: (edits: readonly Edit[]) => void;
 }
 
 /** Several ways of doing one plan, side by side until one of them is chosen. */
@@ -50,7 +45,7 @@ function Ways({ plan, subject, report, facts, apply, ways }: VariantsProps & { r
   return (
     <>
       <p className="text-[15px] text-quiet">
-        {ways.length} ways of doing it. Before one is chosen, none can be declared ready; then the others are put away.
+        {ways.length} ways of doing it. None can be declared ready until one is chosen; the others are then put away.
       </p>
       <ul>
         {ways.map((way) => (
@@ -120,7 +115,7 @@ function TryAnotherWay({ planId, rig, isFirst }: TryAnotherWayProps) {
       }}
     >
       <label className="block text-[15px]">
-        {isFirst ? 'Try it another way: name of the variant' : 'Name of one more variant'}
+        {isFirst ? 'Try it another way: name of the variant' : 'Name of another variant'}
         <input value={name} maxLength={120} placeholder="With two strands" onChange={(event) => setName(event.target.value)} />
       </label>
       <button type="submit" className="action mt-1" disabled={name.trim() === '' || creating.isLoading}>

@@ -1,7 +1,8 @@
-import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard, write } from '@wainrope/core';
+import { type Case, formatFigure, layOnSite, layouts, readRigFile, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import compoundFile from '../../../../demo/cases/compound-with-one-rope.json' with { type: 'json' };
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { cardOf as cardWith } from '../../testing/card-of.ts';
 import { caseOfFile } from '../../testing/case-of-file.ts';
 import { judge } from '../../testing/judged.ts';
 import { cardPieces } from './card-pieces.ts';
@@ -9,21 +10,7 @@ import { fieldCard } from './field-card.ts';
 import { printCard } from './print-card.ts';
 
 const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
-const text = (words: Parameters<typeof write>[0]) => write(words, 'kN');
-const cardOf = (subject: Case) => ({
-  name: subject.name,
-  version: 1,
-  changed: false,
-  teamName: 'Harrowmoss Recovery',
-  callIfHurt: 'Harrow valley rescue desk, radio channel 4',
-  firstAiders: ['Tomas Aldbrook', 'Osric Fenn-Tarrow'],
-  subject,
-  report: judge(subject),
-  gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
-  imperial: false,
-  figure,
-  text,
-});
+const cardOf = (subject: Case) => cardWith(subject, judge(subject));
 const file = readRigFile(tiedBack);
 if (!file.ok) throw new Error(JSON.stringify(file.faults));
 const demo = file.value.case;

@@ -1,6 +1,7 @@
-import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, sketchOf, teamStandard, write } from '@wainrope/core';
+import { applied, type Case, formatFigure, layOnSite, layouts, type Rig, readRigFile, sketchOf, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import tiedBack from '../../../../demo/plans/beck-crossing.json' with { type: 'json' };
+import { cardOf } from '../../testing/card-of.ts';
 import { judge } from '../../testing/judged.ts';
 import { overlaps } from '../sheet/layout/place-labels.ts';
 import { fitView } from '../sheet/layout/plan-sheet-layout.ts';
@@ -19,20 +20,7 @@ const judged = (rig: Rig) => judge({ kind: 'rig', name: 'x', asOf: '2026-06-01',
 const roomy: CardSetting = { textPt: 12, apart: true, drawingPt: 280 };
 
 describe('the field card', () => {
-  const input = {
-    name: 'Beck crossing',
-    version: 3,
-    changed: false,
-    teamName: 'Harrowmoss Recovery',
-    callIfHurt: 'Harrow valley rescue desk, radio channel 4',
-    firstAiders: ['Tomas Aldbrook', 'Osric Fenn-Tarrow'],
-    subject,
-    report,
-    gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
-    imperial: false,
-    figure,
-    text: (text: Parameters<typeof write>[0]) => write(text, 'kN'),
-  };
+  const input = cardOf(subject, report);
   const card = fieldCard(input, roomy);
   const words = JSON.stringify(card);
 
@@ -55,18 +43,6 @@ describe('the field card', () => {
     expect(words).toContain('Tie the winching vehicle back first');
   });
   it('says that what is printed is not what is saved, and never a zone of nothing', () => {
-    const input = {
-      name: 'x',
-      version: 3,
-      teamName: 't',
-      callIfHurt: '',
-      firstAiders: [],
-      subject,
-      gear: new Map(),
-      imperial: false,
-      figure,
-      text: (text: Parameters<typeof write>[0]) => write(text, 'kN'),
-    };
     const footer = (card: object) => (card as { footer: (page: number, pages: number) => { text: string } }).footer(1, 2).text;
     expect(footer(fieldCard({ ...input, changed: true, report }, roomy))).toContain('changes that are not saved');
     expect(footer(fieldCard({ ...input, changed: false, report }, roomy))).not.toContain('not saved');

@@ -1,5 +1,5 @@
 import { type Case, force, length, percent, type Timeline, type ToldReport, temperature, withoutUnit } from '@wainrope/core';
-import { ChartLine, ChevronFirst, ChevronLast, Pause, Play as PlayIcon, X } from 'lucide-react';
+import { ChartLine, ChevronFirst, ChevronLast } from 'lucide-react';
 import { type KeyboardEvent, lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
@@ -7,6 +7,7 @@ import { SeverityShape } from '../../shell/SeverityShape.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { howWeak } from '../how-weak.ts';
+import { StopKey, TurnKey } from './BarKeys.tsx';
 import { useShowMoment } from './MomentHolder.tsx';
 import { eventsAt, type PlayEvent, playEvents, steppedTo } from './play-events.ts';
 import { clockWords, instantAt, type PlayedBy, restsAt, wholeOf } from './timeline-at.ts';
@@ -28,7 +29,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   const play = usePlay(subject);
   const [charted, setCharted] = useState(false);
   const events = useMemo(() => playEvents(report), [report]);
-  const { timeline, by, at, go, isRunning, setRunning, moment } = play;
+  const { timeline, by, at, go, isRunning, pause, turn, moment } = play;
   useEffect(() => show(moment), [moment, show]);
   useEffect(() => () => show(undefined), [show]);
   if (!timeline) return <Loading what="the pull" className="border-t border-ink bg-sheet px-4 py-3" />;
@@ -41,7 +42,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
     close();
   };
   const step = (to: number | undefined) => {
-    setRunning(false);
+    pause();
     if (to !== undefined) go(to, 'metre');
   };
   return (
@@ -55,14 +56,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
         <button type="button" className={KEY} disabled={before === undefined} onClick={() => step(before)} aria-label="Previous event">
           <ChevronFirst size={20} />
         </button>
-        <button
-          type="button"
-          className="grid size-10 place-items-center bg-ink text-paper"
-          onClick={() => setRunning(!isRunning)}
-          aria-label={isRunning ? 'Pause' : 'Play'}
-        >
-          {isRunning ? <Pause size={19} /> : <PlayIcon size={19} />}
-        </button>
+        <TurnKey isRunning={isRunning} turn={turn} />
         <button type="button" className={KEY} disabled={next === undefined} onClick={() => step(next)} aria-label="Next event">
           <ChevronLast size={20} />
         </button>
@@ -74,9 +68,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
           <button type="button" className={KEY} aria-pressed={charted} onClick={() => setCharted(!charted)} aria-label="Chart of the pull">
             <ChartLine size={19} />
           </button>
-          <button type="button" className={KEY} onClick={stop} aria-label="Stop playing, back to the start">
-            <X size={19} />
-          </button>
+          <StopKey stop={stop} />
         </span>
       </div>
       <Line {...{ play, points, events, step, before, next }} />
@@ -145,7 +137,7 @@ interface LineProps {
 }
 
 /** The way from slack to free, with what happens on it. Page up and page down step from one event to another. */
-function Line({ play: { by, at, go, setRunning }, points, events, step, before, next }: LineProps) {
+function Line({ play: { by, at, go, pause }, points, events, step, before, next }: LineProps) {
   const { figure } = useFigures();
   const whole = wholeOf(points, by);
   const { atM, timeS } = instantAt(points, by, at);
@@ -190,7 +182,7 @@ function Line({ play: { by, at, go, setRunning }, points, events, step, before, 
         value={at}
         onKeyDown={keys}
         onChange={({ target }) => {
-          setRunning(false);
+          pause();
           go(Number(target.value));
         }}
       />

@@ -1,8 +1,8 @@
 import { type Case, drivingSpeed, force, length, type RunUpReport, type ToldReport } from '@wainrope/core';
-import { Pause, Play as PlayIcon, X } from 'lucide-react';
 import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
+import { StopKey, TurnKey } from './BarKeys.tsx';
 import { BEYOND, type PlayedRun, SLOWER, useRun } from './use-run.ts';
 
 interface RunUpBarProps {
@@ -26,15 +26,8 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
       data-run-tension={Math.round(instant.tensionN)}
     >
       <div className="flex items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
-        <button
-          type="button"
-          className="grid size-10 place-items-center bg-ink text-paper"
-          onClick={turn}
-          aria-label={isRunning ? 'Pause' : 'Play'}
-        >
-          {isRunning ? <Pause size={19} /> : <PlayIcon size={19} />}
-        </button>
-        <RunWords played={played} subject={subject} peakN={peakOf(plan, chosen)} />
+        <TurnKey isRunning={isRunning} turn={turn} />
+        <RunWords {...{ played, subject }} limitN={report.linePullLimit?.pullN} peakN={peakOf(plan, chosen)} />
         <OneOfKeys
           label="Which attempt"
           value={chosen}
@@ -42,14 +35,7 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
           choose={choose}
           className="ml-auto shrink-0 gap-3 text-[14px]"
         />
-        <button
-          type="button"
-          className="grid h-11 min-w-10 place-items-center"
-          onClick={close}
-          aria-label="Stop playing, back to the start"
-        >
-          <X size={19} />
-        </button>
+        <StopKey stop={close} />
       </div>
       <RunLine played={played} go={go} />
       <Warning isBeyond={chosen === BEYOND} isStop={report.verdict === 'stop'} />
@@ -60,26 +46,35 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
 interface RunWordsProps {
   readonly played: PlayedRun;
   readonly subject: Case;
+  /** The line-pull limit, newtons, and the peak that this attempt is judged by. */
+  readonly limitN: number | undefined;
   readonly peakN: number;
 }
 
 /** Where both vehicles are, and what that asks of the line. */
-function RunWords({ played: { run, instant, towingId }, subject, peakN }: RunWordsProps) {
+function RunWords({ played: { run, instant, towingId }, subject, limitN, peakN }: RunWordsProps) {
   const { figure } = useFigures();
   const [towing, stuck] = [nameOf(subject, towingId), nameOf(subject, subject.rig.load.bodyId)];
   const { timeS, tensionN, towedM, movedM } = instant;
+  const limit = limitN === undefined ? 'limit not known' : `limit ${figure(force(limitN))}`;
+  const highestN = Math.max(...run.planned.map((at) => at.tensionN));
   return (
     <p className="min-w-0 flex-1 py-1 leading-tight max-[760px]:order-last max-[760px]:basis-full" data-run-figures>
       <strong>
         {timeS < 0
           ? `${towing} gathers speed, the rope slack`
-          : `${timeS.toFixed(2)} s after the rope came tight · ${figure(force(tensionN))}`}
+          : `${timeS.toFixed(2)} s after the rope came tight · ${figure(force(tensionN))}, ${limit}`}
       </strong>
       <span className="block text-[14px] text-quiet max-[760px]:text-[13px]">
-        {figure(drivingSpeed(run.speedMPerS))} as it comes tight · {towing} {figure(length(Math.abs(towedM)))}{' '}
-        {towedM < 0 ? 'short of there' : 'past there'} · {stuck} moved {figure(length(movedM))} · peak {figure(force(peakN))} · {SLOWER}{' '}
-        times slower than it goes
+        {figure(drivingSpeed(run.speedMPerS))} as it comes tight · {towing}{' '}
+        {towedM < 0 ? `has ${figure(length(-towedM))} to go` : `is ${figure(length(towedM))} further on`} · {stuck} moved{' '}
+        {figure(length(movedM))} · {SLOWER} times slower than real
       </span>
+      {highestN < peakN * (1 - SAME_PEAK) && (
+        <span className="block text-[14px] max-[760px]:text-[13px]" data-peak-judged>
+          This run peaks at {figure(force(highestN))}. The judgement takes the higher {figure(force(peakN))} of a second reckoning.
+        </span>
+      )}
     </p>
   );
 }
@@ -121,11 +116,14 @@ function Warning({ isBeyond, isStop }: { readonly isBeyond: boolean; readonly is
   return (
     <p className="px-4 pb-1.5 text-[14px] font-semibold text-rust">
       {isBeyond
-        ? 'A step beyond the fastest attempt: it is shown so that nobody makes it.'
-        : 'The verdict is stop: what is played here is not to be done as it is.'}
+        ? 'One step beyond the fastest attempt: it is shown so that nobody tries it.'
+        : 'The verdict is stop: do not do what is played here.'}
     </p>
   );
 }
+
+/** A run that peaks lower than it is judged by more than this share is told so. */
+const SAME_PEAK = 0.005;
 
 const nameOf = ({ rig }: Case, bodyId: string): string => rig.bodies.find(({ id }) => id === bodyId)?.label ?? 'the vehicle';
 

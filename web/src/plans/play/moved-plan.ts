@@ -8,7 +8,7 @@ export function reportAt(report: ToldReport, moment: MomentReport): ToldReport {
 }
 
 /** The rig with every body where it stands at a moment. */
-export function rigAt(rig: Rig, { moved }: MomentReport): Rig {
+export function rigAt(rig: Rig, { moved }: Pick<MomentReport, 'moved'>): Rig {
   if (moved.length === 0) return rig;
   return {
     ...rig,

@@ -20,7 +20,7 @@ const [attempt] = curves.attempts;
 if (!attempt) throw new Error('no attempt');
 const run = attempt;
 
-const drawn = (timeS: number) => ranPlan(plan, { curves, instant: runAt(run, timeS) });
+const drawn = (timeS: number) => ranPlan(plan, curves, runAt(run, timeS));
 const bodyOf = (shown: SheetPlan, bodyId: string) => {
   const body = shown.rig.bodies.find(({ id }) => id === bodyId);
   if (!body) throw new Error(`no ${bodyId}`);

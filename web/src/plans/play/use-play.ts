@@ -19,7 +19,9 @@ export interface Play {
   readonly at: number;
   readonly go: (to: number, by?: PlayedBy) => void;
   readonly isRunning: boolean;
-  readonly setRunning: (running: boolean) => void;
+  readonly pause: () => void;
+  /** Plays, or pauses. */
+  readonly turn: () => void;
   /** The address is left as it is from here on: somebody takes the moment out of it. */
   readonly leave: () => void;
   /** The figures of the moment that is shown; missing until they are here. */
@@ -31,17 +33,12 @@ export function usePlay(subject: Case): Play {
   const { params, put } = useAddress();
   const [by, setPlayedBy] = useState<PlayedBy>('metre');
   const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
-  const [isRunning, setRunning] = useState(false);
   const timeline = useAsked(useCallback(() => solver().timeline(named(subject)), [subject])).value;
   const points = timeline?.points ?? NO_POINTS;
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
   const moment = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM])).value;
-  usePlaying({ isRunning: isRunning && whole > 0, whole, seconds: PLAYS_FOR_S[by], setAt });
-  const isOver = whole > 0 && at >= whole;
-  useEffect(() => {
-    if (isOver) setRunning(false);
-  }, [isOver]);
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, setAt });
   const isLeft = useRef(false);
   useEffect(() => {
     if (isRunning) return;
@@ -64,10 +61,8 @@ export function usePlay(subject: Case): Play {
       setAt(by === 'metre' ? instant.atM : (instant.timeS ?? 0));
     },
     isRunning,
-    setRunning: (running) => {
-      if (running && isOver) setAt(0);
-      setRunning(running);
-    },
+    pause,
+    turn,
     leave: () => {
       isLeft.current = true;
     },

@@ -1,21 +1,30 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useMedia } from '../../shell/use-media.ts';
 
 /** Where motion is not wanted, it goes on by so many steps, one a second. */
 const CALM_STEPS = 10;
 
 interface Playing {
-  readonly isRunning: boolean;
+  /** How far it goes, and in how many seconds; 0 while that is not known. */
   readonly whole: number;
   readonly seconds: number;
-  readonly setAt: (next: (before: number) => number) => void;
+  readonly at: number;
+  readonly setAt: (next: number | ((before: number) => number)) => void;
 }
 
-/** Moves on with every frame the screen draws; where motion is not wanted, by a few steps. */
-export function usePlaying({ isRunning, whole, seconds, setAt }: Playing): void {
+/**
+ * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
+ * wanted by a few steps; stops at its end, from where it begins anew.
+ */
+export function usePlaying({ whole, seconds, at, setAt }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
+  const [isRunning, setRunning] = useState(false);
+  const isOver = whole > 0 && at >= whole;
   useEffect(() => {
-    if (!isRunning) return;
+    if (isOver) setRunning(false);
+  }, [isOver]);
+  useEffect(() => {
+    if (!isRunning || !(whole > 0)) return;
     const forward = (by: number) => setAt((before) => Math.min(whole, before + by));
     if (calm) {
       const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
@@ -29,4 +38,9 @@ export function usePlaying({ isRunning, whole, seconds, setAt }: Playing): void 
     });
     return () => cancelAnimationFrame(frame);
   }, [isRunning, calm, whole, seconds, setAt]);
+  const turn = () => {
+    if (isOver) setAt(0);
+    setRunning(!isRunning);
+  };
+  return { isRunning, pause: () => setRunning(false), turn };
 }

@@ -45,36 +45,28 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const tightS = run ? runUpTakesS(run) : 0;
   const whole = tightS + (run?.planned.at(-1)?.timeS ?? 0);
   const [at, setAt] = useState(0);
-  const [isRunning, setRunning] = useState(false);
-  usePlaying({ isRunning: isRunning && whole > 0, whole, seconds: whole * SLOWER, setAt });
-  const isOver = whole > 0 && at >= whole;
-  useEffect(() => {
-    if (isOver) setRunning(false);
-  }, [isOver]);
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, setAt });
   const played = useMemo(
     () =>
       curves &&
       run && { run, instant: runAt(run, Math.min(at, whole) - tightS), towingId: curves.towingId, at: Math.min(at, whole), tightS, whole },
     [curves, run, at, tightS, whole],
   );
-  useEffect(() => showRun(curves && played && ((drawn) => ranPlan(drawn, { curves, instant: played.instant }))), [curves, played, showRun]);
+  useEffect(() => showRun(curves && played && ((drawn) => ranPlan(drawn, curves, played.instant))), [curves, played, showRun]);
   useEffect(() => () => showRun(undefined), [showRun]);
   return {
     played,
     chosen,
     choose: (attempt) => {
-      setRunning(false);
+      pause();
       setAt(0);
       put('attempt', attempt === last ? undefined : attempt);
     },
     go: (to) => {
-      setRunning(false);
+      pause();
       setAt(to);
     },
     isRunning,
-    turn: () => {
-      if (isOver) setAt(0);
-      setRunning(!isRunning);
-    },
+    turn,
   };
 }

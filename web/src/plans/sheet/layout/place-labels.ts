@@ -171,7 +171,7 @@ const isBetter = (choice: Choice, than: Choice | undefined): boolean =>
 
 /**
  * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
- * covers least. Where every place would cover another label or a rope it goes a little further out, or says its first line alone. Labels
+ * covers least. Where every place would cover another label, a rope or a body it goes further out, or says its first line alone. Labels
  * given first choose first.
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
@@ -191,7 +191,7 @@ function chosenPlace(wish: LabelWish, placed: readonly PlacedLabel[], obstacles:
     () => [furtherOut(centres), wish.lines] as const,
     // Far off, with a stroke to what it names.
     () => [about ? roundAbout(about) : [], wish.lines] as const,
-    // Words are left out only where nothing else is free.
+    // Words are left out only for the sake of a freer place.
     () => [centres, first] as const,
     () => [furtherOut(centres), first] as const,
     () => [furtherOut(centres, LAST), first] as const,
