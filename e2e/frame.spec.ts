@@ -45,18 +45,24 @@ test('panels and load path are dragged by pointer and keys, folded, and stay so'
   expect(before.width - narrower.width).toBeGreaterThan(100);
   expect(before.width - narrower.width).toBeLessThan(140);
   await page.getByRole('separator', { name: 'Height of the load path' }).focus();
+  const remembered = () => page.evaluate(() => localStorage.getItem('react-resizable-panels:planner-desk-rows'));
+  const stored = await remembered();
   await page.keyboard.press('ArrowUp');
   await expect.poll(async () => (await boxOf(page, '[data-plan-sheet]')).height).toBeLessThan(before.height - 30);
   const lower = (await boxOf(page, '[data-plan-sheet]')).height;
+  // A layout is laid down a tenth of a second after the last key.
+  await expect.poll(remembered).not.toBe(stored);
   await page.reload();
   await expect(page.locator('[data-strand]').first()).toBeAttached();
   expect((await boxOf(page, '[data-plan-sheet]')).width).toBeCloseTo(narrower.width, -1);
   expect((await boxOf(page, '[data-plan-sheet]')).height).toBeCloseTo(lower, -1);
   await page.getByRole('button', { name: 'Fold the panels away' }).click();
+  const laidDown = await remembered();
   await page.getByRole('button', { name: 'Load path', expanded: true }).click();
   await expect(page.locator(PANELS)).toHaveCount(0);
   await expect.poll(async () => (await boxOf(page, '[data-plan-sheet]')).width).toBeGreaterThan(1265);
   expect((await boxOf(page, PATH)).height).toBeLessThan(40);
+  await expect.poll(remembered).not.toBe(laidDown);
   await page.reload();
   await expect(page.locator('[data-strand]').first()).toBeAttached();
   await expect(page.getByRole('button', { name: 'Load path', expanded: false })).toBeVisible();

@@ -13,6 +13,9 @@ export interface JudgedPlan {
   readonly pending: boolean;
 }
 
+/** What the sheet's words are about. */
+export type NamedPlan = Pick<JudgedPlan, 'rig' | 'report'>;
+
 /** What the sheet draws: the rig as it stands with the newest report, which may be of the rig a moment ago. */
 export interface SheetPlan extends JudgedPlan {
   readonly facts: ReadonlyMap<string, GearFacts>;
@@ -20,6 +23,8 @@ export interface SheetPlan extends JudgedPlan {
   readonly lastJudged: JudgedPlan;
   /** Another moment than the start is shown: nothing can be moved. */
   readonly isPlayed?: true;
+  /** What its words are about, where they follow more calmly than what is drawn. */
+  readonly named?: NamedPlan;
   /** Bodies that would be hit by what is let go. */
   readonly endangered?: readonly string[];
 }

@@ -1,5 +1,6 @@
 import type { MomentReport, ToldReport } from '@wainrope/core';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { useCalm } from '../../shell/use-calm.ts';
 import { type SheetPlan, SheetPlanContext, useSheetPlan } from '../draft/shown-plans.ts';
 import { planAt, reportAt } from './moved-plan.ts';
 
@@ -16,6 +17,8 @@ interface Shown {
 
 const nothing = () => undefined;
 const ShownMoment = createContext<Shown>({ moment: undefined, show: nothing, ran: undefined, showRun: nothing });
+/** The same for words and figures, which follow more calmly. */
+const CalmMoment = createContext<Pick<Shown, 'moment' | 'ran'>>({ moment: undefined, ran: undefined });
 
 /** Holds the moment that is played, so that only what shows it is drawn anew with each. */
 export function MomentHolder({ children }: { readonly children: ReactNode }) {
@@ -23,7 +26,17 @@ export function MomentHolder({ children }: { readonly children: ReactNode }) {
   const [ran, setRan] = useState<Drawn>();
   const showRun = useCallback((next: Drawn | undefined) => setRan(() => next), []);
   const shown = useMemo(() => ({ moment, show, ran, showRun }), [moment, ran, showRun]);
-  return <ShownMoment value={shown}>{children}</ShownMoment>;
+  return (
+    <ShownMoment value={shown}>
+      <Calm>{children}</Calm>
+    </ShownMoment>
+  );
+}
+
+function Calm({ children }: { readonly children: ReactNode }) {
+  const { moment, ran } = useContext(ShownMoment);
+  const calm = useCalm(useMemo(() => ({ moment, ran }), [moment, ran]));
+  return <CalmMoment value={calm}>{children}</CalmMoment>;
 }
 
 /** Tells which moment is shown. */
@@ -31,7 +44,7 @@ export const useShowMoment = (): Shown['show'] => useContext(ShownMoment).show;
 export const useShowRun = (): Shown['showRun'] => useContext(ShownMoment).showRun;
 
 /** The metre that is shown; undefined where the plan is shown as it stands. */
-export const useShownMetre = (): number | undefined => useContext(ShownMoment).moment?.travelM;
+export const useShownMetre = (): number | undefined => useContext(CalmMoment).moment?.travelM;
 
 interface AtMomentProps {
   readonly report: ToldReport;
@@ -41,7 +54,7 @@ interface AtMomentProps {
 
 /** What stands by a report, at the moment that is played. */
 export function AtMoment({ report, isPlayed, children }: AtMomentProps) {
-  const { moment } = useContext(ShownMoment);
+  const { moment } = useContext(CalmMoment);
   const played = isPlayed ? moment : undefined;
   const shown = useMemo(() => (played ? reportAt(report, played) : report), [report, played]);
   return children(shown, played?.travelM);
@@ -52,14 +65,19 @@ interface MovedProps {
   readonly children: ReactNode;
 }
 
-/** The sheet inside, at the moment that is played. */
+/** The sheet inside, at the moment that is played; its words follow more calmly. */
 export function Moved({ isPlayed, children }: MovedProps) {
   const plan = useSheetPlan();
-  const { moment, ran } = useContext(ShownMoment);
-  const moved = useMemo(() => {
+  const live = useDrawnAt(plan, useContext(ShownMoment), isPlayed);
+  const named = useDrawnAt(plan, useContext(CalmMoment), isPlayed);
+  const moved = useMemo(() => (isPlayed ? { ...live, named } : live), [isPlayed, live, named]);
+  return <SheetPlanContext value={moved}>{children}</SheetPlanContext>;
+}
+
+function useDrawnAt(plan: SheetPlan, { moment, ran }: Pick<Shown, 'moment' | 'ran'>, isPlayed: boolean): SheetPlan {
+  return useMemo(() => {
     if (!isPlayed) return plan;
     if (ran) return ran(plan);
     return moment ? planAt(plan, moment) : plan;
   }, [plan, isPlayed, moment, ran]);
-  return <SheetPlanContext value={moved}>{children}</SheetPlanContext>;
 }

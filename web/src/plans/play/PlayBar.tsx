@@ -1,10 +1,12 @@
 import { type Case, force, length, percent, type Timeline, type ToldReport, temperature, withoutUnit } from '@wainrope/core';
 import { ChartLine, ChevronFirst, ChevronLast } from 'lucide-react';
-import { type KeyboardEvent, lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { type KeyboardEvent, lazy, memo, Suspense, useEffect, useMemo, useState } from 'react';
 import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
+import { useCalm } from '../../shell/use-calm.ts';
 import { useFigures } from '../../shell/use-figures.ts';
+import { useStableActs } from '../../shell/use-stable-acts.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { howWeak } from '../how-weak.ts';
 import { StopKey, TurnKey } from './BarKeys.tsx';
@@ -29,7 +31,25 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   const play = usePlay(subject);
   const [charted, setCharted] = useState(false);
   const events = useMemo(() => playEvents(report), [report]);
-  const { timeline, by, at, go, isRunning, pause, turn, moment } = play;
+  const { timeline, by, at, go, isRunning, pause, turn, setBy, moment } = play;
+  const calm = useCalm(useMemo((): CalmPlace => ({ at, by, moment }), [at, by, moment]));
+  const acts: Acts = useStableActs({
+    turn,
+    setBy,
+    go: (to: number) => {
+      pause();
+      go(to);
+    },
+    step: (to: number | undefined) => {
+      pause();
+      if (to !== undefined) go(to, 'metre');
+    },
+    chart: () => setCharted(!charted),
+    stop: () => {
+      play.leave();
+      close();
+    },
+  });
   useEffect(() => show(moment), [moment, show]);
   useEffect(() => () => show(undefined), [show]);
   if (!timeline) return <Loading what="the pull" className="border-t border-ink bg-sheet px-4 py-3" />;
@@ -37,14 +57,6 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   const here = instantAt(points, by, at);
   const before = steppedTo(events, here.atM, 'before');
   const next = steppedTo(events, here.atM, 'next');
-  const stop = () => {
-    play.leave();
-    close();
-  };
-  const step = (to: number | undefined) => {
-    pause();
-    if (to !== undefined) go(to, 'metre');
-  };
   return (
     <section
       aria-label="The pull, played"
@@ -52,27 +64,9 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
       data-play-at={moment?.travelM.toFixed(2)}
       data-play-running={isRunning}
     >
-      <div className="flex shrink-0 items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
-        <button type="button" className={KEY} disabled={before === undefined} onClick={() => step(before)} aria-label="Previous event">
-          <ChevronFirst size={20} />
-        </button>
-        <TurnKey isRunning={isRunning} turn={turn} />
-        <button type="button" className={KEY} disabled={next === undefined} onClick={() => step(next)} aria-label="Next event">
-          <ChevronLast size={20} />
-        </button>
-        <Where {...{ play, timeline, report }} />
-        <span className="ml-auto flex shrink-0 items-center">
-          {here.timeS !== undefined && (
-            <OneOfKeys label="Play" value={by} options={BY} choose={play.setBy} className="mr-1 gap-3 text-[14px]" />
-          )}
-          <button type="button" className={KEY} aria-pressed={charted} onClick={() => setCharted(!charted)} aria-label="Chart of the pull">
-            <ChartLine size={19} />
-          </button>
-          <StopKey stop={stop} />
-        </span>
-      </div>
-      <Line {...{ play, points, events, step, before, next }} />
-      <Happening events={events} atM={here.atM} next={next} />
+      <Head {...{ calm, before, next, isRunning, charted, timeline, report, acts }} />
+      <Line {...{ play, points, events, before, next, acts }} />
+      <Happening {...{ calm, events, points }} />
       {charted && (
         <Suspense fallback={<Loading what="the chart" className="px-4 py-3" />}>
           <PlayChart timeline={timeline} events={events} by={by} at={isRunning ? undefined : at} name={subject.name} />
@@ -82,14 +76,63 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   );
 }
 
+/** What can be done at the bar. */
+interface Acts {
+  readonly [name: string]: (...said: never[]) => void;
+  readonly turn: () => void;
+  readonly setBy: (by: PlayedBy) => void;
+  readonly go: (to: number) => void;
+  /** To an event, by its metre. */
+  readonly step: (to: number | undefined) => void;
+  readonly chart: () => void;
+  readonly stop: () => void;
+}
+
+/** Where it is, for words, which follow more calmly than thumb and drawing. */
+interface CalmPlace extends Pick<Play, 'at' | 'by' | 'moment'> {}
+
+interface HeadProps extends WhereProps {
+  readonly before: number | undefined;
+  readonly next: number | undefined;
+  readonly isRunning: boolean;
+  readonly charted: boolean;
+  readonly acts: Acts;
+}
+
+/** The keys of the bar, and where it is. */
+const Head = memo(function Head({ calm, before, next, isRunning, charted, timeline, report, acts }: HeadProps) {
+  const { timeS } = instantAt(timeline.points, calm.by, calm.at);
+  return (
+    <div className="flex shrink-0 items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
+      <button type="button" className={KEY} disabled={before === undefined} onClick={() => acts.step(before)} aria-label="Previous event">
+        <ChevronFirst size={20} />
+      </button>
+      <TurnKey isRunning={isRunning} turn={acts.turn} />
+      <button type="button" className={KEY} disabled={next === undefined} onClick={() => acts.step(next)} aria-label="Next event">
+        <ChevronLast size={20} />
+      </button>
+      <Where {...{ calm, timeline, report }} />
+      <span className="ml-auto flex shrink-0 items-center">
+        {timeS !== undefined && (
+          <OneOfKeys label="Play" value={calm.by} options={BY} choose={acts.setBy} className="mr-1 gap-3 text-[14px]" />
+        )}
+        <button type="button" className={KEY} aria-pressed={charted} onClick={acts.chart} aria-label="Chart of the pull">
+          <ChartLine size={19} />
+        </button>
+        <StopKey stop={acts.stop} />
+      </span>
+    </div>
+  );
+});
+
 interface WhereProps {
-  readonly play: Play;
+  readonly calm: CalmPlace;
   readonly timeline: Timeline;
   readonly report: ToldReport;
 }
 
 /** Where the load is, and what that asks of line, winch and pieces. */
-function Where({ play: { by, at, moment }, timeline, report }: WhereProps) {
+function Where({ calm: { by, at, moment }, timeline, report }: WhereProps) {
   const { figure } = useFigures();
   const { points, motorTag, hottestC } = timeline;
   const { atM, timeS, heatC, chargeShare } = instantAt(points, by, at);
@@ -131,28 +174,53 @@ interface LineProps {
   readonly play: Play;
   readonly points: Timeline['points'];
   readonly events: readonly PlayEvent[];
-  readonly step: (to: number | undefined) => void;
   readonly before: number | undefined;
   readonly next: number | undefined;
+  readonly acts: Acts;
 }
 
 /** The way from slack to free, with what happens on it. Page up and page down step from one event to another. */
-function Line({ play: { by, at, go, pause }, points, events, step, before, next }: LineProps) {
+function Line({ play: { by, at }, points, events, before, next, acts }: LineProps) {
   const { figure } = useFigures();
-  const whole = wholeOf(points, by);
   const { atM, timeS } = instantAt(points, by, at);
   const keys = (event: KeyboardEvent) => {
     const to = event.key === 'PageUp' ? next : event.key === 'PageDown' ? before : undefined;
     if (event.key !== 'PageUp' && event.key !== 'PageDown') return;
     event.preventDefault();
-    step(to);
+    acts.step(to);
   };
+  return (
+    <div className="relative mx-4 h-9 shrink-0">
+      <EventMarks {...{ points, by, events, acts }} />
+      <input
+        type="range"
+        className="play-line absolute inset-x-0 top-1 z-20 h-8"
+        aria-label="How far the pull has gone"
+        aria-valuetext={`${figure(length(atM))}${timeS === undefined ? '' : `, ${clockWords(timeS)}`}`}
+        min={0}
+        max={wholeOf(points, by)}
+        step={by === 'metre' ? 0.01 : 0.5}
+        value={at}
+        onKeyDown={keys}
+        onChange={({ target }) => acts.go(Number(target.value))}
+      />
+    </div>
+  );
+}
+
+interface EventMarksProps extends Pick<LineProps, 'points' | 'events' | 'acts'> {
+  readonly by: PlayedBy;
+}
+
+/** The rope of the line, with a mark for everything that happens on the way. */
+const EventMarks = memo(function EventMarks({ points, by, events, acts }: EventMarksProps) {
+  const whole = wholeOf(points, by);
   const share = (metre: number) => {
     const instant = instantAt(points, 'metre', metre);
     return whole > 0 ? (100 * (by === 'metre' ? instant.atM : (instant.timeS ?? 0))) / whole : 0;
   };
   return (
-    <div className="relative mx-4 h-9 shrink-0">
+    <>
       <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
       {events.map(({ key, atM: metre, severity, worsens }) => (
         <button
@@ -162,7 +230,7 @@ function Line({ play: { by, at, go, pause }, points, events, step, before, next 
           aria-hidden="true"
           className="absolute top-0 z-10 grid h-5 w-4 -translate-x-1/2 place-items-center"
           style={{ left: `${share(metre)}%` }}
-          onClick={() => step(metre)}
+          onClick={() => acts.step(metre)}
         >
           {severity ? (
             <SeverityShape severity={severity} undecided={false} size={worsens ? 17 : 13} />
@@ -171,35 +239,22 @@ function Line({ play: { by, at, go, pause }, points, events, step, before, next 
           )}
         </button>
       ))}
-      <input
-        type="range"
-        className="play-line absolute inset-x-0 top-1 z-20 h-8"
-        aria-label="How far the pull has gone"
-        aria-valuetext={`${figure(length(atM))}${timeS === undefined ? '' : `, ${clockWords(timeS)}`}`}
-        min={0}
-        max={whole}
-        step={by === 'metre' ? 0.01 : 0.5}
-        value={at}
-        onKeyDown={keys}
-        onChange={({ target }) => {
-          pause();
-          go(Number(target.value));
-        }}
-      />
-    </div>
+    </>
   );
-}
+});
 
 interface HappeningProps {
+  readonly calm: CalmPlace;
   readonly events: readonly PlayEvent[];
-  readonly atM: number;
-  readonly next: number | undefined;
+  readonly points: Timeline['points'];
 }
 
 /** What happens here, and what comes next. */
-function Happening({ events, atM, next }: HappeningProps) {
+const Happening = memo(function Happening({ calm: { at, by }, events, points }: HappeningProps) {
   const { figure, text } = useFigures();
+  const { atM } = instantAt(points, by, at);
   const here = eventsAt(events, atM);
+  const next = steppedTo(events, atM, 'next');
   const coming = next === undefined ? undefined : eventsAt(events, next)[0];
   return (
     <p className="flex min-h-6 shrink-0 flex-wrap justify-between gap-x-4 px-4 pb-1.5 text-[14px] leading-tight" data-play-event>
@@ -218,4 +273,4 @@ function Happening({ events, atM, next }: HappeningProps) {
       )}
     </p>
   );
-}
+});

@@ -37,8 +37,8 @@ export function usePlay(subject: Case): Play {
   const points = timeline?.points ?? NO_POINTS;
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
-  const moment = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM])).value;
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, setAt });
+  const { value: moment, isNewest } = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]));
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn: isNewest, setAt });
   const isLeft = useRef(false);
   useEffect(() => {
     if (isRunning) return;

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useMedia } from '../../shell/use-media.ts';
 
 /** Where motion is not wanted, it goes on by so many steps, one a second. */
@@ -9,6 +9,8 @@ interface Playing {
   readonly whole: number;
   readonly seconds: number;
   readonly at: number;
+  /** What is drawn is where it is: it does not run ahead of its drawing. */
+  readonly isDrawn: boolean;
   readonly setAt: (next: number | ((before: number) => number)) => void;
 }
 
@@ -16,9 +18,13 @@ interface Playing {
  * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
  * wanted by a few steps; stops at its end, from where it begins anew.
  */
-export function usePlaying({ whole, seconds, at, setAt }: Playing) {
+export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [isRunning, setRunning] = useState(false);
+  const drawn = useRef(isDrawn);
+  useEffect(() => {
+    drawn.current = isDrawn;
+  });
   const isOver = whole > 0 && at >= whole;
   useEffect(() => {
     if (isOver) setRunning(false);
@@ -32,8 +38,10 @@ export function usePlaying({ whole, seconds, at, setAt }: Playing) {
     }
     let last = performance.now();
     let frame = requestAnimationFrame(function draw(now) {
-      forward(((now - last) / 1000 / seconds) * whole);
-      last = now;
+      if (drawn.current) {
+        forward(((now - last) / 1000 / seconds) * whole);
+        last = now;
+      }
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);

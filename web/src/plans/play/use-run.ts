@@ -45,7 +45,7 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const tightS = run ? runUpTakesS(run) : 0;
   const whole = tightS + (run?.planned.at(-1)?.timeS ?? 0);
   const [at, setAt] = useState(0);
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, setAt });
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: true, setAt });
   const played = useMemo(
     () =>
       curves &&

@@ -19,7 +19,7 @@ import { useFigures } from '../../shell/use-figures.ts';
 import { useSize } from '../../shell/use-size.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { bodySelected, edited, placeSelected, toolChosen } from '../draft/planner-slice.ts';
-import { type SheetPlan, useSheetPlan, useSlowedWhileDragging } from '../draft/shown-plans.ts';
+import { type NamedPlan, useSheetPlan, useSlowedWhileDragging } from '../draft/shown-plans.ts';
 import type { SheetSize } from './layout/plan-sheet-layout.ts';
 import { remoteReaches } from './layout/remote-reaches.ts';
 import { besideBar, COMPACT, sheetLabels } from './layout/sheet-labels.ts';
@@ -39,9 +39,6 @@ const bodyEdits = () => import('../site/body-edits.ts');
 /** Fetched behind the drawing, which is looked at first. */
 const KeepOutLine = lazy(async () => ({ default: (await import('./KeepOutLine.tsx')).KeepOutLine }));
 const SheetHandles = lazy(async () => ({ default: (await import('./SheetHandles.tsx')).SheetHandles }));
-
-/** What the sheet's words are about. */
-type NamedPlan = Pick<SheetPlan, 'rig' | 'report'>;
 
 /** What touching the ground does, by the tool in hand: adds a body, measures, draws a feature corner by corner. */
 function useSheetTool(rig: Rig, isPlayed: true | undefined) {
@@ -83,7 +80,7 @@ interface PlanSheetProps {
 
 /** The site from above, to scale: north is up. */
 export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
-  const { rig, report, facts, lastJudged, subject, isPlayed, endangered } = useSheetPlan();
+  const { rig, report, facts, lastJudged, subject, isPlayed, named: calmly, endangered } = useSheetPlan();
   const holder = useRef<HTMLDivElement>(null);
   const size = useSize(holder, UNMEASURED);
   const corner = useRef<HTMLDivElement>(null);
@@ -98,7 +95,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
   const fitAll = useCallback(() => newest.current.fit(), []);
   const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig, isPlayed);
-  const named = useSlowedWhileDragging<NamedPlan>({ rig, report }, lastJudged);
+  const named = useSlowedWhileDragging<NamedPlan>(calmly ?? { rig, report }, lastJudged);
   const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
   const labels = useMemo(
     () => sheetLabels({ rig: named.rig, report: named.report, view, size, covered, figure, reaches }),
@@ -114,7 +111,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   );
   const keys = sheetKeys({ zoom, pan, fit, cancel, finish: finishFeature });
   const select = useCallback((placeId: string) => void dispatch(placeSelected(placeId)), [dispatch]);
-  const circles = [...report.zones, ...report.swept].flatMap((zone) => zone.circles);
+  const circles = [...named.report.zones, ...named.report.swept].flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
   return (
@@ -124,10 +121,24 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         <Tufts surface={rig.situation.surface} strands={named.report.strands} view={view} size={size} labels={labels} />
         <Features features={rig.features} view={view} />
       </Layer>
+      <Layer size={size}>
+        <SweptZones swept={named.report.swept} view={view} />
+        <Zones zones={named.report.zones} view={view} />
+        <Suspense fallback={null}>
+          <KeepOutLine report={named.report} view={view} />
+        </Suspense>
+        <WayOnSheet
+          rig={isPlayed ? lastJudged.rig : named.rig}
+          reachedM={named.report.pull.reachedM}
+          isRunUp={named.report.runUp !== undefined}
+          view={view}
+        />
+        <RemoteRims reaches={reaches} view={view} />
+      </Layer>
       <svg
         width={size.width}
         height={size.height}
-        className="absolute inset-0 select-none"
+        className="absolute inset-0 select-none will-change-transform"
         role="group"
         tabIndex={0}
         onKeyDown={keys}
@@ -141,13 +152,6 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
           fill="transparent"
           className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
         />
-        <SweptZones swept={report.swept} view={view} />
-        <Zones zones={report.zones} view={view} />
-        <Suspense fallback={null}>
-          <KeepOutLine report={report} view={view} />
-        </Suspense>
-        <WayOnSheet rig={rig} report={report} view={view} />
-        <RemoteRims reaches={reaches} view={view} />
         <RigDrawing {...{ rig, report, view, size, selectedSubjectId, select, isPlayed }} gear={facts} />
         <SheetFittings rig={rig} report={report} view={view} />
         <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
@@ -185,10 +189,10 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   );
 }
 
-/** What lies under or over what is touched. */
+/** What lies under or over what is touched; in a layer of its own, so that it is not painted anew with what moves. */
 function Layer({ size, children }: { readonly size: SheetSize; readonly children: ReactNode }) {
   return (
-    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0 select-none" aria-hidden="true">
+    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0 select-none will-change-transform" aria-hidden="true">
       {children}
     </svg>
   );

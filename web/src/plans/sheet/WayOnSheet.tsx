@@ -1,18 +1,20 @@
-import { ahead, loadBody, type Report, type Rig } from '@wainrope/core';
+import { ahead, loadBody, type Rig } from '@wainrope/core';
 import { memo } from 'react';
 import { toScreen, type View, vehicleCorners } from './layout/plan-sheet-layout.ts';
 import { wayOnMap } from './way-on-map.ts';
 
 interface WayOnSheetProps {
+  /** As it stands before the pull. */
   readonly rig: Rig;
-  readonly report: Report;
+  readonly reachedM: number;
+  readonly isRunUp: boolean;
   readonly view: View;
 }
 
 /** The way of the load as it is judged, and where it stands when the pull ends. */
-export const WayOnSheet = memo(function WayOnSheet({ rig, report, view }: WayOnSheetProps) {
-  const way = wayOnMap(rig, report.pull.reachedM);
-  if (way.length < 2 || report.runUp) return null;
+export const WayOnSheet = memo(function WayOnSheet({ rig, reachedM, isRunUp, view }: WayOnSheetProps) {
+  const way = wayOnMap(rig, reachedM);
+  if (way.length < 2 || isRunUp) return null;
   const points = way.map(({ xM, yM }) => toScreen(view, { x: xM, y: yM }));
   const [last, before] = [way.at(-1), way.at(-2)];
   if (!last || !before) return null;
@@ -26,7 +28,7 @@ export const WayOnSheet = memo(function WayOnSheet({ rig, report, view }: WayOnS
   const nose = toScreen(view, { x: last.xM + (forward.x * body.lengthM) / 2, y: last.yM + (forward.y * body.lengthM) / 2 });
   const middle = toScreen(view, { x: last.xM, y: last.yM });
   return (
-    <g pointerEvents="none" fill="none" stroke="var(--quiet)" data-way={report.pull.reachedM}>
+    <g pointerEvents="none" fill="none" stroke="var(--quiet)" data-way={reachedM}>
       <path d={d(points)} strokeWidth="1.4" strokeDasharray="2 5" />
       <path d={`${d(there)}Z`} strokeWidth="1.4" strokeDasharray="6 4" />
       <path d={`M${middle.x} ${middle.y}L${nose.x} ${nose.y}`} strokeWidth="1.2" strokeDasharray="3 4" />
