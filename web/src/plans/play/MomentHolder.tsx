@@ -1,5 +1,5 @@
 import type { MomentReport, ToldReport } from '@wainrope/core';
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
 import { useCalm } from '../../shell/use-calm.ts';
 import { type SheetPlan, SheetPlanContext, useSheetPlan } from '../draft/shown-plans.ts';
 import { planAt, reportAt } from './moved-plan.ts';
@@ -9,39 +9,38 @@ type Drawn = (plan: SheetPlan) => SheetPlan;
 interface Shown {
   /** The moment that is shown; missing where the plan is shown as it stands. */
   readonly moment: MomentReport | undefined;
-  readonly show: (moment: MomentReport | undefined) => void;
   /** What the sheet draws at an instant of a run-up, whose figures are those of its peak all the while; made where it is played. */
   readonly ran: Drawn | undefined;
+}
+
+interface Show {
+  readonly show: (moment: MomentReport | undefined) => void;
   readonly showRun: (ran: Drawn | undefined) => void;
 }
 
 const nothing = () => undefined;
-const ShownMoment = createContext<Shown>({ moment: undefined, show: nothing, ran: undefined, showRun: nothing });
+const ShowMoment = createContext<Show>({ show: nothing, showRun: nothing });
+const ShownMoment = createContext<Shown>({ moment: undefined, ran: undefined });
 /** The same for words and figures, which follow more calmly. */
-const CalmMoment = createContext<Pick<Shown, 'moment' | 'ran'>>({ moment: undefined, ran: undefined });
+const CalmMoment = createContext<Shown>({ moment: undefined, ran: undefined });
 
 /** Holds the moment that is played, so that only what shows it is drawn anew with each. */
 export function MomentHolder({ children }: { readonly children: ReactNode }) {
   const [moment, show] = useState<MomentReport>();
   const [ran, setRan] = useState<Drawn>();
-  const showRun = useCallback((next: Drawn | undefined) => setRan(() => next), []);
-  const shown = useMemo(() => ({ moment, show, ran, showRun }), [moment, ran, showRun]);
+  const acts = useMemo((): Show => ({ show, showRun: (next) => setRan(() => next) }), []);
+  const shown = useMemo(() => ({ moment, ran }), [moment, ran]);
   return (
-    <ShownMoment value={shown}>
-      <Calm>{children}</Calm>
-    </ShownMoment>
+    <ShowMoment value={acts}>
+      <ShownMoment value={shown}>
+        <CalmMoment value={useCalm(shown)}>{children}</CalmMoment>
+      </ShownMoment>
+    </ShowMoment>
   );
 }
 
-function Calm({ children }: { readonly children: ReactNode }) {
-  const { moment, ran } = useContext(ShownMoment);
-  const calm = useCalm(useMemo(() => ({ moment, ran }), [moment, ran]));
-  return <CalmMoment value={calm}>{children}</CalmMoment>;
-}
-
 /** Tells which moment is shown. */
-export const useShowMoment = (): Shown['show'] => useContext(ShownMoment).show;
-export const useShowRun = (): Shown['showRun'] => useContext(ShownMoment).showRun;
+export const useShowMoment = (): Show => useContext(ShowMoment);
 
 /** The metre that is shown; undefined where the plan is shown as it stands. */
 export const useShownMetre = (): number | undefined => useContext(CalmMoment).moment?.travelM;
@@ -74,7 +73,7 @@ export function Moved({ isPlayed, children }: MovedProps) {
   return <SheetPlanContext value={moved}>{children}</SheetPlanContext>;
 }
 
-function useDrawnAt(plan: SheetPlan, { moment, ran }: Pick<Shown, 'moment' | 'ran'>, isPlayed: boolean): SheetPlan {
+function useDrawnAt(plan: SheetPlan, { moment, ran }: Shown, isPlayed: boolean): SheetPlan {
   return useMemo(() => {
     if (!isPlayed) return plan;
     if (ran) return ran(plan);

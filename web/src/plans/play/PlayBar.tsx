@@ -1,6 +1,6 @@
 import { type Case, force, length, percent, type Timeline, type ToldReport, temperature, withoutUnit } from '@wainrope/core';
 import { ChartLine, ChevronFirst, ChevronLast } from 'lucide-react';
-import { type KeyboardEvent, lazy, memo, Suspense, useEffect, useMemo, useState } from 'react';
+import { type KeyboardEvent, lazy, memo, Suspense, useMemo, useState } from 'react';
 import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
@@ -10,7 +10,6 @@ import { useStableActs } from '../../shell/use-stable-acts.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { howWeak } from '../how-weak.ts';
 import { StopKey, TurnKey } from './BarKeys.tsx';
-import { useShowMoment } from './MomentHolder.tsx';
 import { eventsAt, type PlayEvent, playEvents, steppedTo } from './play-events.ts';
 import { clockWords, instantAt, type PlayedBy, restsAt, wholeOf } from './timeline-at.ts';
 import { type Play, usePlay } from './use-play.ts';
@@ -27,7 +26,6 @@ const KEY = 'grid h-11 min-w-10 place-items-center disabled:opacity-30';
 
 /** The pull as a line of time under the drawing: played, stepped through, looked at as a chart. */
 export function PlayBar({ subject, report, close }: PlayBarProps) {
-  const show = useShowMoment();
   const play = usePlay(subject);
   const [charted, setCharted] = useState(false);
   const events = useMemo(() => playEvents(report), [report]);
@@ -50,8 +48,6 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
       close();
     },
   });
-  useEffect(() => show(moment), [moment, show]);
-  useEffect(() => () => show(undefined), [show]);
   if (!timeline) return <Loading what="the pull" className="border-t border-ink bg-sheet px-4 py-3" />;
   const { points } = timeline;
   const here = instantAt(points, by, at);

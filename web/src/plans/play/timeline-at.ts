@@ -11,10 +11,24 @@ export const wholeOf = (points: readonly TimelinePoint[], by: PlayedBy): number 
   return last === undefined ? 0 : on(last, by);
 };
 
+const NOWHERE: TimelinePoint = { atM: 0 };
+
+/** The place of the first point at a value or beyond it, or their number; the points stand in order. */
+function firstAt(points: readonly TimelinePoint[], by: PlayedBy, value: number): number {
+  let [low, high] = [0, points.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (on(points[middle] ?? NOWHERE, by) >= value) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
 /** The instant at a metre or a second, between the two that are known; of several at one metre the first. Held within the timeline. */
 export function instantAt(points: readonly TimelinePoint[], by: PlayedBy, value: number): TimelinePoint {
-  const after = points.findIndex((point) => on(point, by) >= value);
-  const [from, to] = [points[after < 0 ? points.length - 1 : Math.max(0, after - 1)], points[after < 0 ? points.length - 1 : after]];
+  const first = firstAt(points, by, value);
+  const after = Math.min(first, points.length - 1);
+  const [from, to] = [points[first > after ? after : Math.max(0, after - 1)], points[after]];
   if (from === undefined || to === undefined) return { atM: 0 };
   const span = on(to, by) - on(from, by);
   const share = span > 0 ? Math.min(1, Math.max(0, (value - on(from, by)) / span)) : 1;
@@ -37,7 +51,7 @@ export function instantAt(points: readonly TimelinePoint[], by: PlayedBy, value:
 
 /** Whether a motor rests at a second of the timeline. */
 export function restsAt(points: readonly TimelinePoint[], timeS: number): boolean {
-  const after = points.findIndex((point) => (point.timeS ?? 0) >= timeS);
+  const after = firstAt(points, 'time', timeS);
   return after > 0 && points[after]?.rested === true && (points[after - 1]?.timeS ?? 0) < timeS;
 }
 

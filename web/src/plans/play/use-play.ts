@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
+import { useShowMoment } from './MomentHolder.tsx';
 import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
 import { usePlaying } from './use-playing.ts';
 
@@ -38,7 +39,26 @@ export function usePlay(subject: Case): Play {
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
   const { value: moment, isNewest } = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]));
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn: isNewest, setAt });
+  const { show } = useShowMoment();
+  const drawn = useRef(moment);
+  const isDrawn = () => isNewest && drawn.current === moment;
+  const { isRunning, pause, turn, isSlow } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn, setAt });
+  useEffect(() => {
+    const draw = () => {
+      show(moment);
+      drawn.current = moment;
+    };
+    if (!isSlow.current) return draw();
+    // A slow device draws bar and sheet in frames of their own.
+    let frame = requestAnimationFrame(() => {
+      show(moment);
+      frame = requestAnimationFrame(() => {
+        drawn.current = moment;
+      });
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [moment, show, isSlow]);
+  useEffect(() => () => show(undefined), [show]);
   const isLeft = useRef(false);
   useEffect(() => {
     if (isRunning) return;

@@ -9,10 +9,14 @@ interface Playing {
   readonly whole: number;
   readonly seconds: number;
   readonly at: number;
-  /** What is drawn is where it is: it does not run ahead of its drawing. */
-  readonly isDrawn: boolean;
+  /** Whether what is drawn is where it is: it does not run ahead of its drawing. */
+  readonly isDrawn: () => boolean;
   readonly setAt: (next: number | ((before: number) => number)) => void;
 }
+
+/** Frames that take longer than this, one with another, stutter, ms; and how much the newest weighs. */
+const STUTTERS_MS = 40;
+const NEWEST = 0.3;
 
 /**
  * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
@@ -25,6 +29,8 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   useEffect(() => {
     drawn.current = isDrawn;
   });
+  /** The device was found too slow to draw all of it in each frame. */
+  const isSlow = useRef(false);
   const isOver = whole > 0 && at >= whole;
   useEffect(() => {
     if (isOver) setRunning(false);
@@ -37,8 +43,12 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       return () => clearInterval(timer);
     }
     let last = performance.now();
+    let [before, usualMs] = [last, 0];
     let frame = requestAnimationFrame(function draw(now) {
-      if (drawn.current) {
+      usualMs += (now - before - usualMs) * NEWEST;
+      before = now;
+      if (usualMs > STUTTERS_MS) isSlow.current = true;
+      if (drawn.current()) {
         forward(((now - last) / 1000 / seconds) * whole);
         last = now;
       }
@@ -50,5 +60,5 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
     if (isOver) setAt(0);
     setRunning(!isRunning);
   };
-  return { isRunning, pause: () => setRunning(false), turn };
+  return { isRunning, pause: () => setRunning(false), turn, isSlow };
 }

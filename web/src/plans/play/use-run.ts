@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
-import { useShowRun } from './MomentHolder.tsx';
+import { useShowMoment } from './MomentHolder.tsx';
 import { ranPlan } from './ran-plan.ts';
 import { usePlaying } from './use-playing.ts';
 
@@ -33,10 +33,13 @@ interface Playing {
   readonly turn: () => void;
 }
 
+/** The run is on the page, so that nothing is waited for. */
+const always = () => true;
+
 /** Plays one attempt of a run-up, and shows the sheet where both vehicles are. */
 export function useRun(subject: Case, plan: RunUpReport): Playing {
   const { params, put } = useAddress();
-  const showRun = useShowRun();
+  const { showRun } = useShowMoment();
   const { value: curves } = useAsked(useCallback(() => solver().runUpCurves(named(subject)), [subject]));
   const last = String(plan.attempts.length - 1);
   const asked = params.get('attempt') ?? last;
@@ -45,7 +48,7 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const tightS = run ? runUpTakesS(run) : 0;
   const whole = tightS + (run?.planned.at(-1)?.timeS ?? 0);
   const [at, setAt] = useState(0);
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: true, setAt });
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, setAt });
   const played = useMemo(
     () =>
       curves &&

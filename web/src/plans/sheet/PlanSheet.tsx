@@ -192,7 +192,12 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
 /** What lies under or over what is touched; in a layer of its own, so that it is not painted anew with what moves. */
 function Layer({ size, children }: { readonly size: SheetSize; readonly children: ReactNode }) {
   return (
-    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0 select-none will-change-transform" aria-hidden="true">
+    <svg
+      width={size.width}
+      height={size.height}
+      className="pointer-events-none absolute inset-0 select-none will-change-transform"
+      aria-hidden="true"
+    >
       {children}
     </svg>
   );
