@@ -129,7 +129,7 @@ export function PlannerBody({
             )
           }
           sentence={
-            <AtMoment report={report} isPlayed={isPlayed}>
+            <AtMoment report={report} isPlayed={isPlayed} afterMs={SENTENCE_AFTER_MS}>
               {(shown) => <PlannerSentence report={shown} brief={isPlayed} />}
             </AtMoment>
           }
@@ -141,7 +141,7 @@ export function PlannerBody({
             </Moved>
           )}
           path={(fold) => (
-            <AtMoment report={report} isPlayed={isPlayed}>
+            <AtMoment report={report} isPlayed={isPlayed} afterMs={PATH_AFTER_MS}>
               {(shown, atM) => (
                 <LoadPath
                   report={shown}
@@ -167,6 +167,10 @@ export function PlannerBody({
     </MomentHolder>
   );
 }
+
+/** What stands round the sheet is drawn after its words, each in a frame of its own. */
+const SENTENCE_AFTER_MS = 0;
+const PATH_AFTER_MS = 70;
 
 const KEY =
   'no-print flex min-h-11 items-center gap-1.5 border border-ink bg-sheet px-3 text-[16px] whitespace-nowrap max-[760px]:border-0 max-[760px]:border-l max-[760px]:border-rule';

@@ -1,19 +1,36 @@
 import { useEffect, useRef, useState } from 'react';
 
 /** Figures that change oftener than this cannot be read, ms. */
-export const CALM_MS = 250;
+const CALM_MS = 250;
+/** A slow device is left to itself so many times as long as drawing them took, and at most so long, ms. */
+const REST = 40;
+const MOST_REST_MS = 2000;
 
-/** A value that changes quickly, followed a few times a second; what comes last is always shown. */
-export function useCalm<T>(value: T): T {
+/**
+ * A value that changes quickly, followed a few times a second, as often as the device can without a stutter; what comes last is always
+ * shown. With `afterMs` it comes that much later, so that much is not drawn in one frame.
+ */
+export function useCalm<T>(value: T, afterMs = 0): T {
   const [shown, setShown] = useState({ value });
-  const shownAt = useRef(Number.NEGATIVE_INFINITY);
+  const next = useRef(Number.NEGATIVE_INFINITY);
   useEffect(() => {
-    const follow = () => {
-      shownAt.current = performance.now();
-      setShown({ value });
-    };
-    const timer = setTimeout(follow, Math.max(0, shownAt.current + CALM_MS - performance.now()));
+    const timer = setTimeout(
+      () => {
+        const begun = performance.now();
+        next.current = begun + CALM_MS;
+        setShown({ value });
+        requestAnimationFrame(() => {
+          requestAnimationFrame((drawn) => {
+            next.current = Math.max(next.current, drawn + Math.min(REST * (drawn - begun - FRAMES_MS), MOST_REST_MS));
+          });
+        });
+      },
+      Math.max(afterMs, next.current - performance.now()),
+    );
     return () => clearTimeout(timer);
-  }, [value]);
+  }, [value, afterMs]);
   return shown.value;
 }
+
+/** Two frames of a device that is not slow, ms. */
+const FRAMES_MS = 34;

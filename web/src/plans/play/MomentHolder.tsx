@@ -3,33 +3,46 @@ import { createContext, type ReactNode, useContext, useMemo, useState } from 're
 import { useCalm } from '../../shell/use-calm.ts';
 import { type SheetPlan, SheetPlanContext, useSheetPlan } from '../draft/shown-plans.ts';
 import { planAt, reportAt } from './moved-plan.ts';
+import type { PlayedBy } from './timeline-at.ts';
 
 type Drawn = (plan: SheetPlan) => SheetPlan;
 
+/** Where a pull is when it is played: metres or seconds, by what it is played by. */
+export interface PlayedPlace {
+  readonly at: number;
+  readonly by: PlayedBy;
+}
+
 interface Shown {
-  /** The moment that is shown; missing where the plan is shown as it stands. */
+  /** The moment that is shown and where it was played to; missing where the plan is shown as it stands. */
   readonly moment: MomentReport | undefined;
+  readonly place: PlayedPlace | undefined;
   /** What the sheet draws at an instant of a run-up, whose figures are those of its peak all the while; made where it is played. */
   readonly ran: Drawn | undefined;
 }
 
 interface Show {
-  readonly show: (moment: MomentReport | undefined) => void;
+  readonly show: (moment: MomentReport | undefined, place?: PlayedPlace) => void;
   readonly showRun: (ran: Drawn | undefined) => void;
 }
 
 const nothing = () => undefined;
 const ShowMoment = createContext<Show>({ show: nothing, showRun: nothing });
-const ShownMoment = createContext<Shown>({ moment: undefined, ran: undefined });
+const STANDING: Shown = { moment: undefined, place: undefined, ran: undefined };
+const ShownMoment = createContext(STANDING);
 /** The same for words and figures, which follow more calmly. */
-const CalmMoment = createContext<Shown>({ moment: undefined, ran: undefined });
+const CalmMoment = createContext(STANDING);
 
 /** Holds the moment that is played, so that only what shows it is drawn anew with each. */
 export function MomentHolder({ children }: { readonly children: ReactNode }) {
-  const [moment, show] = useState<MomentReport>();
-  const [ran, setRan] = useState<Drawn>();
-  const acts = useMemo((): Show => ({ show, showRun: (next) => setRan(() => next) }), []);
-  const shown = useMemo(() => ({ moment, ran }), [moment, ran]);
+  const [shown, setShown] = useState(STANDING);
+  const acts = useMemo(
+    (): Show => ({
+      show: (moment, place) => setShown({ ...STANDING, moment, place }),
+      showRun: (ran) => setShown({ ...STANDING, ran }),
+    }),
+    [],
+  );
   return (
     <ShowMoment value={acts}>
       <ShownMoment value={shown}>
@@ -42,18 +55,23 @@ export function MomentHolder({ children }: { readonly children: ReactNode }) {
 /** Tells which moment is shown. */
 export const useShowMoment = (): Show => useContext(ShowMoment);
 
+/** What figures are told of, which follow more calmly than the drawing. */
+export const useCalmMoment = (): Shown => useContext(CalmMoment);
+
 /** The metre that is shown; undefined where the plan is shown as it stands. */
 export const useShownMetre = (): number | undefined => useContext(CalmMoment).moment?.travelM;
 
 interface AtMomentProps {
   readonly report: ToldReport;
   readonly isPlayed: boolean;
+  /** So much later than the sheet's words it is drawn, in a frame of its own. */
+  readonly afterMs: number;
   readonly children: (report: ToldReport, atM: number | undefined) => ReactNode;
 }
 
 /** What stands by a report, at the moment that is played. */
-export function AtMoment({ report, isPlayed, children }: AtMomentProps) {
-  const { moment } = useContext(CalmMoment);
+export function AtMoment({ report, isPlayed, afterMs, children }: AtMomentProps) {
+  const moment = useCalm(useContext(CalmMoment).moment, afterMs);
   const played = isPlayed ? moment : undefined;
   const shown = useMemo(() => (played ? reportAt(report, played) : report), [report, played]);
   return children(shown, played?.travelM);

@@ -1,15 +1,25 @@
-import { type Case, force, length, percent, type Timeline, type ToldReport, temperature, withoutUnit } from '@wainrope/core';
+import {
+  type Case,
+  force,
+  length,
+  type MomentReport,
+  percent,
+  type Timeline,
+  type ToldReport,
+  temperature,
+  withoutUnit,
+} from '@wainrope/core';
 import { ChartLine, ChevronFirst, ChevronLast } from 'lucide-react';
 import { type KeyboardEvent, lazy, memo, Suspense, useMemo, useState } from 'react';
 import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { SeverityShape } from '../../shell/SeverityShape.tsx';
-import { useCalm } from '../../shell/use-calm.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useStableActs } from '../../shell/use-stable-acts.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { howWeak } from '../how-weak.ts';
 import { StopKey, TurnKey } from './BarKeys.tsx';
+import { useCalmMoment } from './MomentHolder.tsx';
 import { eventsAt, type PlayEvent, playEvents, steppedTo } from './play-events.ts';
 import { clockWords, instantAt, type PlayedBy, restsAt, wholeOf } from './timeline-at.ts';
 import { type Play, usePlay } from './use-play.ts';
@@ -30,7 +40,8 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   const [charted, setCharted] = useState(false);
   const events = useMemo(() => playEvents(report), [report]);
   const { timeline, by, at, go, isRunning, pause, turn, setBy, moment } = play;
-  const calm = useCalm(useMemo((): CalmPlace => ({ at, by, moment }), [at, by, moment]));
+  const calm = useCalmMoment();
+  const place = calm.place ?? play;
   const acts: Acts = useStableActs({
     turn,
     setBy,
@@ -60,9 +71,9 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
       data-play-at={moment?.travelM.toFixed(2)}
       data-play-running={isRunning}
     >
-      <Head {...{ calm, before, next, isRunning, charted, timeline, report, acts }} />
+      <Head {...{ at: place.at, atBy: place.by, moment: calm.moment, by, before, next, isRunning, charted, timeline, report, acts }} />
       <Line {...{ play, points, events, before, next, acts }} />
-      <Happening {...{ calm, events, points }} />
+      <Happening {...{ at: place.at, atBy: place.by, events, points }} />
       {charted && (
         <Suspense fallback={<Loading what="the chart" className="px-4 py-3" />}>
           <PlayChart timeline={timeline} events={events} by={by} at={isRunning ? undefined : at} name={subject.name} />
@@ -84,10 +95,14 @@ interface Acts {
   readonly stop: () => void;
 }
 
-/** Where it is, for words, which follow more calmly than thumb and drawing. */
-interface CalmPlace extends Pick<Play, 'at' | 'by' | 'moment'> {}
+/** Where it is, for words, which follow more calmly than thumb and drawing: metres or seconds. */
+interface CalmPlace {
+  readonly at: number;
+  readonly atBy: PlayedBy;
+}
 
 interface HeadProps extends WhereProps {
+  readonly by: PlayedBy;
   readonly before: number | undefined;
   readonly next: number | undefined;
   readonly isRunning: boolean;
@@ -96,8 +111,8 @@ interface HeadProps extends WhereProps {
 }
 
 /** The keys of the bar, and where it is. */
-const Head = memo(function Head({ calm, before, next, isRunning, charted, timeline, report, acts }: HeadProps) {
-  const { timeS } = instantAt(timeline.points, calm.by, calm.at);
+const Head = memo(function Head({ at, atBy, moment, by, before, next, isRunning, charted, timeline, report, acts }: HeadProps) {
+  const { timeS } = instantAt(timeline.points, atBy, at);
   return (
     <div className="flex shrink-0 items-center gap-x-2 px-2 max-[760px]:flex-wrap max-[760px]:gap-x-0">
       <button type="button" className={KEY} disabled={before === undefined} onClick={() => acts.step(before)} aria-label="Previous event">
@@ -107,11 +122,9 @@ const Head = memo(function Head({ calm, before, next, isRunning, charted, timeli
       <button type="button" className={KEY} disabled={next === undefined} onClick={() => acts.step(next)} aria-label="Next event">
         <ChevronLast size={20} />
       </button>
-      <Where {...{ calm, timeline, report }} />
+      <Where {...{ at, atBy, moment, timeline, report }} />
       <span className="ml-auto flex shrink-0 items-center">
-        {timeS !== undefined && (
-          <OneOfKeys label="Play" value={calm.by} options={BY} choose={acts.setBy} className="mr-1 gap-3 text-[14px]" />
-        )}
+        {timeS !== undefined && <OneOfKeys label="Play" value={by} options={BY} choose={acts.setBy} className="mr-1 gap-3 text-[14px]" />}
         <button type="button" className={KEY} aria-pressed={charted} onClick={acts.chart} aria-label="Chart of the pull">
           <ChartLine size={19} />
         </button>
@@ -121,17 +134,17 @@ const Head = memo(function Head({ calm, before, next, isRunning, charted, timeli
   );
 });
 
-interface WhereProps {
-  readonly calm: CalmPlace;
+interface WhereProps extends CalmPlace {
+  readonly moment: MomentReport | undefined;
   readonly timeline: Timeline;
   readonly report: ToldReport;
 }
 
 /** Where the load is, and what that asks of line, winch and pieces. */
-function Where({ calm: { by, at, moment }, timeline, report }: WhereProps) {
+function Where({ at, atBy, moment, timeline, report }: WhereProps) {
   const { figure } = useFigures();
   const { points, motorTag, hottestC } = timeline;
-  const { atM, timeS, heatC, chargeShare } = instantAt(points, by, at);
+  const { atM, timeS, heatC, chargeShare } = instantAt(points, atBy, at);
   const motor = motorTag === undefined ? 'motor' : `motor of ${motorTag}`;
   const highest = moment?.places.find(({ id }) => id === moment.highestPlaceId);
   const figures = [
@@ -147,7 +160,7 @@ function Where({ calm: { by, at, moment }, timeline, report }: WhereProps) {
       <strong className="whitespace-nowrap">
         {figure(length(atM))} of {figure(length(report.pull.reachedM))}
         {timeS !== undefined && ` · ${clockWords(timeS)}`}
-        {by === 'time' && restsAt(points, at) && ' · the motor rests'}
+        {atBy === 'time' && restsAt(points, at) && ' · the motor rests'}
       </strong>
       <span className="block text-[14px] text-quiet max-[760px]:text-[13px]">
         {figures.map((words, index) => (
@@ -239,16 +252,15 @@ const EventMarks = memo(function EventMarks({ points, by, events, acts }: EventM
   );
 });
 
-interface HappeningProps {
-  readonly calm: CalmPlace;
+interface HappeningProps extends CalmPlace {
   readonly events: readonly PlayEvent[];
   readonly points: Timeline['points'];
 }
 
 /** What happens here, and what comes next. */
-const Happening = memo(function Happening({ calm: { at, by }, events, points }: HappeningProps) {
+const Happening = memo(function Happening({ at, atBy, events, points }: HappeningProps) {
   const { figure, text } = useFigures();
-  const { atM } = instantAt(points, by, at);
+  const { atM } = instantAt(points, atBy, at);
   const here = eventsAt(events, atM);
   const next = steppedTo(events, atM, 'next');
   const coming = next === undefined ? undefined : eventsAt(events, next)[0];

@@ -1,5 +1,5 @@
 import type { Case, MomentReport, Timeline } from '@wainrope/core';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
@@ -40,24 +40,14 @@ export function usePlay(subject: Case): Play {
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
   const { value: moment, isNewest } = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]));
   const { show } = useShowMoment();
-  const drawn = useRef(moment);
-  const isDrawn = () => isNewest && drawn.current === moment;
-  const { isRunning, pause, turn, isSlow } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn, setAt });
-  useEffect(() => {
-    const draw = () => {
-      show(moment);
-      drawn.current = moment;
-    };
-    if (!isSlow.current) return draw();
-    // A slow device draws bar and sheet in frames of their own.
-    let frame = requestAnimationFrame(() => {
-      show(moment);
-      frame = requestAnimationFrame(() => {
-        drawn.current = moment;
-      });
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [moment, show, isSlow]);
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn: () => isNewest, setAt });
+  // While it is played, the thumb goes with the drawing: both are drawn in one frame.
+  const drawnAt = useRef(at);
+  const shownAt = isRunning && !isNewest ? drawnAt.current : at;
+  useLayoutEffect(() => {
+    drawnAt.current = shownAt;
+    show(moment, { at: shownAt, by });
+  }, [shownAt, by, moment, show]);
   useEffect(() => () => show(undefined), [show]);
   const isLeft = useRef(false);
   useEffect(() => {
@@ -75,7 +65,7 @@ export function usePlay(subject: Case): Play {
       setAt(next === 'metre' ? instant.atM : (instant.timeS ?? 0));
       setPlayedBy(next);
     },
-    at: Math.min(at, whole || at),
+    at: Math.min(shownAt, whole || shownAt),
     go: (to, goneBy = by) => {
       const instant = instantAt(points, goneBy, to);
       setAt(by === 'metre' ? instant.atM : (instant.timeS ?? 0));

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { useMedia } from '../../shell/use-media.ts';
+import { Pace } from './pace.ts';
 
 /** Where motion is not wanted, it goes on by so many steps, one a second. */
 const CALM_STEPS = 10;
@@ -14,10 +15,6 @@ interface Playing {
   readonly setAt: (next: number | ((before: number) => number)) => void;
 }
 
-/** Frames that take longer than this, one with another, stutter, ms; and how much the newest weighs. */
-const STUTTERS_MS = 40;
-const NEWEST = 0.3;
-
 /**
  * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
  * wanted by a few steps; stops at its end, from where it begins anew.
@@ -29,8 +26,7 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   useEffect(() => {
     drawn.current = isDrawn;
   });
-  /** The device was found too slow to draw all of it in each frame. */
-  const isSlow = useRef(false);
+  const [pace] = useState(() => new Pace());
   const isOver = whole > 0 && at >= whole;
   useEffect(() => {
     if (isOver) setRunning(false);
@@ -43,22 +39,18 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       return () => clearInterval(timer);
     }
     let last = performance.now();
-    let [before, usualMs] = [last, 0];
     let frame = requestAnimationFrame(function draw(now) {
-      usualMs += (now - before - usualMs) * NEWEST;
-      before = now;
-      if (usualMs > STUTTERS_MS) isSlow.current = true;
-      if (drawn.current()) {
+      if (pace.isDue(now, drawn.current())) {
         forward(((now - last) / 1000 / seconds) * whole);
         last = now;
       }
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);
-  }, [isRunning, calm, whole, seconds, setAt]);
+  }, [isRunning, calm, whole, seconds, setAt, pace]);
   const turn = () => {
     if (isOver) setAt(0);
     setRunning(!isRunning);
   };
-  return { isRunning, pause: () => setRunning(false), turn, isSlow };
+  return { isRunning, pause: () => setRunning(false), turn };
 }
