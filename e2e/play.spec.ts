@@ -61,11 +61,10 @@ for (const [name, tag] of [
     for (const { atM, words } of events.slice(0, 2)) {
       for (let step = 0; step < 6; step++) {
         await page.keyboard.press('PageUp');
-        const at = await page.locator('[data-play-event]').textContent();
-        if (at?.includes(words)) break;
+        if (Math.abs(Number(await slider.inputValue()) - atM) < 0.011) break;
       }
-      await expect(page.locator('[data-play-event]')).toContainText(words);
       expect(Math.abs(Number(await slider.inputValue()) - atM)).toBeLessThan(0.011);
+      await expect(page.locator('[data-play-event]')).toContainText(words);
     }
     await page.keyboard.press('PageDown');
     await expect(page.getByRole('button', { name: 'Previous event' })).toBeEnabled();
@@ -95,6 +94,11 @@ test('a pull plays to its end by time, rests among it, and is charted with a tab
   // Seven metres along the ground, as the map sees them.
   expect(goneM).toBeGreaterThan(6.9);
   expect(goneM).toBeLessThan(7.05);
+  // It stands where it had to go.
+  const goal = await page.locator('[data-way] path').nth(1).boundingBox();
+  const middle = (box: typeof goal) => [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2] as const;
+  const [[x, y], [goalX, goalY]] = [middle(end), middle(goal)];
+  expect(Math.hypot(x - goalX, y - goalY)).toBeLessThan(4);
   await page.getByRole('button', { name: 'Chart of the pull' }).click();
   const chart = page.getByRole('figure', { name: /^The pull by time/ });
   await expect(chart.locator('.main-svg').first()).toBeVisible();
@@ -152,6 +156,11 @@ test('a run-up is played from standing to rest: both vehicles go their way on th
   await expect(bar.locator('[data-peak-judged]')).toContainText(/peaks at [\d.]+\skN\. The judgement takes the higher [\d.]+\skN/);
   const moved = async () => Number(/moved ([\d.]+)/.exec((await bar.locator('[data-run-figures]').textContent()) ?? '')?.[1]);
   const fastest = await moved();
+  // A link to this moment.
+  await expect(page).toHaveURL(/at=[1-9]/);
+  const rested = (await bar.getAttribute('data-run-at')) ?? '';
+  await page.reload();
+  await expect(bar).toHaveAttribute('data-run-at', rested);
   // The first attempt moves it less, and stands in the address.
   await bar.getByText('attempt 1', { exact: true }).click();
   await expect(page).toHaveURL(/attempt=0/);

@@ -14,19 +14,22 @@ export function useCalm<T>(value: T, afterMs = 0): T {
   const [shown, setShown] = useState({ value });
   const next = useRef(Number.NEGATIVE_INFINITY);
   useEffect(() => {
-    const timer = setTimeout(
-      () => {
-        const begun = performance.now();
-        next.current = begun + CALM_MS;
-        setShown({ value });
-        requestAnimationFrame(() => {
-          requestAnimationFrame((drawn) => {
-            next.current = Math.max(next.current, drawn + Math.min(REST * (drawn - begun - FRAMES_MS), MOST_REST_MS));
-          });
+    let timer = setTimeout(follow, Math.max(afterMs, next.current - performance.now()));
+    function follow() {
+      const begun = performance.now();
+      // Drawing the last one may have taken longer than was thought when this was put off.
+      if (begun < next.current) {
+        timer = setTimeout(follow, next.current - begun);
+        return;
+      }
+      next.current = begun + CALM_MS;
+      setShown({ value });
+      requestAnimationFrame(() => {
+        requestAnimationFrame((drawn) => {
+          next.current = Math.max(next.current, drawn + Math.min(REST * (drawn - begun - FRAMES_MS), MOST_REST_MS));
         });
-      },
-      Math.max(afterMs, next.current - performance.now()),
-    );
+      });
+    }
     return () => clearTimeout(timer);
   }, [value, afterMs]);
   return shown.value;

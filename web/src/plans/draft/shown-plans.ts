@@ -75,25 +75,33 @@ export function useSheetPlan(): SheetPlan {
 
 /** While something is dragged, what stands round the sheet is drawn anew this often at most, ms: numbers that change faster cannot be read. */
 const SLOWED_MS = 250;
+/** So many times as long as drawing it took, the device is left to itself before it is drawn again, and at most so long, ms. */
+const ROUND_REST = 3;
+const MOST_ROUND_REST_MS = 1500;
 
 /** What stands now; while something is dragged, what was judged last, now and then, as soon as there is time for it. */
 export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
   const dragging = useAppSelector((state) => state.planner.held !== undefined);
-  const [shown, setShown] = useState<{ readonly value: T }>();
+  const [shown, setShown] = useState<{ readonly value: T; readonly at: number }>();
   const newest = useRef(lastJudged);
   useEffect(() => {
     newest.current = lastJudged;
   }, [lastJudged]);
-  useEffect(() => {
-    if (!dragging) return;
-    const timer = setInterval(() => setShown({ value: newest.current }), SLOWED_MS);
-    setShown({ value: newest.current });
-    return () => {
-      clearInterval(timer);
-      setShown(undefined);
-    };
-  }, [dragging]);
   const deferred = useDeferredValue(shown);
+  useEffect(() => {
+    if (!dragging) setShown(undefined);
+    else setShown({ value: newest.current, at: performance.now() });
+  }, [dragging]);
+  useEffect(() => {
+    // Goes on once what was given last is drawn.
+    if (!dragging || deferred === undefined || deferred !== shown) return;
+    const tookMs = performance.now() - deferred.at;
+    const timer = setTimeout(
+      () => setShown({ value: newest.current, at: performance.now() }),
+      Math.max(SLOWED_MS, Math.min(ROUND_REST * tookMs, MOST_ROUND_REST_MS)),
+    );
+    return () => clearTimeout(timer);
+  }, [dragging, deferred, shown]);
   return dragging && deferred ? deferred.value : now;
 }
 
@@ -102,7 +110,7 @@ export const useHeld = <B extends Body>(body: B): B =>
   useAppSelector(({ planner: { held } }) => (held?.id === body.id ? (held as B) : body));
 
 /** So many times as long as taking it in and drawing it took, the device is left to itself before it is taken in again. */
-const REST = 2;
+const REST = 4;
 
 /** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
@@ -130,4 +138,4 @@ export function HeldFollows({ ready }: { readonly ready: boolean }) {
 }
 
 /** Even a slow device shows the rope where it is a few times a second, ms. */
-const MOST_REST_MS = 200;
+const MOST_REST_MS = 300;

@@ -14,7 +14,7 @@ interface RunUpBarProps {
 
 /** A run-up as a line of time under the drawing: from standing through first tension to rest, attempt by attempt. */
 export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
-  const { played, chosen, choose, go, isRunning, turn } = useRun(subject, plan);
+  const { played, chosen, choose, go, isRunning, turn, leave } = useRun(subject, plan);
   if (!played) return <Loading what="the run-up" className="border-t border-ink bg-sheet px-4 py-3" />;
   const { instant } = played;
   const attempts = plan.attempts.map((_, index) => [String(index), index === 0 ? 'attempt 1' : String(index + 1)] as const);
@@ -35,7 +35,12 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
           choose={choose}
           className="ml-auto shrink-0 gap-3 text-[14px]"
         />
-        <StopKey stop={close} />
+        <StopKey
+          stop={() => {
+            leave();
+            close();
+          }}
+        />
       </div>
       <RunLine played={played} go={go} />
       <Warning isBeyond={chosen === BEYOND} isStop={report.verdict === 'stop'} />

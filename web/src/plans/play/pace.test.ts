@@ -14,6 +14,9 @@ function played(pace: Pace, frames: number, tookMs: number): readonly number[] {
   return due;
 }
 
+/** A step falls on the first frame that is late enough. */
+const withinAFrame = (gap: number, least: number) => gap >= least && gap < least + 16;
+
 const gaps = (due: readonly number[]) => due.slice(1).map((at, index) => at - (due[index] ?? 0));
 
 describe('how often what is played is drawn', () => {
@@ -27,10 +30,10 @@ describe('how often what is played is drawn', () => {
   it('on a device that stutters is a step and six times as long a rest', () => {
     const due = played(new Pace(), 400, 100);
     // A step takes its heavy frame and the one after it: 116 ms, and 696 ms of rest in frames of 16 ms.
-    for (const gap of gaps(due).slice(-5)) expect(gap).toBeCloseTo(116 + 6 * 116, -1.5);
+    for (const gap of gaps(due).slice(-5)) expect(withinAFrame(gap, 116 + 6 * 116)).toBe(true);
   });
   it('rests 0.9 s at most', () => {
-    for (const gap of gaps(played(new Pace(), 400, 400)).slice(-3)) expect(gap).toBeCloseTo(416 + 900, -1.5);
+    for (const gap of gaps(played(new Pace(), 400, 400)).slice(-3)) expect(withinAFrame(gap, 416 + 900)).toBe(true);
   });
   it('is in each frame again once three steps are drawn in time', () => {
     const pace = new Pace();

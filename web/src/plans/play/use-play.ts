@@ -6,11 +6,10 @@ import { useAsked } from '../solver/use-asked.ts';
 import { useShowMoment } from './MomentHolder.tsx';
 import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
 import { usePlaying } from './use-playing.ts';
+import { useRestInAddress } from './use-rest-in-address.ts';
 
 /** A pull takes so long when it is played, seconds: by metres, and by time, which has its rests. */
 const PLAYS_FOR_S = { metre: 14, time: 20 };
-/** The address follows once it has rested so long, ms: not with every step of a thumb. */
-const RESTS_MS = 300;
 
 export interface Play {
   readonly timeline: Timeline | undefined;
@@ -31,7 +30,7 @@ export interface Play {
 
 /** Plays the pull of a case: where it is stands in the address once it rests there. */
 export function usePlay(subject: Case): Play {
-  const { params, put } = useAddress();
+  const { params } = useAddress();
   const [by, setPlayedBy] = useState<PlayedBy>('metre');
   const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
   const timeline = useAsked(useCallback(() => solver().timeline(named(subject)), [subject])).value;
@@ -49,14 +48,7 @@ export function usePlay(subject: Case): Play {
     show(moment, { at: shownAt, by });
   }, [shownAt, by, moment, show]);
   useEffect(() => () => show(undefined), [show]);
-  const isLeft = useRef(false);
-  useEffect(() => {
-    if (isRunning) return;
-    const timer = setTimeout(() => {
-      if (!isLeft.current) put('at', atM.toFixed(2));
-    }, RESTS_MS);
-    return () => clearTimeout(timer);
-  }, [isRunning, atM, put]);
+  const leave = useRestInAddress(atM, isRunning);
   return {
     timeline,
     by,
@@ -73,9 +65,7 @@ export function usePlay(subject: Case): Play {
     isRunning,
     pause,
     turn,
-    leave: () => {
-      isLeft.current = true;
-    },
+    leave,
     moment,
   };
 }

@@ -6,6 +6,7 @@ import { useAsked } from '../solver/use-asked.ts';
 import { useShowMoment } from './MomentHolder.tsx';
 import { ranPlan } from './ran-plan.ts';
 import { usePlaying } from './use-playing.ts';
+import { useRestInAddress } from './use-rest-in-address.ts';
 
 /** It is played so many times slower than it goes: a peak is over in a blink. */
 export const SLOWER = 4;
@@ -31,6 +32,8 @@ interface Playing {
   readonly go: (to: number) => void;
   readonly isRunning: boolean;
   readonly turn: () => void;
+  /** The address is left as it is from here on. */
+  readonly leave: () => void;
 }
 
 /** The run is on the page, so that nothing is waited for. */
@@ -47,8 +50,9 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const run = chosen === BEYOND ? curves?.beyond : curves?.attempts[Number(chosen)];
   const tightS = run ? runUpTakesS(run) : 0;
   const whole = tightS + (run?.planned.at(-1)?.timeS ?? 0);
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
   const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, setAt });
+  const leave = useRestInAddress(whole > 0 ? Math.min(at, whole) : at, isRunning);
   const played = useMemo(
     () =>
       curves &&
@@ -71,5 +75,6 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
     },
     isRunning,
     turn,
+    leave,
   };
 }

@@ -1,0 +1,57 @@
+import { act, renderHook } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { useCalm } from './use-calm.ts';
+
+beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'performance', 'requestAnimationFrame'] }));
+afterEach(() => void vi.useRealTimers());
+
+const wait = (ms: number) => act(async () => vi.advanceTimersByTime(ms));
+
+it('follows at once, then four times a second, and shows what comes last', async () => {
+  const { result, rerender } = renderHook(({ value }) => useCalm(value), { initialProps: { value: 0 } });
+  expect(result.current).toBe(0);
+  await wait(300);
+  rerender({ value: 1 });
+  await wait(0);
+  expect(result.current).toBe(1);
+  rerender({ value: 2 });
+  await wait(249);
+  expect(result.current).toBe(1);
+  rerender({ value: 3 });
+  await wait(1);
+  expect(result.current).toBe(3);
+  await wait(1000);
+  expect(result.current).toBe(3);
+});
+
+it('comes so much later as is asked', async () => {
+  const { result, rerender } = renderHook(({ value }) => useCalm(value, 70), { initialProps: { value: 0 } });
+  await wait(1000);
+  rerender({ value: 1 });
+  await wait(69);
+  expect(result.current).toBe(0);
+  await wait(1);
+  expect(result.current).toBe(1);
+});
+
+it('leaves a device to itself that took long to draw it', async () => {
+  const { result, rerender } = renderHook(({ value }) => useCalm(value), { initialProps: { value: 0 } });
+  await wait(1000);
+  let frames: ((at: number) => void)[] = [];
+  vi.stubGlobal('requestAnimationFrame', (drawn: (at: number) => void) => frames.push(drawn));
+  rerender({ value: 1 });
+  await wait(0);
+  rerender({ value: 2 });
+  // Its two frames took 64 ms in place of 34: forty times what that is too long, 1.2 s, it rests.
+  await wait(64);
+  for (let frame = 0; frame < 2; frame++) {
+    const due = frames;
+    frames = [];
+    for (const drawn of due) drawn(performance.now());
+  }
+  vi.unstubAllGlobals();
+  await wait(1199);
+  expect(result.current).toBe(1);
+  await wait(1);
+  expect(result.current).toBe(2);
+});
