@@ -107,6 +107,35 @@ describe('where everybody stands', () => {
     const cab = subject.rig.bodies.find(({ id }) => id === 'vehicle');
     expect(Math.hypot((long?.xM ?? 0) - (cab?.xM ?? 0), (long?.yM ?? 0) - (cab?.yM ?? 0))).toBeLessThanOrEqual(60);
   });
+  it.each([0, Math.PI / 2, Math.PI, -Math.PI / 2])(
+    'puts the signaller on the operator’s side of the rope, the slope going up to %d',
+    (uphillRad) => {
+      const bog = plan('bog-below-tarn-quarry.json');
+      const subject: Case = {
+        ...bog,
+        rig: { ...bog.rig, ground: { slopeRad: 0.1, uphillRad }, bodies: bog.rig.bodies.filter(({ kind }) => kind !== 'person') },
+        gear: bog.gear.map((piece) =>
+          piece.kind === 'winch'
+            ? ({ ...piece, attributes: { ...piece.attributes, control: 'lead', leadLengthM: 60 } } as typeof piece)
+            : piece,
+        ),
+      };
+      const judged = judgedCase(subject);
+      const stands = whereToStand(judged);
+      const [operator, signaller] = ['operator', 'signaller'].map((duty) => stands.find((stand) => stand.duty === duty));
+      const { body } = judged.rig.load;
+      const end = judged.rig.points
+        .map((_, index) => judged.start.positions[index])
+        .reduce((most, at) =>
+          at && (!most || Math.hypot(at.x - body.xM, at.y - body.yM) > Math.hypot(most.x - body.xM, most.y - body.yM)) ? at : most,
+        );
+      const side = (stand: Stand | undefined) =>
+        Math.sign(((end?.x ?? 0) - body.xM) * ((stand?.yM ?? 0) - body.yM) - ((end?.y ?? 0) - body.yM) * ((stand?.xM ?? 0) - body.xM));
+      expect(operator?.inVehicleId).toBeUndefined();
+      expect(side(signaller)).toBe(side(operator));
+      expect(write(signaller?.why ?? [])).toContain('On the operator’s side of the rope');
+    },
+  );
   it('puts them uphill where there is a slope', () => {
     const subject = plan('bog-below-tarn-quarry.json');
     const on = (uphillRad: number): Case => ({ ...subject, rig: { ...subject.rig, ground: { slopeRad: 0.15, uphillRad } } });

@@ -159,7 +159,10 @@ function driverStand(site: Site, person: Wanted): Stand {
   );
 }
 
-/** Where both ends are about as far: who signals has to see and be seen by both, which nobody but a person on the spot can tell. */
+/**
+ * Where both ends are about as far: who signals has to see and be seen by both, which nobody but a person on the spot can tell. On the
+ * side of the operator, where that is safe, so that no rope lies between the two.
+ */
 function signallerStand(site: Site, person: Wanted): Stand {
   const { rig } = site.judged;
   const [near, other] = [rig.drives[0]?.on?.body ?? rig.load.body, rig.load.body];
@@ -167,14 +170,28 @@ function signallerStand(site: Site, person: Wanted): Stand {
   const away = ends.reduce((most, end) => (far(end, near) > far(most, near) ? end : most), ends[0] ?? site.centre);
   const seen = near === other ? rich`${near.label} as from the anchor` : rich`${near.label} as from ${other.label}`;
   const target = near === other ? away : other;
-  return outside(
+  const places = safePlaces(site, NEAR_M);
+  // Operators have chosen before; one in a cab sees to either side.
+  const operator = site.taken.at(-1);
+  const beside = operator ? places.filter((place) => sideOf(near, target, place) * sideOf(near, target, operator) > 0) : [];
+  const side =
+    operator === undefined
+      ? rich`To one side`
+      : beside.length > 0
+        ? rich`On the operator’s side of the rope`
+        : rich`Across the rope from the operator, whose side has no safe place`;
+  return chosen(
     site,
     person,
-    NEAR_M,
+    beside.length > 0 ? beside : places,
     (place) => far(place, site.centre) + Math.abs(far(place, near) - far(place, target)) / 2,
-    () => rich`To one side, outside the line and about as far from ${seen}: make sure of seeing both from there.`,
+    () => rich`${side}, outside the line and about as far from ${seen}: make sure of seeing both from there.`,
   );
 }
+
+/** On which side of the way from one place to another a third lies: positive to the left. */
+const sideOf = (from: OnMap, to: OnMap, place: OnMap): number =>
+  (to.xM - from.xM) * (place.yM - from.yM) - (to.yM - from.yM) * (place.xM - from.xM);
 
 /** Where a track comes out of the line, far enough off that a car can stop. */
 function guardStand(site: Site, person: Wanted): Stand {
@@ -227,11 +244,8 @@ const alongTrack = (track: readonly OnMap[]): readonly OnMap[] =>
   });
 
 /** Whether a place lies inside a convex line that is gone round counter-clockwise. */
-export const isInside = (line: readonly OnMap[], { xM, yM }: OnMap): boolean =>
-  line.every((from, index) => {
-    const to = line[(index + 1) % line.length] ?? from;
-    return (to.xM - from.xM) * (yM - from.yM) - (to.yM - from.yM) * (xM - from.xM) >= 0;
-  });
+export const isInside = (line: readonly OnMap[], place: OnMap): boolean =>
+  line.every((from, index) => sideOf(from, line[(index + 1) % line.length] ?? from, place) >= 0);
 
 function seated(person: Wanted, vehicle: Body, why: RichText): Stand {
   return { ...person, xM: vehicle.xM, yM: vehicle.yM, inVehicleId: vehicle.id, why };
