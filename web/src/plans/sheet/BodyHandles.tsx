@@ -6,11 +6,11 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
 import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
 import { useHeld } from '../draft/shown-plans.ts';
 import { keyEdits } from '../site/body-edits.ts';
-import { type SheetSize, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
+import { type CoveredSheet, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
 
 interface SharedProps {
   readonly view: View;
-  readonly size: SheetSize;
+  readonly size: CoveredSheet;
   readonly freeze: (view: View | undefined) => void;
 }
 

@@ -1,12 +1,12 @@
 import type { Body } from '@wainrope/core';
-import { type SheetSize, shownAt, type View } from './layout/plan-sheet-layout.ts';
+import { type CoveredSheet, shownAt, type View } from './layout/plan-sheet-layout.ts';
 
 type Other = Exclude<Body, { kind: 'tree' | 'vehicle' }>;
 
 interface OtherBodyProps {
   readonly body: Other;
   readonly view: View;
-  readonly size: SheetSize;
+  readonly size: CoveredSheet;
   readonly selected: boolean;
 }
 

@@ -85,6 +85,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const size = useSize(holder, UNMEASURED);
   const corner = useRef<HTMLDivElement>(null);
   const covered = useSize(corner, NOTHING_COVERED);
+  const sheet = useMemo(() => ({ ...size, covered }), [size, covered]);
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
   const { view, zoom, pan, fit, freeze, within } = useSheetView({ ...(isPlayed ? lastJudged : { rig, report }), size, covered }, holder);
@@ -152,13 +153,13 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
           fill="transparent"
           className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
         />
-        <RigDrawing {...{ rig, report, view, size, selectedSubjectId, select, isPlayed }} gear={facts} />
+        <RigDrawing {...{ rig, report, view, selectedSubjectId, select, isPlayed }} size={sheet} gear={facts} />
         <SheetFittings rig={rig} report={report} view={view} />
         <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
         <Flights breaks={report.breaks} view={view} far={endangered !== undefined} />
         {endangered && <Endangered ids={endangered} rig={rig} view={view} />}
         <Suspense fallback={null}>
-          {!isPlayed && <SheetHandles {...{ rig, report, view, size, freeze, points }} isClosed={tool.kind === 'feature'} />}
+          {!isPlayed && <SheetHandles {...{ rig, report, view, freeze, points }} size={sheet} isClosed={tool.kind === 'feature'} />}
         </Suspense>
       </svg>
       <Layer size={size}>

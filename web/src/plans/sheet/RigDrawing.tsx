@@ -11,14 +11,14 @@ import {
 import { Fragment, memo } from 'react';
 import { useHeld } from '../draft/shown-plans.ts';
 import type { Point2 } from './layout/place-labels.ts';
-import { type SheetSize, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
+import { type CoveredSheet, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
 import { OtherBody } from './OtherBody.tsx';
 
 interface RigDrawingProps {
   readonly rig: Rig;
   readonly report: Report;
   readonly view: View;
-  readonly size: SheetSize;
+  readonly size: CoveredSheet;
   readonly gear: ReadonlyMap<string, GearFacts>;
   readonly selectedSubjectId: string | undefined;
   readonly select: (placeId: string) => void;
@@ -111,7 +111,7 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
 interface DrawnBodyProps {
   readonly body: Body;
   readonly view: View;
-  readonly size: SheetSize;
+  readonly size: CoveredSheet;
   readonly selected: boolean;
 }
 

@@ -1,14 +1,14 @@
 import type { Report, Rig } from '@wainrope/core';
 import { BodyHandles } from './BodyHandles.tsx';
 import { FeatureHandles } from './FeatureHandles.tsx';
-import type { SheetSize, View } from './layout/plan-sheet-layout.ts';
+import type { CoveredSheet, View } from './layout/plan-sheet-layout.ts';
 import { type MapPoint, Measured, RouteTrace } from './SheetMarks.tsx';
 
 interface SheetHandlesProps {
   readonly rig: Rig;
   readonly report: Report;
   readonly view: View;
-  readonly size: SheetSize;
+  readonly size: CoveredSheet;
   readonly freeze: (view: View | undefined) => void;
   readonly points: readonly MapPoint[];
   readonly isClosed: boolean;

@@ -24,6 +24,11 @@ export interface SheetSize {
   readonly height: number;
 }
 
+/** A sheet with something standing on its upper left corner. */
+export interface CoveredSheet extends SheetSize {
+  readonly covered?: SheetSize | undefined;
+}
+
 export const toScreen = ({ scale, originX, originY }: View, { x, y }: { readonly x: number; readonly y: number }): Point2 => ({
   x: originX + x * scale,
   y: originY - y * scale,
@@ -53,18 +58,24 @@ export const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kin
 /** Room that an edge mark keeps from the frame, pixels. */
 const EDGE = { x: 70, top: 96, bottom: 60 };
 
-/** Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen. */
+/**
+ * Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen, its mark clear of what
+ * covers the corner.
+ */
 export function shownAt(
   body: Body,
   view: View,
-  { width, height }: SheetSize,
+  { width, height, covered = BARE }: CoveredSheet,
 ): Point2 & { readonly offM?: number; readonly awayRad?: number } {
   const at = toScreen(view, { x: body.xM, y: body.yM });
   if (!standsAbout(body)) return at;
   const x = Math.min(Math.max(at.x, EDGE.x), width - EDGE.x);
   const y = Math.min(Math.max(at.y, EDGE.top), height - EDGE.bottom);
   const off = Math.hypot(at.x - x, at.y - y) / view.scale;
-  return off < 0.5 ? at : { x, y, offM: off, awayRad: Math.atan2(at.y - y, at.x - x) };
+  if (off < 0.5) return at;
+  const clear = covered.height + UNDER_PX;
+  const free = x < covered.width + UNDER_PX && y < clear && clear < height - EDGE.bottom ? clear : y;
+  return { x, y: free, offM: off, awayRad: Math.atan2(at.y - free, at.x - x) };
 }
 
 export function bodyPoints(body: Body): readonly Point2[] {

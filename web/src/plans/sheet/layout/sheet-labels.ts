@@ -49,9 +49,10 @@ interface LabelInput {
 export function sheetLabels({ rig, report, view, size, covered, figure, reaches = [] }: LabelInput): readonly PlacedLabel[] {
   const at = (point: { readonly x: number; readonly y: number }) => toScreen(view, point);
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
+  const sheet = { ...size, covered };
   const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
   const bodies = labelled.map((body) =>
-    boxOf(standsAbout(body) ? [shownAt(body, view, size)] : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
+    boxOf(standsAbout(body) ? [shownAt(body, view, sheet)] : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
   );
   const wishes = [
     ...report.strands.map((strand, index) =>
@@ -59,7 +60,7 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
     ),
     ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
     ...labelled.map((body, index) =>
-      bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, size).offM }),
+      bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, sheet).offM }),
     ),
     ...reaches.flatMap((reach) => reachWish(reach, at(reach), { view, size, figure })),
   ];
