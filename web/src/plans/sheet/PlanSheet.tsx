@@ -243,7 +243,13 @@ const ZoomKeys = memo(function ZoomKeys({ zoom, fit }: { readonly zoom: (factor:
       <button type="button" className={key} onClick={() => zoom(0.8)} aria-label="Further away">
         <Minus size={18} />
       </button>
-      <button type="button" className={`${key} border-x border-rule`} onClick={fit} aria-label="Show the whole rig">
+      <button
+        type="button"
+        className={`${key} border-x border-rule`}
+        onClick={fit}
+        aria-label="Show the whole rig"
+        title="Show the whole rig; once more, everybody round it too"
+      >
         <Maximize size={17} />
       </button>
       <button type="button" className={key} onClick={() => zoom(1.25)} aria-label="Nearer">

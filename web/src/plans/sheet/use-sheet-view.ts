@@ -1,7 +1,7 @@
 import { useGesture } from '@use-gesture/react';
 import type { Report, Rig } from '@wainrope/core';
 import { type RefObject, useMemo, useState } from 'react';
-import { fitView, type SheetSize, type View } from './layout/plan-sheet-layout.ts';
+import { fitView, type SheetSize, standsAbout, type View } from './layout/plan-sheet-layout.ts';
 
 const CLOSEST = 160;
 const FURTHEST = 1.5;
@@ -59,5 +59,10 @@ export function useSheetView({ rig, report, size, covered }: Shown, target: RefO
     },
     { target, eventOptions: { passive: false }, pinch: { scaleBounds: { min: 0.01, max: 100 } } },
   );
-  return { view, fitted: own === undefined, zoom, pan, fit: () => setOwn(undefined), freeze: setFrozen, within };
+  /** The whole rig; where that is shown already, everybody who stands about it too. */
+  const fit = () => {
+    const isWider = own === undefined && rig.bodies.some(standsAbout);
+    setOwn(isWider ? fitView(rig, report, size, covered, 'everybody') : undefined);
+  };
+  return { view, zoom, pan, fit, freeze: setFrozen, within };
 }

@@ -102,12 +102,18 @@ function roomAround({ bodies, load }: Rig): readonly Point2[] {
 const BARE: SheetSize = { width: 0, height: 0 };
 
 /**
- * The view that fits the rig, not its zones. Where the rig would reach under what covers the upper left corner of the sheet, it is drawn
+ * The view that fits the rig, with those who stand about where it is asked for, not its zones. Where the rig would reach under what covers the upper left corner of the sheet, it is drawn
  * below that.
  */
-export function fitView(rig: Rig, report: Report | undefined, size: SheetSize, covered: SheetSize = BARE): View {
+export function fitView(
+  rig: Rig,
+  report: Report | undefined,
+  size: SheetSize,
+  covered: SheetSize = BARE,
+  whom: 'rig' | 'everybody' = 'rig',
+): View {
   const points = [
-    ...rig.bodies.filter((body) => !standsAbout(body)).flatMap(bodyPoints),
+    ...rig.bodies.filter((body) => whom === 'everybody' || !standsAbout(body)).flatMap(bodyPoints),
     ...(report?.strands.flatMap(({ from, to }) => [from, to]) ?? []),
     ...(rig.lines.length === 0 ? roomAround(rig) : []),
   ];
