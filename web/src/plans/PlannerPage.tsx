@@ -8,7 +8,6 @@ import { Loading } from '../shell/Loading.tsx';
 import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
-import { freeDampers, noDamperWords } from './dampers.ts';
 import { edited, routeEnded } from './draft/planner-slice.ts';
 import { HeldFollows, SheetPlanContext, useShownPlans } from './draft/shown-plans.ts';
 import { useOpenPlan } from './draft/use-open-plan.ts';
@@ -146,26 +145,19 @@ function useWorkplaceActs(rig: Rig, { pieces, team }: Pick<Register, 'pieces' | 
     (edits: readonly Edit[], merge?: string) => void dispatch(edited({ edits, ...(merge && { merge }) })),
     [dispatch],
   );
+  const notLoaded = () => setNotice('This part of the page could not be loaded, so nothing was changed. Try again, or reload the page.');
   /** Hangs a damper on each leg that has none, as far as there are any. */
-  const hangDampers = (legs: readonly Leg[]) => {
-    const bare = legs.filter((leg) => !rig.dampers.some(({ lineId, strand }) => lineId === leg.lineId && strand === leg.strand));
-    const free = freeDampers(pieces, rig);
-    const hung = bare.flatMap(({ lineId, strand }, index): readonly Edit[] => {
-      const gearId = free[index];
-      const id = `damper-${lineId}-${strand + 1}`;
-      return gearId === undefined ? [] : [{ kind: 'put', list: 'dampers', entry: { id, lineId, strand, gearId } }];
-    });
-    if (hung.length > 0) apply(hung);
-    if (bare.length > free.length) setNotice(noDamperWords(pieces));
-  };
+  const hangDampers = (legs: readonly Leg[]) =>
+    void import('./dampers.ts').then(({ hungDampers }) => {
+      const { edits, lacking } = hungDampers(rig, legs, pieces);
+      if (edits.length > 0) apply(edits);
+      if (lacking) setNotice(lacking);
+    }, notLoaded);
   const addDamper = (lineId: string, strand: number) => hangDampers([{ lineId, strand }]);
   const use = usesOf(rig).find((entry) => entry.use.id === choosing)?.use;
   /** Acts that are seldom the first thing wanted, fetched when one of them is. */
   const acting = (act: (acts: WorkplaceEdits) => readonly Edit[]) =>
-    void import('./draft/workplace-edits.ts').then(
-      (acts) => apply(act(acts)),
-      () => setNotice('This part of the page could not be loaded, so nothing was changed. Try again, or reload the page.'),
-    );
+    void import('./draft/workplace-edits.ts').then((acts) => apply(act(acts)), notLoaded);
   const choose = (piece: RegisterPiece, consent?: string) => {
     const said = { person: team.actor.name, on: team.today };
     if (use) acting(({ chosenEdits }) => chosenEdits(rig, use, { piece, consent, said }));

@@ -1,5 +1,6 @@
-import { gearClasses, gearIdsOf, type Rig } from '@wainrope/core';
+import { type Edit, gearClasses, gearIdsOf, type Rig } from '@wainrope/core';
 import type { RegisterPiece } from '../register/use-register.ts';
+import type { Leg } from './findings/finding-groups.ts';
 
 /** Dampers of the register that may be used and hang nowhere in this rig yet. */
 export function freeDampers(pieces: readonly RegisterPiece[], rig: Rig): readonly string[] {
@@ -16,4 +17,16 @@ export function noDamperWords(pieces: readonly RegisterPiece[]): string {
   if (dampers.length === 0) return `There is not a damper in the register. ${make}`;
   if (dampers.every(({ gear }) => gear.state !== 'in-use')) return `Every damper in the register is in quarantine. ${make}`;
   return `Every damper that may be used is in this rig already. ${make}`;
+}
+
+/** A damper hung on each of these legs that has none, as far as there are any; and why not on all. */
+export function hungDampers(rig: Rig, legs: readonly Leg[], pieces: readonly RegisterPiece[]) {
+  const bare = legs.filter((leg) => !rig.dampers.some(({ lineId, strand }) => lineId === leg.lineId && strand === leg.strand));
+  const free = freeDampers(pieces, rig);
+  const edits = bare.flatMap(({ lineId, strand }, index): readonly Edit[] => {
+    const gearId = free[index];
+    const id = `damper-${lineId}-${strand + 1}`;
+    return gearId === undefined ? [] : [{ kind: 'put', list: 'dampers', entry: { id, lineId, strand, gearId } }];
+  });
+  return { edits, lacking: bare.length > free.length ? noDamperWords(pieces) : undefined };
 }

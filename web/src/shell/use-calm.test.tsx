@@ -8,7 +8,7 @@ afterEach(() => void vi.useRealTimers());
 const wait = (ms: number) => act(async () => vi.advanceTimersByTime(ms));
 
 it('follows at once, then four times a second, and shows what comes last', async () => {
-  const { result, rerender } = renderHook(({ value }) => useCalm(value), { initialProps: { value: 0 } });
+  const { result, rerender } = renderHook(({ value }) => useCalm(value, { isMoving: true }), { initialProps: { value: 0 } });
   expect(result.current).toBe(0);
   await wait(300);
   rerender({ value: 1 });
@@ -25,7 +25,7 @@ it('follows at once, then four times a second, and shows what comes last', async
 });
 
 it('comes so much later as is asked', async () => {
-  const { result, rerender } = renderHook(({ value }) => useCalm(value, 70), { initialProps: { value: 0 } });
+  const { result, rerender } = renderHook(({ value }) => useCalm(value, { afterMs: 70, isMoving: false }), { initialProps: { value: 0 } });
   await wait(1000);
   rerender({ value: 1 });
   await wait(69);
@@ -34,8 +34,10 @@ it('comes so much later as is asked', async () => {
   expect(result.current).toBe(1);
 });
 
-it('leaves a device to itself that took long to draw it', async () => {
-  const { result, rerender } = renderHook(({ value }) => useCalm(value), { initialProps: { value: 0 } });
+it('leaves a device to itself that took long to draw it, while something moves', async () => {
+  const { result, rerender } = renderHook(({ value, isMoving = true }) => useCalm(value, { isMoving }), {
+    initialProps: { value: 0 } as { value: number; isMoving?: boolean },
+  });
   await wait(1000);
   let frames: ((at: number) => void)[] = [];
   vi.stubGlobal('requestAnimationFrame', (drawn: (at: number) => void) => frames.push(drawn));
@@ -54,4 +56,12 @@ it('leaves a device to itself that took long to draw it', async () => {
   expect(result.current).toBe(1);
   await wait(1);
   expect(result.current).toBe(2);
+  // Once it stands still, nothing is waited for but the calm.
+  rerender({ value: 3 });
+  await wait(100);
+  rerender({ value: 3, isMoving: false });
+  await wait(149);
+  expect(result.current).toBe(2);
+  await wait(1);
+  expect(result.current).toBe(3);
 });

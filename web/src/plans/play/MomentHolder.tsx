@@ -19,16 +19,20 @@ interface Shown {
   readonly place: PlayedPlace | undefined;
   /** What the sheet draws at an instant of a run-up, whose figures are those of its peak all the while; made where it is played. */
   readonly ran: Drawn | undefined;
+  /** It goes on by itself. */
+  readonly isRunning: boolean;
 }
 
 interface Show {
-  readonly show: (moment: MomentReport | undefined, place?: PlayedPlace) => void;
-  readonly showRun: (ran: Drawn | undefined) => void;
+  readonly show: (moment: MomentReport | undefined, place: PlayedPlace, isRunning: boolean) => void;
+  readonly showRun: (ran: Drawn | undefined, isRunning: boolean) => void;
+  /** The plan as it stands. */
+  readonly leave: () => void;
 }
 
 const nothing = () => undefined;
-const ShowMoment = createContext<Show>({ show: nothing, showRun: nothing });
-const STANDING: Shown = { moment: undefined, place: undefined, ran: undefined };
+const ShowMoment = createContext<Show>({ show: nothing, showRun: nothing, leave: nothing });
+const STANDING: Shown = { moment: undefined, place: undefined, ran: undefined, isRunning: false };
 const ShownMoment = createContext(STANDING);
 /** The same for words and figures, which follow more calmly. */
 const CalmMoment = createContext(STANDING);
@@ -38,15 +42,16 @@ export function MomentHolder({ children }: { readonly children: ReactNode }) {
   const [shown, setShown] = useState(STANDING);
   const acts = useMemo(
     (): Show => ({
-      show: (moment, place) => setShown({ ...STANDING, moment, place }),
-      showRun: (ran) => setShown({ ...STANDING, ran }),
+      show: (moment, place, isRunning) => setShown({ ...STANDING, moment, place, isRunning }),
+      showRun: (ran, isRunning) => setShown({ ...STANDING, ran, isRunning }),
+      leave: () => setShown(STANDING),
     }),
     [],
   );
   return (
     <ShowMoment value={acts}>
       <ShownMoment value={shown}>
-        <CalmMoment value={useCalm(shown)}>{children}</CalmMoment>
+        <CalmMoment value={useCalm(shown, { isMoving: shown.isRunning })}>{children}</CalmMoment>
       </ShownMoment>
     </ShowMoment>
   );
@@ -71,7 +76,8 @@ interface AtMomentProps {
 
 /** What stands by a report, at the moment that is played. */
 export function AtMoment({ report, isPlayed, afterMs, children }: AtMomentProps) {
-  const moment = useCalm(useContext(CalmMoment).moment, afterMs);
+  const calm = useContext(CalmMoment);
+  const { moment } = useCalm(calm, { afterMs, isMoving: calm.isRunning });
   const played = isPlayed ? moment : undefined;
   const shown = useMemo(() => (played ? reportAt(report, played) : report), [report, played]);
   return children(shown, played?.travelM);

@@ -38,16 +38,16 @@ export function usePlay(subject: Case): Play {
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
   const { value: moment, isNewest } = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]));
-  const { show } = useShowMoment();
+  const { show, leave: standStill } = useShowMoment();
   const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn: () => isNewest, setAt });
   // While it is played, the thumb goes with the drawing: both are drawn in one frame.
   const drawnAt = useRef(at);
   const shownAt = isRunning && !isNewest ? drawnAt.current : at;
   useLayoutEffect(() => {
     drawnAt.current = shownAt;
-    show(moment, { at: shownAt, by });
-  }, [shownAt, by, moment, show]);
-  useEffect(() => () => show(undefined), [show]);
+    show(moment, { at: shownAt, by }, isRunning);
+  }, [shownAt, by, moment, isRunning, show]);
+  useEffect(() => standStill, [standStill]);
   const leave = useRestInAddress(atM, isRunning);
   return {
     timeline,

@@ -42,7 +42,7 @@ const always = () => true;
 /** Plays one attempt of a run-up, and shows the sheet where both vehicles are. */
 export function useRun(subject: Case, plan: RunUpReport): Playing {
   const { params, put } = useAddress();
-  const { showRun } = useShowMoment();
+  const { showRun, leave: standStill } = useShowMoment();
   const { value: curves } = useAsked(useCallback(() => solver().runUpCurves(named(subject)), [subject]));
   const last = String(plan.attempts.length - 1);
   const asked = params.get('attempt') ?? last;
@@ -59,8 +59,11 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
       run && { run, instant: runAt(run, Math.min(at, whole) - tightS), towingId: curves.towingId, at: Math.min(at, whole), tightS, whole },
     [curves, run, at, tightS, whole],
   );
-  useEffect(() => showRun(curves && played && ((drawn) => ranPlan(drawn, curves, played.instant))), [curves, played, showRun]);
-  useEffect(() => () => showRun(undefined), [showRun]);
+  useEffect(
+    () => showRun(curves && played && ((drawn) => ranPlan(drawn, curves, played.instant)), isRunning),
+    [curves, played, isRunning, showRun],
+  );
+  useEffect(() => standStill, [standStill]);
   return {
     played,
     chosen,

@@ -32,12 +32,12 @@ import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
 import { Labels } from './SheetLabels.tsx';
 import type { MapPoint } from './SheetMarks.tsx';
 import { toMap, useSheetView } from './use-sheet-view.ts';
-import { WayOnSheet } from './WayOnSheet.tsx';
 
 /** Fetched with the tools, of which one has to be in hand before this is asked for. */
 const bodyEdits = () => import('../site/body-edits.ts');
 /** Fetched behind the drawing, which is looked at first. */
 const KeepOutLine = lazy(async () => ({ default: (await import('./KeepOutLine.tsx')).KeepOutLine }));
+const WayOnSheet = lazy(async () => ({ default: (await import('./WayOnSheet.tsx')).WayOnSheet }));
 const SheetHandles = lazy(async () => ({ default: (await import('./SheetHandles.tsx')).SheetHandles }));
 
 /** What touching the ground does, by the tool in hand: adds a body, measures, draws a feature corner by corner. */
@@ -127,13 +127,13 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         <Zones zones={named.report.zones} view={view} />
         <Suspense fallback={null}>
           <KeepOutLine report={named.report} view={view} />
+          <WayOnSheet
+            rig={isPlayed ? lastJudged.rig : named.rig}
+            reachedM={named.report.pull.reachedM}
+            isRunUp={named.report.runUp !== undefined}
+            view={view}
+          />
         </Suspense>
-        <WayOnSheet
-          rig={isPlayed ? lastJudged.rig : named.rig}
-          reachedM={named.report.pull.reachedM}
-          isRunUp={named.report.runUp !== undefined}
-          view={view}
-        />
         <RemoteRims reaches={reaches} view={view} />
       </Layer>
       <svg
