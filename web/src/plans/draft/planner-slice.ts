@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyEdit, type Body, type Edit, type Feature, type Rig, routeFault } from '@wainrope/core';
+import type { HeldAhead } from './held-ahead.ts';
 
 /** One step back: edits to apply, last first, and what merges into it. */
 interface Step {
@@ -106,8 +107,12 @@ const slice = createSlice({
       return withEdits(state as PlannerState, edits, merge);
     },
     bodyHeld: (state, { payload }: PayloadAction<Body>): PlannerState => ({ ...(state as PlannerState), held: payload }),
-    /** Takes the place and heading of the body that is held into the rig. */
-    heldTakenOver: (state): PlannerState => withHeld(state as PlannerState),
+    /** Takes the heading of the body that is held into the rig, and its place: where the pointer has it by now, if that is ahead. */
+    heldTakenOver: (state, { payload }: PayloadAction<HeldAhead | undefined>): PlannerState => {
+      const now = state as PlannerState;
+      const isAhead = now.held !== undefined && payload?.id === now.held.id;
+      return withHeld(isAhead ? { ...now, held: { ...now.held, xM: payload.xM, yM: payload.yM } } : now);
+    },
     /** Ends a drag: the next one is a step of its own. */
     dragEnded: (state): PlannerState => {
       const now = withHeld(state as PlannerState);

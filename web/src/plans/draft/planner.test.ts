@@ -65,8 +65,13 @@ describe('the planner’s state', () => {
     if (!tree) throw new Error('no tree');
     const held = plannerReducer(opened, bodyHeld({ ...tree, xM: 30, yM: 4 }));
     expect(held.rig).toBe(opened.rig);
-    const taken = plannerReducer(held, heldTakenOver());
+    const taken = plannerReducer(held, heldTakenOver(undefined));
     expect(taken.rig?.bodies.find(({ id }) => id === 'tree')).toMatchObject({ xM: 30, yM: 4 });
+    // The pointer is further by now; one that holds another body says nothing of this one.
+    const ahead = plannerReducer(held, heldTakenOver({ id: 'tree', xM: 30.5, yM: 3 }));
+    expect(ahead.rig?.bodies.find(({ id }) => id === 'tree')).toMatchObject({ xM: 30.5, yM: 3 });
+    expect(ahead.held).toMatchObject({ xM: 30.5, yM: 3 });
+    expect(plannerReducer(held, heldTakenOver({ id: 'vehicle', xM: 0, yM: 0 })).rig).toEqual(taken.rig);
     const further = plannerReducer(plannerReducer(taken, bodyHeld({ ...tree, xM: 31, yM: 4 })), dragEnded());
     expect(further).toMatchObject({ held: undefined, dirty: true });
     expect(further.past).toHaveLength(1);

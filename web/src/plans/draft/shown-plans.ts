@@ -2,6 +2,7 @@ import type { Body, Case, GearFacts, Rig, ToldReport } from '@wainrope/core';
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import type { Judgement } from '../solver/use-judgement.ts';
+import { heldAhead } from './held-ahead.ts';
 import { heldTakenOver } from './planner-slice.ts';
 
 /** A rig, the case made of it, and a report. */
@@ -114,8 +115,8 @@ const REST = 4;
 
 /** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
-  const held = useAppSelector((state) => state.planner.held);
-  const dragging = held !== undefined;
+  const heldId = useAppSelector((state) => state.planner.held?.id);
+  const dragging = heldId !== undefined;
   const waiting = dragging && ready;
   const taken = useRef(0);
   const dispatch = useAppDispatch();
@@ -128,12 +129,12 @@ export function HeldFollows({ ready }: { readonly ready: boolean }) {
     const timer = setTimeout(
       () => {
         taken.current = performance.now();
-        dispatch(heldTakenOver());
+        dispatch(heldTakenOver(heldId === undefined ? undefined : heldAhead(heldId)));
       },
       taken.current === 0 ? 0 : Math.min(REST * tookMs, MOST_REST_MS),
     );
     return () => clearTimeout(timer);
-  }, [waiting, dispatch]);
+  }, [waiting, heldId, dispatch]);
   return null;
 }
 

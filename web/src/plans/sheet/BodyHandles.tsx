@@ -1,12 +1,14 @@
 import { useDrag } from '@use-gesture/react';
 import type { Body, Report, Rig } from '@wainrope/core';
 import { DEGREE } from '@wainrope/core';
-import { type KeyboardEvent, memo, useCallback, useLayoutEffect, useRef } from 'react';
+import { type KeyboardEvent, memo, useCallback, useEffect, useLayoutEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
+import { type HeldAhead, heldAhead, holdAhead } from '../draft/held-ahead.ts';
 import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
 import { useHeld } from '../draft/shown-plans.ts';
 import { keyEdits } from '../site/body-edits.ts';
 import { type CoveredSheet, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
+import { useAhead } from './use-ahead.ts';
 
 interface SharedProps {
   readonly view: View;
@@ -61,23 +63,31 @@ function useMoves(stands: Body, body: Body, { view, freeze, placeOf }: Pick<Hand
     const place = placeOf(body.id);
     if (place) dispatch(placeSelected(place));
   };
+  const { id } = stands;
+  const begin = () => {
+    freeze(view);
+    dispatch(bodySelected(id));
+  };
+  /** The draft hears of it when it begins and when it is over; in between what is drawn follows the pointer by itself. */
+  const hold = (at: HeldAhead, { first, last }: { readonly first: boolean; readonly last: boolean }) => {
+    if (first || last) dispatch(bodyHeld({ ...stands, ...at }));
+    holdAhead(last ? undefined : at);
+  };
+  const end = () => {
+    freeze(undefined);
+    dispatch(dragEnded());
+  };
   const drag = useDrag(
     ({ first, last, tap, shiftKey, movement: [mx, my], memo, event }) => {
       event.stopPropagation();
       if (tap) return touched();
       if (tool.kind !== 'move' || locked) return;
-      if (first) {
-        freeze(view);
-        dispatch(bodySelected(body.id));
-      }
+      if (first) begin();
       const from = memo ?? { xM: body.xM, yM: body.yM, scale: view.scale };
       // Held with shift, it snaps to half metres.
       const step = shiftKey ? 0.5 : 0.01;
-      dispatch(bodyHeld({ ...stands, xM: round(from.xM + mx / from.scale, step), yM: round(from.yM - my / from.scale, step) }));
-      if (last) {
-        freeze(undefined);
-        dispatch(dragEnded());
-      }
+      hold({ id, xM: round(from.xM + mx / from.scale, step), yM: round(from.yM - my / from.scale, step) }, { first, last });
+      if (last) end();
       return from;
     },
     { filterTaps: true },
@@ -91,7 +101,13 @@ function useMoves(stands: Body, body: Body, { view, freeze, placeOf }: Pick<Hand
     event.preventDefault();
     event.stopPropagation();
   };
-  const left = () => void dispatch(dragEnded());
+  // Taken off the sheet while it is held, it is held no more.
+  useEffect(() => () => (heldAhead(id) ? holdAhead(undefined) : undefined), [id]);
+  const left = () => {
+    const at = heldAhead(id);
+    if (at) hold(at, { first: false, last: true });
+    dispatch(dragEnded());
+  };
   return { tool, drag, keys, left };
 }
 
@@ -101,39 +117,42 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
   const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
   const { x, y } = shownAt(body, view, size);
   const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
+  const group = useAhead(body, view, size);
   return (
-    <g transform={`translate(${x} ${y})`}>
-      {selected && (
+    <g ref={group}>
+      <g transform={`translate(${x} ${y})`}>
+        {selected && (
+          <circle
+            r={Math.max(26, long * 0.56)}
+            fill="none"
+            stroke="var(--moss)"
+            strokeWidth="2"
+            strokeDasharray="7 4"
+            data-selected-body={body.id}
+          />
+        )}
         <circle
-          r={Math.max(26, long * 0.56)}
-          fill="none"
-          stroke="var(--moss)"
-          strokeWidth="2"
-          strokeDasharray="7 4"
-          data-selected-body={body.id}
+          {...drag()}
+          data-handle={body.id}
+          data-tree-handle={body.kind === 'tree' ? '' : undefined}
+          role="button"
+          tabIndex={0}
+          aria-label={`${body.label}: drag it, or move it with the arrow keys`}
+          r={Math.max(22, Math.min(long * 0.3, 44))}
+          fill="transparent"
+          className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
+          onKeyDown={keys}
+          onBlur={left}
         />
-      )}
-      <circle
-        {...drag()}
-        data-handle={body.id}
-        data-tree-handle={body.kind === 'tree' ? '' : undefined}
-        role="button"
-        tabIndex={0}
-        aria-label={`${body.label}: drag it, or move it with the arrow keys`}
-        r={Math.max(22, Math.min(long * 0.3, 44))}
-        fill="transparent"
-        className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
-        onKeyDown={keys}
-        onBlur={left}
-      />
-      <circle
-        r={Math.max(30, long * 0.6)}
-        fill="none"
-        stroke="var(--rope-shade)"
-        strokeWidth="3"
-        pointerEvents="none"
-        className="opacity-0 peer-focus-visible:opacity-100"
-      />
+        <circle
+          r={Math.max(30, long * 0.6)}
+          fill="none"
+          stroke="var(--rope-shade)"
+          strokeWidth="3"
+          pointerEvents="none"
+          className="opacity-0 peer-focus-visible:opacity-100"
+        />
+      </g>
     </g>
   );
 });
@@ -141,11 +160,12 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
 /** Room between a body's end and the knob that turns it, pixels. */
 const TURNER_PX = 26;
 
-function Turner({ body: stands, view, freeze }: SharedProps & { readonly body: Extract<Body, { headingRad: number }> }) {
+function Turner({ body: stands, view, size, freeze }: SharedProps & { readonly body: Extract<Body, { headingRad: number }> }) {
   const dispatch = useAppDispatch();
   const body = useHeld(stands);
   const centre = toScreen(view, { x: body.xM, y: body.yM });
   const reach = (body.lengthM / 2) * view.scale + TURNER_PX;
+  const group = useAhead(body, view, size);
   const knob = { x: centre.x + reach * Math.sin(body.headingRad), y: centre.y - reach * Math.cos(body.headingRad) };
   const drag = useDrag(
     ({ first, last, shiftKey, movement: [mx, my], memo, event }) => {
@@ -164,7 +184,7 @@ function Turner({ body: stands, view, freeze }: SharedProps & { readonly body: E
     { filterTaps: true },
   );
   return (
-    <g>
+    <g ref={group}>
       <path d={`M${centre.x} ${centre.y}L${knob.x} ${knob.y}`} stroke="var(--moss)" strokeDasharray="4 4" pointerEvents="none" />
       <circle
         {...drag()}

@@ -13,6 +13,7 @@ import { useHeld } from '../draft/shown-plans.ts';
 import type { Point2 } from './layout/place-labels.ts';
 import { type CoveredSheet, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
 import { OtherBody } from './OtherBody.tsx';
+import { useAhead } from './use-ahead.ts';
 
 interface RigDrawingProps {
   readonly rig: Rig;
@@ -117,10 +118,18 @@ interface DrawnBodyProps {
 
 const DrawnBody = memo(function DrawnBody({ body: stands, view, size, selected }: DrawnBodyProps) {
   const body = useHeld(stands);
+  return (
+    <g ref={useAhead(body, view, size)}>
+      <BodyShape {...{ body, view, size, selected }} />
+    </g>
+  );
+});
+
+function BodyShape({ body, view, size, selected }: DrawnBodyProps) {
   if (body.kind === 'tree') return <Tree tree={body} view={view} selected={selected} />;
   if (body.kind === 'vehicle') return <Vehicle vehicle={body} view={view} />;
   return <OtherBody body={body} view={view} size={size} selected={selected} />;
-});
+}
 
 function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: number; readonly onPick: () => void }) {
   return (
