@@ -27,7 +27,6 @@ import { RigDrawing } from './RigDrawing.tsx';
 import { ArrowKey, Endangered, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
 import { Features } from './SheetFeatures.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
-import { SheetForces } from './SheetForces.tsx';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
 import { Labels } from './SheetLabels.tsx';
 import type { MapPoint } from './SheetMarks.tsx';
@@ -37,6 +36,7 @@ import { toMap, useSheetView } from './use-sheet-view.ts';
 const bodyEdits = () => import('../site/body-edits.ts');
 /** Fetched behind the drawing, which is looked at first. */
 const KeepOutLine = lazy(async () => ({ default: (await import('./KeepOutLine.tsx')).KeepOutLine }));
+const SheetForces = lazy(async () => ({ default: (await import('./SheetForces.tsx')).SheetForces }));
 const WayOnSheet = lazy(async () => ({ default: (await import('./WayOnSheet.tsx')).WayOnSheet }));
 const SheetHandles = lazy(async () => ({ default: (await import('./SheetHandles.tsx')).SheetHandles }));
 
@@ -155,7 +155,9 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         />
         <RigDrawing {...{ rig, report, view, selectedSubjectId, select, isPlayed }} size={sheet} gear={facts} />
         <SheetFittings rig={rig} report={report} view={view} />
-        <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
+        <Suspense fallback={null}>
+          <SheetForces rig={rig} pulleys={report.pulleys} strands={report.strands} pointLoads={report.pointLoads} view={view} />
+        </Suspense>
         <Flights breaks={report.breaks} view={view} far={endangered !== undefined} />
         {endangered && <Endangered ids={endangered} rig={rig} view={view} />}
         <Suspense fallback={null}>
