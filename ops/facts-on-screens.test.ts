@@ -39,7 +39,7 @@ const SCREENS: { readonly [id in RigFactId]: readonly [file: string, states: Reg
   'drive.faces': ['outline/DriveFields.tsx', /faces: way/],
   engine: ['site/StandingFields.tsx', /kind: 'state-engine'/],
   'tie.back': ['outline/OutlinePanel.tsx', /tieBack/],
-  dampers: ['PlannerPage.tsx', /list: 'dampers'/],
+  dampers: ['dampers.ts', /list: 'dampers'/],
   tools: ['outline/ToolFields.tsx', /kind: 'choose-tools'/],
   features: ['site/FeatureFields.tsx', /kind: 'put'/],
   origin: ['site/OriginFields.tsx', /kind: 'set-origin'/],
