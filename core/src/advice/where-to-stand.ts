@@ -171,11 +171,12 @@ function signallerStand(site: Site, person: Wanted): Stand {
   const seen = near === other ? rich`${near.label} as from the anchor` : rich`${near.label} as from ${other.label}`;
   const target = near === other ? away : other;
   const places = safePlaces(site, NEAR_M);
-  // Operators have chosen before; one in a cab sees to either side.
+  // Operators have chosen before; one in a cab, or behind the rope itself, sees to either side.
   const operator = site.taken.at(-1);
-  const beside = operator ? places.filter((place) => sideOf(near, target, place) * sideOf(near, target, operator) > 0) : [];
+  const operatorSide = operator ? sideOf(near, target, operator) : 0;
+  const beside = places.filter((place) => sideOf(near, target, place) * operatorSide > 0);
   const side =
-    operator === undefined
+    operatorSide === 0
       ? rich`To one side`
       : beside.length > 0
         ? rich`On the operator’s side of the rope`

@@ -45,7 +45,8 @@ interface DraftOfPlan {
 
 /**
  * What the planner shows of a draft and of how it was judged. While something is dragged the sheet keeps to what was judged last, so
- * that all of it is of one moment, and what is held is drawn ahead of it; else the rig is shown as it stands at once.
+ * that what is drawn is of one moment (its words and zones of one a little earlier), and what is held is drawn ahead of it; else the rig
+ * is shown as it stands at once.
  */
 export function useShownPlans({ rig, subject, facts }: DraftOfPlan, { report, judged, pending }: Judgement): ShownPlans {
   const dragging = useAppSelector((state) => state.planner.held !== undefined);

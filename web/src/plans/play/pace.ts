@@ -9,7 +9,7 @@ const MOST_REST_MS = 900;
 
 /**
  * How often something that is played is drawn: in each frame where the device can; where it stutters, a step and a rest in turns, so that
- * in between it answers at once. Told of every frame.
+ * in between it answers at once. Told of every frame of one run; the next, after a pause, has a pace of its own.
  */
 export class Pace {
   #isSlow = false;

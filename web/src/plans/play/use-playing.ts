@@ -26,7 +26,6 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   useEffect(() => {
     drawn.current = isDrawn;
   });
-  const [pace] = useState(() => new Pace());
   const isOver = whole > 0 && at >= whole;
   useEffect(() => {
     if (isOver) setRunning(false);
@@ -38,6 +37,7 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
       return () => clearInterval(timer);
     }
+    const pace = new Pace();
     let last = performance.now();
     let frame = requestAnimationFrame(function draw(now) {
       if (pace.isDue(now, drawn.current())) {
@@ -47,7 +47,7 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);
-  }, [isRunning, calm, whole, seconds, setAt, pace]);
+  }, [isRunning, calm, whole, seconds, setAt]);
   const turn = () => {
     if (isOver) setAt(0);
     setRunning(!isRunning);

@@ -102,8 +102,8 @@ function roomAround({ bodies, load }: Rig): readonly Point2[] {
 const BARE: SheetSize = { width: 0, height: 0 };
 
 /**
- * The view that fits the rig, with those who stand about where it is asked for, not its zones. Where the rig would reach under what covers the upper left corner of the sheet, it is drawn
- * below that.
+ * The view that fits the rig, with those who stand about where it is asked for, not its zones. Where the rig would reach under what
+ * covers the upper left corner of the sheet, it is drawn below that.
  */
 export function fitView(
   rig: Rig,
