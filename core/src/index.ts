@@ -155,6 +155,7 @@ export { isSelfRecovery, type LaidLines, layoutOf, laySelfRecovery, type SelfRec
 export { type AdoptedFigure, type FigureKey, figureOfPath, isFigureOf, MOST_FIGURES } from './policy/adopted-figures.ts';
 export { canonicalJson } from './policy/canonical-json.ts';
 export { type ExposureKind, exposureKinds } from './policy/care-tables.ts';
+export { contentDigest } from './policy/content-digest.ts';
 export { isTeamsLastResort, refusedByTeam, wantsConsent } from './policy/last-resorts.ts';
 export {
   anchorSoils,

@@ -18,6 +18,7 @@ store.subscribe(() => {
 });
 
 export type RootState = ReturnType<typeof store.getState>;
+export type AppDispatch = typeof store.dispatch;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
 export const useAppStore = useStore.withTypes<typeof store>();
 export const useAppSelector = useSelector.withTypes<RootState>();

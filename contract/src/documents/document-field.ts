@@ -9,7 +9,7 @@ export const documentNames = [
   'InspectionSheet',
   'InspectionAnswers',
   'BenchAnswers',
-  'Report',
+  'ToldReport',
   'KeptReport',
   'Finding',
   'Sketch',

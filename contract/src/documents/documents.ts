@@ -31,11 +31,11 @@ export const documents: { readonly [N in DocumentName]: WireDocument } = {
   InspectionSheet: { schema: inspectionSheetCodec.schema, read: (value, path) => read(inspectionSheetCodec, value, path) },
   InspectionAnswers: { schema: inspectionAnswersCodec.schema, read: (value, path) => read(inspectionAnswersCodec, value, path) },
   BenchAnswers: { schema: benchAnswersCodec.schema, read: (value, path) => read(benchAnswersCodec, value, path) },
-  Report: {
+  ToldReport: {
     schema: {
       type: 'object',
       additionalProperties: true,
-      description: 'What this version of core says of a case: verdict, findings, figures.',
+      description: 'What this version of core says of a case: verdict, findings with their words, figures.',
     },
     read: 'answered',
   },

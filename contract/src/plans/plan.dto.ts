@@ -1,4 +1,4 @@
-import type { Case, Finding, KeptReport, Report, Rig, Sketch } from '@wainrope/core';
+import type { Case, Finding, KeptReport, Rig, Sketch, ToldReport } from '@wainrope/core';
 import { Type } from 'class-transformer';
 import { IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min, ValidateNested } from 'class-validator';
 
@@ -65,7 +65,9 @@ export class SavedReport {
 }
 
 export class FreshReport {
-  @DocumentField('Report') report!: Report;
+  @DocumentField('ToldReport') report!: ToldReport;
+  /** Digest of the case that it is of (see core's `contentDigest`): who makes the same case of what the register says has no need to judge it. */
+  @IsString() caseDigest!: string;
   @IsString() asOf!: string;
   /** Why the saved judgement no longer stands; empty while it does. */
   @IsArray() @IsString({ each: true }) outOfDate!: readonly string[];

@@ -3,6 +3,7 @@ import { gearFactsOf, type PlanCreate, type PlanList, type PlanSave, type PlanVi
 import {
   type Case,
   canonicalJson,
+  contentDigest,
   type GearFacts,
   gearIdsOf,
   keyWords,
@@ -13,6 +14,7 @@ import {
   type Rig,
   readCase,
   referenceFaults,
+  withWords,
 } from '@wainrope/core';
 import type { Actor } from '../actor/actor.ts';
 import { AuditTrail } from '../audit/audit-trail.ts';
@@ -114,7 +116,12 @@ export class PlanService {
         policyHash: plan.policyHash,
         coreVersion: plan.coreVersion,
       },
-      fresh: { report: await this.fresh(gathered), asOf: judgedCase.asOf, outOfDate: [...reasons] },
+      fresh: {
+        report: withWords(await this.fresh(gathered)),
+        caseDigest: contentDigest(judgedCase),
+        asOf: judgedCase.asOf,
+        outOfDate: [...reasons],
+      },
       ...given('variantOf', plan.variantOf),
       // One that is put away is no way of doing it any more.
       ...(ways.length > 1 && ways.some((way) => way.planId === planId) && { variants: ways }),

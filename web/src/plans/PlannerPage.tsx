@@ -1,6 +1,6 @@
 import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type GearFacts, type Rig, type ToldReport, usesOf } from '@wainrope/core';
-import { lazy, memo, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, memo, startTransition, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
@@ -15,6 +15,7 @@ import { usePlanCase } from './draft/use-plan-case.ts';
 import { usePlanLock } from './draft/use-plan-lock.ts';
 import { usePlannerShortcuts } from './draft/use-planner-shortcuts.ts';
 import { useSavePlan } from './draft/use-save-plan.ts';
+import { useServersReport } from './draft/use-servers-report.ts';
 import type * as WorkplaceActs from './draft/workplace-edits.ts';
 import type { Leg } from './findings/finding-groups.ts';
 import { PlannerBody } from './PlannerBody.tsx';
@@ -60,6 +61,13 @@ export function PlannerPage() {
 
 type Register = { readonly [K in 'pieces' | 'team' | 'policy']: NonNullable<ReturnType<typeof useRegister>[K]> };
 
+/** The verdict is seen before the rest of the page is drawn: false until the page's head stands. */
+function useHeadFirst(): boolean {
+  const [stands, setStands] = useState(false);
+  useEffect(() => startTransition(() => setStands(true)), []);
+  return stands;
+}
+
 /** Whoever only reads saves nothing. */
 const nothing = () => undefined;
 
@@ -72,9 +80,10 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
   const { takeOver } = usePlanLock(plan.planId);
   const { facts, subject } = usePlanCase(register);
   const dragging = useAppSelector((state) => state.planner.held !== undefined);
-  const judgement = useJudgement(subject, dragging);
+  const judgement = useJudgement(subject, dragging, useServersReport(plan, rig, subject));
   const { failure, pending } = judgement;
   const { onSheet, roundSheet } = useShownPlans({ rig, subject, facts }, judgement);
+  const headStands = useHeadFirst();
   const saver = useSavePlan(plan.planId);
   usePlannerShortcuts(locked ? nothing : saver.save);
   if (!rig || !subject) return <Loading what="the plan" className="p-5" />;
@@ -108,7 +117,7 @@ function Planner({ plan, pieces, team, policy }: Register & { readonly plan: Pla
         </p>
       )}
       <HeldFollows ready={!pending} />
-      {roundSheet && (
+      {roundSheet && headStands && (
         <SheetPlanContext value={onSheet}>
           <Workplace
             plan={plan}

@@ -67,7 +67,7 @@ const planIn = (change: Partial<PlanView> = {}): PlanView => ({
     policyHash: '',
     coreVersion: report.coreVersion,
   },
-  fresh: { report, asOf: '2026-01-15', outOfDate: [] },
+  fresh: { report, caseDigest: '', asOf: '2026-01-15', outOfDate: [] },
   ...change,
 });
 const apply = vi.fn();

@@ -220,7 +220,7 @@ describe('notes about a plan', () => {
     },
     state: 'draft' as const,
     overrides: [],
-    fresh: { report, asOf: '2026-02-01', outOfDate: ['TS-03: was in use, is quarantined.'] },
+    fresh: { report, caseDigest: '', asOf: '2026-02-01', outOfDate: ['TS-03: was in use, is quarantined.'] },
   };
   it('strike the old verdict through and give the reason and the fresh one', async () => {
     const box = await render(<OutOfDateNote plan={plan} accept={() => undefined} />);

@@ -4,13 +4,16 @@ import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { newestDraft } from './drafts.ts';
 import { planOpened } from './planner-slice.ts';
 
+/** What was read so short a while ago, s, need not be read again. */
+const JUST_READ_S = 5;
+
 /**
  * Opens a plan in the planner: this device's unsaved work where there is some, else what is saved. Work that was begun on an
  * older version opens on that version, so that saving it shows the conflict instead of hiding it. A plan left open without
  * changes follows what others have saved since.
  */
 export function useOpenPlan(planId: string) {
-  const { data: plan, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: true });
+  const { data: plan, error, refetch } = useGetPlanQuery({ planId }, { refetchOnMountOrArgChange: JUST_READ_S });
   const opened = useAppSelector((state) => state.planner.planId);
   const version = useAppSelector((state) => state.planner.version);
   const dirty = useAppSelector((state) => state.planner.dirty);
