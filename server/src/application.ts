@@ -9,6 +9,7 @@ import { AccessService } from './access/access.service.ts';
 import { knownHosts } from './access/known-hosts.ts';
 import { sameOriginOnly } from './access/same-origin.ts';
 import { sessions } from './access/session.ts';
+import { SESSION_COOKIE } from './actor/route-access.ts';
 import { AppModule } from './app.module.ts';
 import { TeamDatabase } from './database/team-database.ts';
 import { Metrics } from './health/metrics.ts';
@@ -147,7 +148,7 @@ export async function createApplication(webFolder: string): Promise<NestExpressA
       paths.map((path) => `/api/v1/${path}`),
       jsonUpTo(limits),
     );
-  for (const handler of webFiles(webFolder)) app.use(handler);
+  for (const handler of webFiles(webFolder, SESSION_COOKIE)) app.use(handler);
   app.setGlobalPrefix('api/v1');
   app.useGlobalPipes(validation);
   app.use('/api/docs', fairShare());

@@ -23,7 +23,7 @@ beforeAll(() => {
   put('page-modules.json.br', brotliCompressSync('[]'));
   put('robots.txt', 'User-agent: *\n');
   const app = express();
-  for (const handler of webFiles(folder)) app.use(handler);
+  for (const handler of webFiles(folder, 'wainrope')) app.use(handler);
   pages = supertest(app);
 });
 
