@@ -1,6 +1,6 @@
 import type { PlanView } from '@wainrope/contract';
 import { type Case, type Edit, type GearFacts, type Rig, type ToldReport, usesOf } from '@wainrope/core';
-import { lazy, memo, startTransition, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { useParams } from 'react-router';
 import { type RegisterPiece, useRegister } from '../register/use-register.ts';
