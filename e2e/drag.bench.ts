@@ -9,6 +9,8 @@ const RUNS = 5;
 const RUN_S = 6;
 const SLOWER = 4;
 const FRAME_MS = 33;
+/** How often a page is opened. */
+const OPENINGS = 20;
 /** Two frames of such a screen, with what a clock is off by. */
 const TWO_MS = 34;
 
@@ -151,5 +153,34 @@ test('how soon the whole pull follows a change', async ({ page }) => {
   const median = (list: readonly number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? Number.NaN;
   console.log(
     `page ${SLOWER} × slower: the whole of 10 m stands on the page ${median(took)} ms after a key, at most ${Math.max(...took)} ms, of ${took.length}; of that the worker ${median(worked).toFixed(0)} ms`,
+  );
+});
+
+test('how soon a plan that is opened by its address says its verdict', async ({ page }) => {
+  test.setTimeout(300_000);
+  await page.addInitScript(() => {
+    const begun = new MutationObserver(() => {
+      const said = document.querySelector(location.pathname.startsWith('/plans/') ? '[data-verdict]' : 'main h1');
+      if (!said) return;
+      begun.disconnect();
+      // Once it is painted.
+      requestAnimationFrame(() => setTimeout(() => Object.assign(window, { wainropeSaid: performance.now() })));
+    });
+    begun.observe(document, { childList: true, subtree: true });
+  });
+  const plan = `/plans/${await openPlan(page, 'Bog below')}`;
+  const took: Record<string, number[]> = { '/nothing-here': [], [plan]: [] };
+  for (let round = 0; round < OPENINGS; round++)
+    for (const [address, times] of Object.entries(took)) {
+      await page.goto('about:blank');
+      await page.goto(address, { waitUntil: 'commit' });
+      const said = await page.waitForFunction(() => (window as unknown as { wainropeSaid?: number }).wainropeSaid, null, { polling: 300 });
+      times.push((await said.jsonValue()) ?? Number.NaN);
+      // What a page does after it stands is not for the next to wait for.
+      await page.waitForTimeout(1000);
+    }
+  const [empty = Number.NaN, verdict = Number.NaN] = Object.values(took).map((times) => share(times, 0.5));
+  console.log(
+    `opened by its address, ${OPENINGS} times in turn with an empty page: verdict painted after ${verdict.toFixed(0)} ms, the empty page after ${empty.toFixed(0)} ms, ${(verdict / empty).toFixed(2)} times`,
   );
 });

@@ -30,6 +30,7 @@ export {
 export { AuditChange, AuditEntryView, AuditPage, AuditQuery, type SubjectKind, subjectKinds } from './audit/audit.dto.ts';
 export { DocumentField, type DocumentName, documentFieldsOf, documentNames } from './documents/document-field.ts';
 export { documents } from './documents/documents.ts';
+export { EventsQuery } from './events/events.dto.ts';
 export { filled, nothingLeft, type OptionalOf } from './every-field.ts';
 export { type DueFacts, dueOf, type PieceDue, wantsInspecting } from './gear/due-of.ts';
 export {

@@ -1,6 +1,6 @@
-import { Controller, Header, type MessageEvent, Req, Sse } from '@nestjs/common';
+import { Controller, Header, type MessageEvent, Query, Req, Sse } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces } from '@nestjs/swagger';
-import { may } from '@wainrope/contract';
+import { EventsQuery, may } from '@wainrope/contract';
 import type { Request } from 'express';
 import { interval, map, merge, type Observable, takeUntil, takeWhile, timer } from 'rxjs';
 import { type Actor, CurrentActor } from '../actor/actor.ts';
@@ -22,10 +22,16 @@ export class EventsController {
   @Header('X-Accel-Buffering', 'no')
   @ApiProduces('text/event-stream')
   @ApiOkResponse({ type: String })
-  streamEvents(@CurrentActor() actor: Actor, @Req() { session, sessionID: sid }: Request): Observable<MessageEvent> {
+  streamEvents(
+    @CurrentActor() actor: Actor,
+    @Query() { agoMs }: EventsQuery,
+    @Req() { session, sessionID: sid }: Request,
+  ): Observable<MessageEvent> {
     // Who did it is the trail's to tell, to whoever may read that.
     const isTold = may(actor.role, 'audit.of-one');
-    const changes = this.events.of(actor.teamId).pipe(map((event) => ({ ...event, teamId: undefined, ...(!isTold && { by: undefined }) })));
+    const changes = this.events
+      .of(actor.teamId, agoMs)
+      .pipe(map((event) => ({ ...event, teamId: undefined, ...(!isTold && { by: undefined }) })));
     const accountId = session.signedIn?.accountId ?? '';
     const beat = interval(BEAT_MS).pipe(map(() => ({ type: 'beat' as const })));
     return merge(changes, beat).pipe(

@@ -12,10 +12,10 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 /** Opens the stream of a server process with a session made on another, and collects what it hears. */
-async function listen(address: string, cookie: string) {
+async function listen(address: string, cookie: string, query = '') {
   const heard: { type: string; kind?: string; ids?: string[] }[] = [];
   const stop = new AbortController();
-  const answer = await fetch(`${address}/api/v1/events`, { headers: { cookie }, signal: stop.signal });
+  const answer = await fetch(`${address}/api/v1/events${query}`, { headers: { cookie }, signal: stop.signal });
   expect(answer.status).toBe(200);
   const listened = { isEnded: false };
   const reading = (async () => {
@@ -33,6 +33,13 @@ async function listen(address: string, cookie: string) {
   };
 }
 
+async function signedIn(): Promise<string> {
+  const agent = await server.as();
+  const { body } = await agent.get('/api/v1/session');
+  const signed = await agent.post('/api/v1/session/demo').send({ personId: body.demoPeople[0].personId });
+  return String(signed.headers['set-cookie']).split(';')[0] ?? '';
+}
+
 /** Waits as long as it takes; what has not come after five minutes hangs. */
 const until = async (what: string, holds: () => boolean) => {
   for (let attempt = 0; attempt < 6000 && !holds(); attempt++) await new Promise((done) => setTimeout(done, 50));
@@ -43,10 +50,7 @@ it('a change made through one server process is heard by pages of another, also 
   const second = await createApplication(resolve('nowhere'));
   await second.listen(0, '127.0.0.1');
   const address = `http://127.0.0.1:${(second.getHttpServer().address() as AddressInfo).port}`;
-  const { body } = await (await server.as()).get('/api/v1/session');
-  const agent = await server.as();
-  const signed = await agent.post('/api/v1/session/demo').send({ personId: body.demoPeople[0].personId });
-  const cookie = String(signed.headers['set-cookie']).split(';')[0] ?? '';
+  const cookie = await signedIn();
   const stream = await listen(address, cookie);
   let later: typeof stream | undefined;
   try {
@@ -71,4 +75,39 @@ it('a change made through one server process is heard by pages of another, also 
     await stream.stop();
     await second.close();
   }
+});
+
+it('a stream tells first what has changed in the time that it asks for, each kind once, and of what was not heard that something may be missed', async () => {
+  const fresh = await createApplication(resolve('nowhere'));
+  await fresh.listen(0, '127.0.0.1');
+  const began = performance.now();
+  const address = `http://127.0.0.1:${(fresh.getHttpServer().address() as AddressInfo).port}`;
+  const cookie = await signedIn();
+  const witness = await listen(address, cookie);
+  const streams = [witness];
+  try {
+    for (const _ of [1, 2]) await server.http.post('/api/v1/gear').send(newPiece()).expect(201);
+    await until('both pieces', () => witness.heard.filter(({ kind }) => kind === 'gear').length === 2);
+    const back = await listen(address, cookie, `?agoMs=${Math.max(1, Math.floor(performance.now() - began))}`);
+    const forward = await listen(address, cookie);
+    const tooFar = await listen(address, cookie, '?agoMs=60000');
+    streams.push(back, forward, tooFar);
+    await until('what came before', () => back.heard.length > 0 && tooFar.heard.length > 0);
+    expect(back.heard).toEqual([expect.objectContaining({ type: 'changed', kind: 'gear' })]);
+    expect(back.heard[0]?.ids).toBeUndefined();
+    expect(tooFar.heard).toEqual([{ type: 'missed' }]);
+    const piece = newPiece();
+    await server.http.post('/api/v1/gear').send(piece).expect(201);
+    for (const stream of streams) await until('the new piece', () => stream.heard.some(({ ids }) => ids?.includes(piece.gearId) === true));
+    expect(forward.heard).toHaveLength(1);
+    expect(tooFar.listened.isEnded).toBe(false);
+  } finally {
+    for (const stream of streams) await stream.stop();
+    await fresh.close();
+  }
+});
+
+it.each(['0', '60001', '1.5', 'soon'])('a stream is not asked for the last %s milliseconds', async (agoMs) => {
+  const { body } = await server.http.get(`/api/v1/events?agoMs=${agoMs}`).expect(422);
+  expect(body.errors[0].path).toBe('agoMs');
 });

@@ -1,14 +1,16 @@
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import type { SubjectKind } from '@wainrope/contract';
 import pg from 'pg';
-import { filter, merge, type Observable, Subject } from 'rxjs';
+import { defer, EMPTY, filter, from, merge, type Observable, Subject } from 'rxjs';
 import { log } from '../http/logging.ts';
 import { type EndedSessions, EVENT_CHANNEL, SESSION_CHANNEL } from './event-channel.ts';
 
-/** Something of a team’s records has changed. `reset`: some changes may have been missed. */
+/** Something of a team’s records has changed. `reset`: some changes may have been missed, ends of sessions too; `missed`: some of what a stream began with. */
 export type TeamEvent =
   | { readonly type: 'changed'; readonly teamId: string; readonly kind: SubjectKind; readonly by: string; readonly ids?: readonly string[] }
-  | { readonly type: 'reset' };
+  | { readonly type: 'reset' | 'missed' };
+
+type Change = Extract<TeamEvent, { readonly type: 'changed' }>;
 
 const RETRY_MS = 1000;
 
@@ -18,6 +20,10 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
   private readonly events = new Subject<TeamEvent>();
   private readonly ended = new Subject<EndedSessions>();
   private readonly over = new Subject<void>();
+  /** The last change of each kind, by team. */
+  private readonly last = new Map<string, Map<SubjectKind, { readonly at: number; readonly change: Change }>>();
+  /** Since when nothing has been missed. */
+  private hearsSince = Number.POSITIVE_INFINITY;
   private client: pg.Client | undefined;
   private stopped = false;
   private retry: NodeJS.Timeout | undefined;
@@ -26,8 +32,24 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
     await this.listen().catch((error: unknown) => this.again(error));
   }
 
-  of(teamId: string): Observable<TeamEvent> {
-    return this.events.pipe(filter((event) => event.type === 'reset' || event.teamId === teamId));
+  /** What changes in a team from now on; first what has changed in the last `agoMs`, each kind once. */
+  of(teamId: string, agoMs?: number): Observable<TeamEvent> {
+    const next = this.events.pipe(filter((event) => event.type !== 'changed' || event.teamId === teamId));
+    const before = agoMs === undefined ? EMPTY : defer(() => from(this.since(teamId, performance.now() - agoMs)));
+    return merge(next, before);
+  }
+
+  private since(teamId: string, moment: number): readonly TeamEvent[] {
+    if (moment < this.hearsSince) return [{ type: 'missed' }];
+    return [...(this.last.get(teamId)?.values() ?? [])].filter(({ at }) => at >= moment).map(({ change }) => change);
+  }
+
+  private changed(change: Change): void {
+    const kinds = this.last.get(change.teamId) ?? new Map();
+    this.last.set(change.teamId, kinds);
+    const { ids: _ids, ...ofItsKind } = change;
+    kinds.set(change.kind, { at: performance.now(), change: ofItsKind });
+    this.events.next(change);
   }
 
   /** Every stream ends: the server does. */
@@ -49,17 +71,19 @@ export class LiveEvents implements OnModuleInit, OnModuleDestroy {
     client.on('notification', ({ channel, payload }) => {
       if (!payload) return;
       if (channel === SESSION_CHANNEL) this.ended.next(JSON.parse(payload));
-      else this.events.next({ type: 'changed', ...JSON.parse(payload) });
+      else this.changed({ type: 'changed', ...JSON.parse(payload) });
     });
     client.on('error', (error) => this.again(error));
     client.on('end', () => this.again(undefined));
     await client.connect();
     await client.query(`listen ${EVENT_CHANNEL}; listen ${SESSION_CHANNEL}`);
+    this.hearsSince = performance.now();
   }
 
   /** Connects anew after a moment; pages then read everything again, since what happened meanwhile was not heard. */
   private again(error: unknown): void {
     if (this.stopped || this.retry) return;
+    this.hearsSince = Number.POSITIVE_INFINITY;
     log.warn({ err: error }, 'live events lost their connection; trying again');
     this.client?.removeAllListeners();
     this.client?.on('error', () => undefined);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { type Report, readRigFile } from '@wainrope/core';
+import { contentDigest, readRigFile, withWords } from '@wainrope/core';
 import { judge } from '@wainrope/core/judging';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { Judging } from '../judging/judging.ts';
@@ -157,7 +157,8 @@ describe('plans', () => {
       const { body } = await server.http.get(`/api/v1/plans/${plan.planId}/rig-file`).expect(200);
       const file = readRigFile(body);
       if (!file.ok) throw new Error(JSON.stringify(file.faults));
-      expect(judge(file.value.case)).toEqual(plan.fresh.report as Report);
+      expect(withWords(judge(file.value.case))).toEqual(plan.fresh.report);
+      expect(contentDigest(file.value.case)).toBe(plan.fresh.caseDigest);
     }
   });
 

@@ -66,6 +66,29 @@ describe('what others change', () => {
     expect(told().at(-1)).toEqual(['Plan', 'Audit']);
   });
 
+  it('is told from when the page began, and for two seconds before; later streams tell what is new', () => {
+    vi.spyOn(performance, 'now').mockReturnValue(1234.2);
+    follow();
+    expect(FakeStream.all.map(({ address }) => address)).toEqual(['/api/v1/events?agoMs=3235']);
+    const [stream] = FakeStream.all;
+    stream?.close();
+    act(() => stream?.onerror());
+    act(() => vi.advanceTimersByTime(5000));
+    expect(FakeStream.all.map(({ address }) => address)).toEqual(['/api/v1/events?agoMs=3235', '/api/v1/events']);
+  });
+
+  it('is told of a minute at most', () => {
+    vi.spyOn(performance, 'now').mockReturnValue(58_001);
+    follow();
+    expect(FakeStream.all.at(-1)?.address).toBe('/api/v1/events?agoMs=60000');
+  });
+
+  it('is asked all of it where the server cannot tell what has changed since', () => {
+    follow();
+    act(() => FakeStream.all[0]?.onmessage({ data: '{"type":"missed"}' }));
+    expect(told()[0]).toContain('Plan');
+  });
+
   it('is asked all of it after a break, since what happened meanwhile was not heard', () => {
     follow();
     const [stream] = FakeStream.all;

@@ -33,7 +33,19 @@ const AGAIN_MS = 5000;
 /** What comes within so short a time is asked for once. */
 const TOGETHER_MS = 250;
 
-type LiveEvent = { readonly type: 'changed'; readonly kind: SubjectKind } | { readonly type: 'reset' } | { readonly type: 'beat' };
+/** What was read since the page began may have changed before its stream stands; so much longer ago the server is asked to tell, ms. */
+const MARGIN_MS = 2000;
+/** The furthest back that the server tells, ms: whoever signs in later has read nothing before. */
+const FURTHEST_MS = 60_000;
+
+const STREAM = '/api/v1/events';
+/** The first stream also tells what has changed since the page began. */
+const firstStream = () => `${STREAM}?agoMs=${Math.min(Math.ceil(performance.now()) + MARGIN_MS, FURTHEST_MS)}`;
+
+type LiveEvent =
+  | { readonly type: 'changed'; readonly kind: SubjectKind }
+  | { readonly type: 'reset' | 'missed' }
+  | { readonly type: 'beat' };
 
 /** Follows what others change. After a dropped connection everything shown is asked again, since what happened meanwhile was not heard. */
 export function useLiveEvents(signedIn: boolean): void {
@@ -55,8 +67,8 @@ export function useLiveEvents(signedIn: boolean): void {
       }, TOGETHER_MS);
     };
     const all = () => ask(tagTypes);
-    const open = () => {
-      source = new EventSource('/api/v1/events');
+    const open = (address: string) => {
+      source = new EventSource(address);
       source.onopen = () => {
         if (lost) all();
         lost = false;
@@ -67,15 +79,15 @@ export function useLiveEvents(signedIn: boolean): void {
         // A browser comes back by itself after a break, and never after a refusal.
         if (source.readyState !== EventSource.CLOSED) return;
         clearTimeout(again);
-        again = setTimeout(open, AGAIN_MS);
+        again = setTimeout(() => open(STREAM), AGAIN_MS);
       };
       source.onmessage = ({ data }) => {
         const event = JSON.parse(data) as LiveEvent;
         if (event.type === 'changed') ask([...TAGS[event.kind], 'Audit']);
-        if (event.type === 'reset') all();
+        if (event.type === 'reset' || event.type === 'missed') all();
       };
     };
-    open();
+    open(firstStream());
     return () => {
       clearTimeout(again);
       clearTimeout(soon);

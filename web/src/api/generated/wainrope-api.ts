@@ -66,7 +66,12 @@ const injectedRtkApi = api.injectEndpoints({
       }),
     }),
     streamEvents: build.query<StreamEventsApiResponse, StreamEventsApiArg>({
-      query: () => ({ url: `/api/v1/events` }),
+      query: (queryArg) => ({
+        url: `/api/v1/events`,
+        params: {
+          agoMs: queryArg.agoMs,
+        },
+      }),
     }),
     getTeam: build.query<GetTeamApiResponse, GetTeamApiArg>({
       query: () => ({ url: `/api/v1/team` }),
@@ -815,7 +820,9 @@ export type AcceptBundleApiArg = {
   bundleAccept: BundleAccept;
 };
 export type StreamEventsApiResponse = /** status 200  */ string;
-export type StreamEventsApiArg = void;
+export type StreamEventsApiArg = {
+  agoMs?: number;
+};
 export type GetTeamApiResponse = /** status 200  */ TeamView;
 export type GetTeamApiArg = void;
 export type SetIfHurtApiResponse = /** status 200  */ TeamView;

@@ -1,4 +1,4 @@
-import type { Case, Report } from '@wainrope/core';
+import type { Case, Report, ToldReport } from '@wainrope/core';
 import { act } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -43,9 +43,15 @@ const caseOf = (name: string) => ({ name }) as Case;
 const start = (words: string) => ({ coreVersion: words, startOnly: 'not-yet-run' }) as Report;
 const whole = (words: string) => ({ coreVersion: words }) as Report;
 
-function Probe({ subject, hurried }: { readonly subject: Case; readonly hurried: boolean }) {
-  const { report, pending, failure } = useJudgement(subject, hurried);
-  return <p>{[failure ?? report?.coreVersion ?? 'nothing yet', pending ? 'pending' : 'settled'].join(', ')}</p>;
+interface ProbeProps {
+  readonly subject: Case;
+  readonly hurried: boolean;
+  readonly told?: ToldReport | undefined;
+}
+
+function Probe({ subject, hurried, told }: ProbeProps) {
+  const { report, pending, failure } = useJudgement(subject, hurried, told);
+  return <p title={report?.coreVersion}>{[failure ?? report?.coreVersion ?? 'nothing yet', pending ? 'pending' : 'settled'].join(', ')}</p>;
 }
 
 let box: HTMLElement;
@@ -127,6 +133,53 @@ describe('a case judged as it changes', () => {
     await answerStart(1, 'start of b');
     await answerWhole(0, 'whole of b');
     expect(box.textContent).toBe('whole of b, settled');
+  });
+});
+
+describe('a case that the server has told of', () => {
+  const tell = (name: string, words: string) =>
+    act(async () => root.render(<Probe subject={caseFor(name)} hurried={false} told={whole(words) as ToldReport} />));
+  it('is shown as it was told, and followed at leisure for what is asked next', async () => {
+    await tell('a', 'told of a');
+    expect(box.textContent).toBe('told of a, settled');
+    expect([worker.starts.length, worker.wholes.length]).toEqual([0, 0]);
+    await wait(1000);
+    expect(worker.wholes.map(({ of }) => of)).toEqual(['a']);
+    await answerWhole(0, 'worked out of a');
+    expect(box.textContent).toBe('told of a, settled');
+    expect(worker.starts).toHaveLength(0);
+  });
+  it('stands, as of a moment ago, until what comes after it is judged', async () => {
+    await tell('a', 'told of a');
+    await show('b', false);
+    expect(box.textContent).toBe('told of a, pending');
+    // It waits for no leisure.
+    expect(worker.starts.map(({ of }) => of)).toEqual(['b']);
+    expect(worker.wholes).toHaveLength(0);
+    await answerStart(0, 'start of b');
+    await answerWhole(0, 'whole of b');
+    expect(box.textContent).toBe('whole of b, settled');
+  });
+  it('is given up in the worker when another comes', async () => {
+    await tell('a', 'told of a');
+    await wait(1000);
+    await show('b', false);
+    expect(worker.overtaken).toBe(1);
+    expect(worker.starts.map(({ of }) => of)).toEqual(['b']);
+  });
+  it('takes the place of what was judged before', async () => {
+    await show('a', false);
+    await answerStart(0, 'start of a');
+    await answerWhole(0, 'whole of a');
+    await tell('b', 'told of b');
+    expect(box.textContent).toBe('told of b, settled');
+  });
+  it('keeps what was told beside a failure of the worker', async () => {
+    await tell('a', 'told of a');
+    await wait(1000);
+    await act(async () => worker.wholes[0]?.fail(new Error('no such thing')));
+    expect(box.textContent).toBe('no such thing, settled');
+    expect(box.querySelector('p')?.title).toBe('told of a');
   });
 });
 
