@@ -24,7 +24,7 @@ beforeAll(() => {
   );
   ahead = linksAhead(folder, 'team');
 });
-const links = (path: string, sent: string | undefined = cookie) => ahead({ path, headers: { cookie: sent } })?.split(', ');
+const links = (path: string, headers: { readonly cookie?: string } = { cookie }) => ahead({ path, headers })?.split(', ');
 
 describe('what a page will ask for', () => {
   it('is, of a plan, its scripts that no page has yet, the session and what it reads', () => {
@@ -45,8 +45,8 @@ describe('what a page will ask for', () => {
       expect(links(path), path).toEqual(['</api/v1/session>; rel=preload; as=fetch; crossorigin']);
   });
   it('is nothing for whoever brings no session, or an invitation', () => {
-    expect(links(`/plans/${PLAN_ID}`, undefined)).toBeUndefined();
-    expect(links(`/plans/${PLAN_ID}`, 'other=1')).toBeUndefined();
+    expect(links(`/plans/${PLAN_ID}`, {})).toBeUndefined();
+    expect(links(`/plans/${PLAN_ID}`, { cookie: 'other=1' })).toBeUndefined();
     expect(links('/join')).toBeUndefined();
     expect(links('/join/abc')).toBeUndefined();
   });

@@ -79,7 +79,7 @@ export function useSheetPlan(): SheetPlan {
 const SLOWED_MS = 250;
 /** So many times as long as drawing it took, the device is left to itself before it is drawn again, and at most so long, ms. */
 const ROUND_REST = 3;
-const MOST_ROUND_REST_MS = 1500;
+const MOST_ROUND_REST_MS = 2500;
 
 /** What stands now; while something is dragged, what was judged last, now and then, as soon as there is time for it. */
 export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
@@ -113,6 +113,8 @@ export const useHeld = <B extends Body>(body: B): B =>
 
 /** So many times as long as taking it in and drawing it took, the device is left to itself before it is taken in again. */
 const REST = 4;
+/** Even a slow device shows the rope where it is about twice a second, ms. */
+const MOST_REST_MS = 600;
 
 /** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
@@ -138,6 +140,3 @@ export function HeldFollows({ ready }: { readonly ready: boolean }) {
   }, [waiting, heldId, dispatch]);
   return null;
 }
-
-/** Even a slow device shows the rope where it is a few times a second, ms. */
-const MOST_REST_MS = 300;
