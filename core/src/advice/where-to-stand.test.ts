@@ -102,6 +102,9 @@ describe('where everybody stands', () => {
     const short = operator(remote({ control: 'lead', leadLengthM: 3 }));
     expect(short?.inVehicleId).toBe('vehicle');
     expect(write(short?.why ?? [])).toContain('In the cab');
+    // Who sits in the cab has no side of the rope.
+    const signaller = whereToStand(judgedCase(remote({ control: 'lead', leadLengthM: 3 }))).find(({ duty }) => duty === 'signaller');
+    expect(write(signaller?.why ?? [])).toMatch(/^To one side, outside the line/);
     const long = operator(remote({ control: 'lead', leadLengthM: 60 }));
     expect(long?.inVehicleId).toBeUndefined();
     const cab = subject.rig.bodies.find(({ id }) => id === 'vehicle');
