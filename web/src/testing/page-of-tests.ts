@@ -1,5 +1,8 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
+
+// How fast a machine is decides nothing: what is waited for in vain for two minutes hangs.
+configure({ asyncUtilTimeout: 120_000 });
 
 // Files share their modules: what one shows is gone before the next begins.
 afterEach(() => {
