@@ -1,12 +1,13 @@
 import { spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
 import { expect, type Page } from '@playwright/test';
-import { withWords } from '@wainrope/core';
 import { openPlan } from './open-plan.ts';
 import { test } from './signed-in.ts';
 
 /** Judges a case in the page's own worker file, speaking to it as the page does. */
 async function judgeInBrowser(page: Page, subject: unknown): Promise<unknown> {
+  // It is fetched at leisure where the server has judged the plan.
+  await page.waitForFunction(() => performance.getEntriesByType('resource').some(({ name }) => name.includes('solver.worker')));
   return page.evaluate(async (value) => {
     const entry = performance.getEntriesByType('resource').find(({ name }) => name.includes('solver.worker'));
     if (!entry) throw new Error('the page loaded no solver');
@@ -59,8 +60,8 @@ for (const name of PLANS) {
     expect(cli.findings.map(({ id }: { id: string }) => id)).toEqual(server.findings.map(({ id }: { id: string }) => id));
     expect(cli.weakestPlaceId).toBe(server.weakestPlaceId);
     // The page's worker and the command line say the findings' words as well.
-    expect(differences(withWords(server), browser)).toEqual([]);
-    expect(differences(withWords(server), cli)).toEqual([]);
+    expect(differences(server, browser)).toEqual([]);
+    expect(differences(server, cli)).toEqual([]);
     await expect(page.locator(`[data-verdict="${server.verdict}"]`)).toBeVisible();
   });
 }
