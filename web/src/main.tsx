@@ -9,7 +9,7 @@ import { askAhead } from './plans/ask-ahead.ts';
 import { store } from './store.ts';
 import './styles.css';
 
-/** So long the first picture waits for its page's script, ms: with it there, nothing has to be drawn twice. */
+/** The first picture waits this long at most for its page's script, ms, so that nothing has to be drawn twice. */
 const FIRST_PICTURE_MS = 300;
 
 /** Draws the application, as soon as its page is there. */

@@ -66,7 +66,7 @@ export class SavedReport {
 
 export class FreshReport {
   @DocumentField('ToldReport') report!: ToldReport;
-  /** Digest of the case that it is of (see core's `contentDigest`): who makes the same case of what the register says has no need to judge it. */
+  /** Digest of the case that it is of, by core’s `contentDigest`: whoever makes the same case of what the register says need not judge it. */
   @IsString() caseDigest!: string;
   @IsString() asOf!: string;
   /** Why the saved judgement no longer stands; empty while it does. */

@@ -5,7 +5,10 @@ import { defer, EMPTY, filter, from, merge, type Observable, Subject } from 'rxj
 import { log } from '../http/logging.ts';
 import { type EndedSessions, EVENT_CHANNEL, SESSION_CHANNEL } from './event-channel.ts';
 
-/** Something of a team’s records has changed. `reset`: some changes may have been missed, ends of sessions too; `missed`: some of what a stream began with. */
+/**
+ * Something of a team’s records has changed. `reset`: changes, and ends of sessions, may have been missed; `missed`: changes from before
+ * the stream began may have been.
+ */
 export type TeamEvent =
   | { readonly type: 'changed'; readonly teamId: string; readonly kind: SubjectKind; readonly by: string; readonly ids?: readonly string[] }
   | { readonly type: 'reset' | 'missed' };

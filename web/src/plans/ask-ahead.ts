@@ -3,7 +3,10 @@ import type { AppDispatch } from '../store.ts';
 
 const PLAN = /^\/plans\/([0-9a-f]{8}-[0-9a-f-]{27})\/?$/;
 
-/** Asks for all that the page of a plan reads, beside the question who is signed in. Nothing fails by it: the page asks for what has not come. */
+/**
+ * Asks for all that the page of a plan reads, while it is asked who is signed in. Nothing depends on it: the page itself asks again for
+ * what has not come.
+ */
 export function askAhead(pathname: string, dispatch: AppDispatch): void {
   const planId = PLAN.exec(pathname)?.[1];
   if (planId === undefined) return;

@@ -8,7 +8,7 @@ export interface OwnPage {
 
 /**
  * Makes a page of what `load` fetches. Where that was fetched ahead, the page is drawn with what stands round it; else the nearest
- * Suspense shows that it is loading, which React then lets stand for 300 ms at least.
+ * Suspense shows that it is loading, which React keeps up for at least 300 ms.
  */
 export function ownPage(load: () => Promise<ComponentType>): OwnPage {
   let fetched: ComponentType | undefined;

@@ -33,9 +33,9 @@ const AGAIN_MS = 5000;
 /** What comes within so short a time is asked for once. */
 const TOGETHER_MS = 250;
 
-/** What was read since the page began may have changed before its stream stands; so much longer ago the server is asked to tell, ms. */
+/** What was read since the page began may have changed before its stream stood. The server is asked to go back this much further, ms. */
 const MARGIN_MS = 2000;
-/** The furthest back that the server tells, ms: whoever signs in later has read nothing before. */
+/** The furthest back that the server goes, ms. Whoever signs in later than that has read nothing before. */
 const FURTHEST_MS = 60_000;
 
 const STREAM = '/api/v1/events';

@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../../store.ts';
 import { newestDraft } from './drafts.ts';
 import { planOpened } from './planner-slice.ts';
 
-/** What was read so short a while ago, s, need not be read again. */
+/** What was read less than this long ago is not read again, s. */
 const JUST_READ_S = 5;
 
 /**

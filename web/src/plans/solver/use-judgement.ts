@@ -25,7 +25,7 @@ const START_SHOWN_MS = 350;
 /** So long nothing may be dragged before the whole pull follows its start, ms: two answers to every touch of a drag are one too many. */
 const QUIET_MS = 120;
 
-/** So long it waits at most for the browser to have nothing else to do, ms. */
+/** The longest that it waits for the browser to have nothing else to do, ms. */
 const LEISURE_MS = 1000;
 
 /**
