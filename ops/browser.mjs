@@ -3,6 +3,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { ensureDebian } from './debian.mjs';
 import { ROOT } from './folders.mjs';
 import { ensureBuild, ensurePackages } from './packages.mjs';
@@ -14,7 +15,7 @@ import { prepareDatabase, startServer } from './serve.mjs';
 const TODAY = '2026-01-15';
 const extra = { WAINROPE_TODAY: TODAY };
 
-/** @typedef {{ passed: number, failed: number, skipped: number }} Counts */
+/** @typedef {{ passed: number, failed: number, skipped: number, failures: readonly string[] }} Counts `failures` tells each with its error. */
 /** @typedef {{ project: string, file: string, args: readonly string[], extra?: Record<string, string> }} Wanted */
 
 /** Files that run side by side; much of their time is waiting. */
@@ -37,16 +38,17 @@ export async function runBrowser({ project = 'tests', args = [], extra: more = {
     project === 'tests' ? specFiles(args.filter((arg) => !arg.startsWith('-'))) : [`${project}${project === 'drag' ? '.bench' : ''}.ts`];
   const flags = args.filter((arg) => arg.startsWith('-'));
   const { stop, ...template } = await startPostgres({ folder: mkdtempSync('/var/tmp/wainrope-browser-'), throwAway: true });
-  const totals = { passed: 0, failed: 0, skipped: 0 };
+  const totals = { passed: 0, failed: 0, skipped: 0, failures: /** @type {string[]} */ ([]) };
   try {
     await prepareDatabase(template, extra);
     const waiting = [...files];
     const worker = async () => {
       for (let file = waiting.shift(); file !== undefined; file = waiting.shift()) {
-        const { passed, failed, skipped } = await runFile(template, { project, file, args: flags, extra: more });
+        const { passed, failed, skipped, failures } = await runFile(template, { project, file, args: flags, extra: more });
         totals.passed += passed;
         totals.failed += failed;
         totals.skipped += skipped;
+        totals.failures.push(...failures);
       }
     };
     await Promise.all(Array.from({ length: AT_ONCE }, worker));
@@ -86,13 +88,14 @@ function runPlaywright({ project, file, args, extra: more = {} }, address) {
     child.once('close', (code) => {
       process.stdout.write(Buffer.concat(said));
       if (!existsSync(results)) return fail(new Problem(`The browser tests of ${file} did not run (exit code ${code}).`));
-      done(countsOf(JSON.parse(readFileSync(results, 'utf8')), code));
+      done(countsOf(file, JSON.parse(readFileSync(results, 'utf8')), code));
     });
   });
 }
 
 /**
- * @typedef {{ readonly status: string, readonly annotations: readonly { type: string, description?: string }[] }} Result
+ * @typedef {{ readonly errors?: readonly { readonly message?: string }[] }} Attempt
+ * @typedef {{ readonly status: string, readonly annotations: readonly { type: string, description?: string }[], readonly results: readonly Attempt[] }} Result
  * @typedef {{ readonly specs?: readonly { readonly title: string, readonly tests: readonly Result[] }[], readonly suites?: readonly Suite[] }} Suite
  */
 
@@ -102,25 +105,40 @@ const resultsOf = ({ specs = [], suites = [] }) => [
   ...suites.flatMap(resultsOf),
 ];
 
-/** A test that is skipped says why; one that has no result did not run, and that is a failure. @param {Result} result @returns {keyof Counts} */
+/** A test that is skipped says why; one that has no result did not run, and that is a failure. @param {Result} result @returns {'passed' | 'failed' | 'skipped'} */
 function outcomeOf({ status, annotations }) {
   if (status === 'expected' || status === 'flaky') return 'passed';
   return status === 'skipped' && annotations.some(({ type, description }) => type === 'skip' && description) ? 'skipped' : 'failed';
 }
 
-/** @param {Suite} results @param {number | null} code @returns {Counts} */
-function countsOf(results, code) {
+/** @param {string} file @param {Suite & { readonly errors?: Attempt['errors'] }} told @param {number | null} code @returns {Counts} */
+function countsOf(file, told, code) {
   const counts = { passed: 0, failed: 0, skipped: 0 };
-  for (const result of resultsOf(results)) {
+  const failures = [];
+  for (const result of resultsOf(told)) {
     const outcome = outcomeOf(result);
     counts[outcome]++;
     if (outcome === 'skipped')
       console.log(`skipped: ${result.title}: ${result.annotations.map(({ description }) => description).join(' ')}`);
-    if (outcome === 'failed' && result.status === 'skipped') console.log(`FAIL ${result.title}: it did not run`);
+    if (outcome === 'failed') failures.push(`e2e/${file}: ${result.title}\n${errorsOf(result)}`);
   }
-  if (code !== 0 && counts.failed === 0) counts.failed++;
-  return counts;
+  if (code !== 0 && counts.failed === 0) {
+    counts.failed++;
+    failures.push(`e2e/${file} ended with code ${code}\n${messagesOf(told.errors)}`);
+  }
+  return { ...counts, failures };
 }
+
+/** @param {Attempt['errors']} [errors] */
+const messagesOf = (errors = []) =>
+  errors
+    .map(({ message = '' }) => stripVTControlCharacters(message))
+    .join('\n')
+    .slice(0, 1500);
+
+/** @param {Result} result */
+const errorsOf = ({ status, results }) =>
+  status === 'skipped' ? 'it did not run' : messagesOf(results.flatMap(({ errors = [] }) => errors));
 
 if (process.argv[1] === resolve(import.meta.filename)) {
   const args = process.argv.slice(2);
@@ -128,7 +146,8 @@ if (process.argv[1] === resolve(import.meta.filename)) {
   await ensureDebian(['postgresql', 'chromium']);
   await ensurePackages();
   await ensureBuild();
-  const { passed, failed } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
+  const { passed, failed, failures } = await runBrowser({ project, args: args.filter((arg) => arg !== '--shots' && arg !== '--drag') });
+  for (const failure of failures) console.log(`\nFAIL ${failure}`);
   console.log(`${passed} passed, ${failed} failed`);
   process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
 }

@@ -3,7 +3,8 @@
 // npm run test:long: what takes too long for every time: every layout at every size, every page as each reader, more random rigs, damaged input, large loads, kills.
 import { execFile } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { runBrowser } from './browser.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ROOT } from './folders.mjs';
@@ -12,11 +13,15 @@ import { Problem } from './problem.mjs';
 
 const total = { passed: 0, failed: 0, skipped: 0 };
 
-/** @param {{ passed: number, failed: number, skipped: number }} counts */
-function count({ passed, failed, skipped }) {
+/** What failed, each with the end of what it said: told once more before the last line, since a long log is read from its end. */
+const failures = /** @type {string[]} */ ([]);
+
+/** @param {{ passed: number, failed: number, skipped: number, failures?: readonly string[] }} counts */
+function count({ passed, failed, skipped, failures: also = [] }) {
   total.passed += passed;
   total.failed += failed;
   total.skipped += skipped;
+  failures.push(...also);
 }
 
 /** Tests that are long ask for this. */
@@ -40,7 +45,12 @@ async function check(name, args) {
   const { failed, said, seconds } = await run(args);
   console.log(`${failed ? 'FAIL' : 'ok  '} ${name} (${seconds} s)`);
   if (failed) console.log(said.slice(-6000));
-  count({ passed: failed ? 0 : 1, failed: failed ? 1 : 0, skipped: 0 });
+  count({
+    passed: failed ? 0 : 1,
+    failed: failed ? 1 : 0,
+    skipped: 0,
+    failures: failed ? [`${name}\n${stripVTControlCharacters(said).slice(-1500)}`] : [],
+  });
 }
 
 /**
@@ -65,13 +75,31 @@ async function vitest(name, projects, { files = [], extra } = {}) {
   );
   console.log(said.slice(-60_000));
   console.log(`${failed ? 'FAIL' : 'ok  '} ${name} (${seconds} s)`);
-  if (!existsSync(file)) return count({ passed: 0, failed: 1, skipped: 0 });
-  const { numPassedTests, numFailedTests, numPendingTests, numTodoTests } = JSON.parse(readFileSync(file, 'utf8'));
+  const end = `${name}\n${stripVTControlCharacters(said).slice(-1500)}`;
+  if (!existsSync(file)) return count({ passed: 0, failed: 1, skipped: 0, failures: [end] });
+  const { testResults, numPassedTests, numFailedTests, numPendingTests, numTodoTests } = JSON.parse(readFileSync(file, 'utf8'));
   const notRun = numPendingTests + numTodoTests;
   if (notRun > 0) console.log(`FAIL ${notRun} tests did not run`);
   const silent = failed && numFailedTests === 0 && notRun === 0 ? 1 : 0;
-  count({ passed: numPassedTests, failed: numFailedTests + notRun + silent, skipped: 0 });
+  count({
+    passed: numPassedTests,
+    failed: numFailedTests + notRun + silent,
+    skipped: 0,
+    failures: [...(silent ? [end] : []), ...testResults.flatMap(faultsOfFile)],
+  });
 }
+
+/**
+ * @typedef {{ readonly status: string, readonly fullName: string, readonly failureMessages: readonly string[] }} UnitResult
+ * @param {{ readonly name: string, readonly assertionResults: readonly UnitResult[] }} file @returns {readonly string[]}
+ */
+const faultsOfFile = ({ name, assertionResults }) =>
+  assertionResults
+    .filter(({ status }) => status !== 'passed')
+    .map(
+      ({ status, fullName, failureMessages }) =>
+        `${relative(ROOT, name)}: ${fullName} (${status})\n${stripVTControlCharacters(failureMessages.join('\n')).slice(0, 1500)}`,
+    );
 
 /** Files of tests that take more where they are asked to. */
 const LONG_FILES = ['long.test', 'random-rigs.test', 'nonsense.test'];
@@ -120,6 +148,7 @@ main()
     total.failed += 1;
   })
   .finally(() => {
+    for (const failure of failures) console.log(`\nFAIL ${failure}`);
     console.log(`${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`);
     process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0;
   });
