@@ -142,7 +142,7 @@ function FoldKey({ folded, toggle }: Fold) {
   return (
     <button
       type="button"
-      className="no-print absolute top-20 right-0 grid h-14 w-6 place-items-center border-[1.5px] border-r-0 border-ink bg-sheet hover:bg-paper"
+      className="no-print absolute top-20 right-0 z-1 grid h-14 w-6 place-items-center border-[1.5px] border-r-0 border-ink bg-sheet hover:bg-paper"
       aria-expanded={!folded}
       aria-label={words}
       title={words}

@@ -123,7 +123,7 @@ function Columns({ columns, selectedSubjectId, select, order, setOrder, atM, fol
   const { figure } = useFigures();
   const room = roomIn(useSize(holder, UNMEASURED).height);
   return (
-    <section aria-label="Load path" className="flex h-full min-h-0 gap-3 bg-sheet pr-4 pl-5">
+    <section aria-label="Load path" className="isolate flex h-full min-h-0 gap-3 bg-sheet pr-4 pl-5">
       <div className="w-[136px] shrink-0 overflow-hidden pt-1">
         <h2 className="text-[19px]">
           {fold ? (

@@ -67,7 +67,7 @@ export function PlayBar({ subject, report, close }: PlayBarProps) {
   return (
     <section
       aria-label="The pull, played"
-      className="no-print flex max-h-[calc(100%-13rem)] shrink-0 flex-col border-t border-ink bg-sheet"
+      className="no-print isolate flex max-h-[calc(100%-13rem)] shrink-0 flex-col border-t border-ink bg-sheet"
       data-play-at={moment?.travelM.toFixed(2)}
       data-play-running={isRunning}
     >

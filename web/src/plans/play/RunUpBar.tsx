@@ -21,7 +21,7 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
   return (
     <section
       aria-label="The run-up, played"
-      className="no-print flex shrink-0 flex-col border-t border-ink bg-sheet"
+      className="no-print isolate flex shrink-0 flex-col border-t border-ink bg-sheet"
       data-run-at={instant.timeS.toFixed(2)}
       data-run-tension={Math.round(instant.tensionN)}
     >

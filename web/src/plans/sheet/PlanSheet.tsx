@@ -115,8 +115,15 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const circles = [...named.report.zones, ...named.report.swept].flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
+  // Painted after all that stands round it (`z-1`): what is painted after a layer is held against it each time that anything moves,
+  // which took a third of a frame while a body was dragged. What stands round it and has levels of its own is isolated for it.
   return (
-    <div ref={holder} className="relative h-full min-h-40 w-full touch-none overflow-hidden bg-map" data-plan-sheet data-scale={view.scale}>
+    <div
+      ref={holder}
+      className="relative z-1 h-full min-h-40 w-full touch-none overflow-hidden bg-map"
+      data-plan-sheet
+      data-scale={view.scale}
+    >
       <Layer size={size}>
         <Ground ground={rig.ground} view={view} size={size} />
         <Tufts surface={rig.situation.surface} strands={named.report.strands} view={view} size={size} labels={labels} />
