@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { gotPdfMaker, tookAlong } from '../kept/connection-slice.ts';
+import { atRest } from '../kept/in-motion.ts';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { fetchLater } from './later.ts';
 import { takeAlong } from './take-along.ts';
@@ -46,8 +47,9 @@ export function Provisions({ personId, seesChanges }: ProvisionsProps): null {
   return null;
 }
 
-/** Asks the server alone, beside what the pages ask. */
+/** Asks the server alone, beside what the pages ask, once nothing moves on the page. */
 async function plainly(address: string) {
+  await atRest();
   try {
     const answer = await fetch(address, { headers: { Accept: 'application/json' } });
     const json = (answer.headers.get('Content-Type') ?? '').includes('json');

@@ -1,5 +1,6 @@
 import type { Body, Case, GearFacts, Rig, ToldReport } from '@wainrope/core';
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useInMotion } from '../../kept/in-motion.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import type { Judgement } from '../solver/use-judgement.ts';
 import { heldAhead } from './held-ahead.ts';
@@ -120,6 +121,7 @@ const MOST_REST_MS = 600;
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
   const heldId = useAppSelector((state) => state.planner.held?.id);
   const dragging = heldId !== undefined;
+  useInMotion(dragging);
   const waiting = dragging && ready;
   const taken = useRef(0);
   const dispatch = useAppDispatch();

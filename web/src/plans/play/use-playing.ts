@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { useInMotion } from '../../kept/in-motion.ts';
 import { useMedia } from '../../shell/use-media.ts';
 import { Pace } from './pace.ts';
 
@@ -22,6 +23,7 @@ interface Playing {
 export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [isRunning, setRunning] = useState(false);
+  useInMotion(isRunning);
   const drawn = useRef(isDrawn);
   useEffect(() => {
     drawn.current = isDrawn;

@@ -27,6 +27,7 @@ import { RigDrawing } from './RigDrawing.tsx';
 import { ArrowKey, Endangered, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
 import { Features } from './SheetFeatures.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
+import { SheetGestures } from './SheetGestures.ts';
 import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
 import { Labels } from './SheetLabels.tsx';
 import type { MapPoint } from './SheetMarks.tsx';
@@ -88,10 +89,11 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const sheet = useMemo(() => ({ ...size, covered }), [size, covered]);
   const { units, figure } = useFigures();
   const dispatch = useAppDispatch();
-  const { view, zoom, pan, fit, freeze, within } = useSheetView({ ...(isPlayed ? lastJudged : { rig, report }), size, covered }, holder);
-  const newest = useRef({ zoom, fit });
+  const shown = useSheetView({ ...(isPlayed ? lastJudged : { rig, report }), size, covered }, holder);
+  const { view, zoom, pan, fit, freeze, within } = shown;
+  const newest = useRef(shown);
   useLayoutEffect(() => {
-    newest.current = { zoom, fit };
+    newest.current = shown;
   });
   const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
   const fitAll = useCallback(() => newest.current.fit(), []);
@@ -195,6 +197,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         )}
       </div>
       <ZoomKeys zoom={zoomBy} fit={fitAll} />
+      <SheetGestures target={holder} newest={newest} />
     </div>
   );
 }

@@ -1,4 +1,3 @@
-import { useGesture } from '@use-gesture/react';
 import type { Report, Rig } from '@wainrope/core';
 import { type RefObject, useMemo, useState } from 'react';
 import { fitView, type SheetSize, standsAbout, type View } from './layout/plan-sheet-layout.ts';
@@ -45,24 +44,12 @@ export function useSheetView({ rig, report, size, covered }: Shown, target: RefO
     const box = target.current?.getBoundingClientRect();
     return { x: clientX - (box?.left ?? 0), y: clientY - (box?.top ?? 0) };
   };
-  useGesture(
-    {
-      onWheel: ({ event, delta: [, dy] }) => {
-        event.preventDefault();
-        zoom(Math.exp(-dy / 400), within(event.clientX, event.clientY));
-      },
-      onPinch: ({ origin: [x, y], offset: [scale], memo, first }) => {
-        const start = first ? { view, scale } : (memo as { readonly view: View; readonly scale: number });
-        setOwn(zoomed(start.view, scale / start.scale, within(x, y)));
-        return start;
-      },
-    },
-    { target, eventOptions: { passive: false }, pinch: { scaleBounds: { min: 0.01, max: 100 } } },
-  );
   /** The whole rig; where that is shown already, everybody who stands about it too. */
   const fit = () => {
     const isWider = own === undefined && rig.bodies.some(standsAbout);
     setOwn(isWider ? fitView(rig, report, size, covered, 'everybody') : undefined);
   };
-  return { view, zoom, pan, fit, freeze: setFrozen, within };
+  return { view, show: setOwn, zoom, pan, fit, freeze: setFrozen, within };
 }
+
+export type SheetView = ReturnType<typeof useSheetView>;
