@@ -199,7 +199,7 @@ function Line({ play: { by, at }, points, events, before, next, acts }: LineProp
     acts.step(to);
   };
   return (
-    <div className="relative mx-4 h-9 shrink-0">
+    <div className="relative mx-4 h-9 shrink-0 contain-size contain-layout">
       <EventMarks {...{ points, by, events, acts }} />
       <input
         type="range"

@@ -93,7 +93,7 @@ interface RunLineProps {
 function RunLine({ played: { at, whole, tightS, instant }, go }: RunLineProps) {
   const { figure } = useFigures();
   return (
-    <div className="relative mx-4 mb-1 h-9 shrink-0">
+    <div className="relative mx-4 mb-1 h-9 shrink-0 contain-size contain-layout">
       <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
       <span
         aria-hidden="true"
