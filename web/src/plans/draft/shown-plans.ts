@@ -3,7 +3,8 @@ import { createContext, useContext, useDeferredValue, useEffect, useMemo, useRef
 import { useInMotion } from '../../kept/in-motion.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
 import type { Judgement } from '../solver/use-judgement.ts';
-import { heldAhead } from './held-ahead.ts';
+import { handRests, onHandRest } from './hand.ts';
+import { type HeldAhead, heldAhead } from './held-ahead.ts';
 import { heldTakenOver } from './planner-slice.ts';
 
 /** A rig, the case made of it, and a report. */
@@ -78,11 +79,25 @@ export function useSheetPlan(): SheetPlan {
 
 /** While something is dragged, what stands round the sheet is drawn anew this often at most, ms: numbers that change faster cannot be read. */
 const SLOWED_MS = 250;
-/** So many times as long as drawing it took, the device is left to itself before it is drawn again, and at most so long, ms. */
-const ROUND_REST = 3;
-const MOST_ROUND_REST_MS = 2500;
+/** So many times as long as drawing it took, the device is left to itself while the hand moves, and at most so long, ms. */
+const ROUND_REST = 6;
+const MOST_ROUND_REST_MS = 5000;
 
-/** What stands now; while something is dragged, what was judged last, now and then, as soon as there is time for it. */
+/** Acts once, so much later or as soon as the hand rests; gives how to leave it. */
+function after(ms: number, act: () => void): () => void {
+  const timer = setTimeout(act, ms);
+  const stay = onHandRest(() => {
+    clearTimeout(timer);
+    stay();
+    act();
+  });
+  return () => {
+    clearTimeout(timer);
+    stay();
+  };
+}
+
+/** What stands now; while something is dragged, what was judged last: as soon as the hand rests, else as often as there is time for it. */
 export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
   const dragging = useAppSelector((state) => state.planner.held !== undefined);
   const [shown, setShown] = useState<{ readonly value: T; readonly at: number }>();
@@ -99,11 +114,8 @@ export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
     // Goes on once what was given last is drawn.
     if (!dragging || deferred === undefined || deferred !== shown) return;
     const tookMs = performance.now() - deferred.at;
-    const timer = setTimeout(
-      () => setShown({ value: newest.current, at: performance.now() }),
-      Math.max(SLOWED_MS, Math.min(ROUND_REST * tookMs, MOST_ROUND_REST_MS)),
-    );
-    return () => clearTimeout(timer);
+    const restMs = handRests() ? 0 : Math.min(ROUND_REST * tookMs, MOST_ROUND_REST_MS);
+    return after(Math.max(SLOWED_MS, restMs), () => setShown({ value: newest.current, at: performance.now() }));
   }, [dragging, deferred, shown]);
   return dragging && deferred ? deferred.value : now;
 }
@@ -112,10 +124,10 @@ export function useSlowedWhileDragging<T>(now: T, lastJudged: T): T {
 export const useHeld = <B extends Body>(body: B): B =>
   useAppSelector(({ planner: { held } }) => (held?.id === body.id ? (held as B) : body));
 
-/** So many times as long as taking it in and drawing it took, the device is left to itself before it is taken in again. */
-const REST = 4;
-/** Even a slow device shows the rope where it is about twice a second, ms. */
-const MOST_REST_MS = 600;
+/** So many times as long as taking it in and drawing it took, the device is left to itself while the hand moves. */
+const REST = 6;
+/** Even a slow device shows the rope where it is about once a second, ms; the body itself goes with the pointer. */
+const MOST_REST_MS = 900;
 
 /** Takes what is held into the rig each time that its last place has been judged and drawn: as often as the device can without a stutter. */
 export function HeldFollows({ ready }: { readonly ready: boolean }) {
@@ -123,22 +135,25 @@ export function HeldFollows({ ready }: { readonly ready: boolean }) {
   const dragging = heldId !== undefined;
   useInMotion(dragging);
   const waiting = dragging && ready;
-  const taken = useRef(0);
+  const taken = useRef<{ readonly at: number; readonly held: HeldAhead | undefined }>(undefined);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    if (!dragging) taken.current = 0;
+    if (!dragging) taken.current = undefined;
   }, [dragging]);
   useEffect(() => {
     if (!waiting) return;
-    const tookMs = performance.now() - taken.current;
-    const timer = setTimeout(
-      () => {
-        taken.current = performance.now();
-        dispatch(heldTakenOver(heldId === undefined ? undefined : heldAhead(heldId)));
-      },
-      taken.current === 0 ? 0 : Math.min(REST * tookMs, MOST_REST_MS),
-    );
-    return () => clearTimeout(timer);
+    const restMs = taken.current === undefined ? 0 : REST * (performance.now() - taken.current.at);
+    let leave = after(Math.min(restMs, handRests() ? SLOWED_MS : MOST_REST_MS), take);
+    function take() {
+      const held = heldId === undefined ? undefined : heldAhead(heldId);
+      // What has not been moved since is not judged again.
+      if (held !== undefined && held === taken.current?.held) leave = after(SLOWED_MS, take);
+      else {
+        taken.current = { at: performance.now(), held };
+        dispatch(heldTakenOver(held));
+      }
+    }
+    return () => leave();
   }, [waiting, heldId, dispatch]);
   return null;
 }

@@ -36,14 +36,36 @@ describe('how often what is played is drawn', () => {
   it('rests 0.9 s at most', () => {
     for (const gap of gaps(played(400, () => 400)).slice(-3)) expect(withinAFrame(gap, 416 + 900)).toBe(true);
   });
-  it('is in each frame again once three steps are drawn in time', () => {
+  it('is in every other frame again once three steps are drawn in time', () => {
     const spans = gaps(played(600, (frame) => (frame < 200 ? 100 : 16)));
-    expect(Math.max(...spans.slice(0, 8))).toBeGreaterThan(800);
-    expect(spans.at(-1)).toBe(16);
+    expect(Math.max(...spans.slice(0, 12))).toBeGreaterThan(800);
+    expect(spans.at(-1)).toBe(32);
+  });
+  it('is in every other frame where a step in each makes frames late', () => {
+    // A frame in which a step is painted while the next one is made takes two of the screen; one with a step alone is in time.
+    const pace = new Pace();
+    const due: number[] = [];
+    let [now, before] = [0, false];
+    for (let frame = 0; frame < 60; frame++) {
+      const isDue = pace.isDue(now, true);
+      if (isDue) due.push(now);
+      now += isDue && before ? 32 : 16;
+      before = isDue;
+    }
+    expect(gaps(due).slice(0, 3)).toEqual([16, 32, 32]);
+    expect(new Set(gaps(due).slice(5))).toEqual(new Set([32]));
+    expect(due.length).toBeGreaterThan(28);
+  });
+  it('is in each frame on a screen that draws thirty a second', () => {
+    const pace = new Pace();
+    for (let frame = 0; frame < 50; frame++) expect(pace.isDue(33 * frame, true)).toBe(true);
   });
   it('takes a frame now and then that is late for no slow device', () => {
     const pace = new Pace();
-    const due = [16, 32, 100, 116, 132].map((now) => pace.isDue(now, true));
-    expect(due).toEqual([true, true, true, true, true]);
+    let now = 0;
+    for (let frame = 0; frame < 120; frame++) {
+      expect(pace.isDue(now, true)).toBe(true);
+      now += frame % 12 === 11 ? 68 : 16;
+    }
   });
 });

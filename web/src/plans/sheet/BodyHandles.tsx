@@ -3,12 +3,13 @@ import type { Body, Report, Rig } from '@wainrope/core';
 import { DEGREE } from '@wainrope/core';
 import { type KeyboardEvent, memo, useCallback, useEffect, useLayoutEffect, useRef } from 'react';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../store.ts';
+import { handMoved } from '../draft/hand.ts';
 import { type HeldAhead, heldAhead, holdAhead } from '../draft/held-ahead.ts';
 import { bodyHeld, bodySelected, dragEnded, edited, placeSelected, routed } from '../draft/planner-slice.ts';
 import { useHeld } from '../draft/shown-plans.ts';
 import { keyEdits } from '../site/body-edits.ts';
 import { type CoveredSheet, shownAt, toScreen, type View } from './layout/plan-sheet-layout.ts';
-import { useAhead } from './use-ahead.ts';
+import { useHiddenWhileHeld } from './use-ahead.ts';
 
 interface SharedProps {
   readonly view: View;
@@ -38,7 +39,7 @@ export function BodyHandles({ bodies, places, ...shared }: BodyHandlesProps) {
       {bodies.map((entry) => (
         <Handle key={entry.id} body={entry} placeOf={placeOf} {...shared} />
       ))}
-      {body && 'headingRad' in body && <Turner body={body} {...shared} />}
+      {body && 'headingRad' in body && <Turner body={body} view={shared.view} freeze={shared.freeze} />}
     </g>
   );
 }
@@ -117,42 +118,41 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
   const selected = useAppSelector((state) => state.planner.selectedBodyId === body.id);
   const { x, y } = shownAt(body, view, size);
   const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
-  const group = useAhead(body, view, size);
+  const ring = useHiddenWhileHeld<SVGCircleElement>(body.id);
   return (
-    <g ref={group}>
-      <g transform={`translate(${x} ${y})`}>
-        {selected && (
-          <circle
-            r={Math.max(26, long * 0.56)}
-            fill="none"
-            stroke="var(--moss)"
-            strokeWidth="2"
-            strokeDasharray="7 4"
-            data-selected-body={body.id}
-          />
-        )}
+    <g transform={`translate(${x} ${y})`}>
+      {selected && (
         <circle
-          {...drag()}
-          data-handle={body.id}
-          data-tree-handle={body.kind === 'tree' ? '' : undefined}
-          role="button"
-          tabIndex={0}
-          aria-label={`${body.label}: drag it, or move it with the arrow keys`}
-          r={Math.max(22, Math.min(long * 0.3, 44))}
-          fill="transparent"
-          className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
-          onKeyDown={keys}
-          onBlur={left}
-        />
-        <circle
-          r={Math.max(30, long * 0.6)}
+          ref={ring}
+          r={Math.max(26, long * 0.56)}
           fill="none"
-          stroke="var(--rope-shade)"
-          strokeWidth="3"
-          pointerEvents="none"
-          className="opacity-0 peer-focus-visible:opacity-100"
+          stroke="var(--moss)"
+          strokeWidth="2"
+          strokeDasharray="7 4"
+          data-selected-body={body.id}
         />
-      </g>
+      )}
+      <circle
+        {...drag()}
+        data-handle={body.id}
+        data-tree-handle={body.kind === 'tree' ? '' : undefined}
+        role="button"
+        tabIndex={0}
+        aria-label={`${body.label}: drag it, or move it with the arrow keys`}
+        r={Math.max(22, Math.min(long * 0.3, 44))}
+        fill="transparent"
+        className={tool.kind === 'line' ? 'peer cursor-crosshair touch-none outline-none' : 'peer cursor-grab touch-none outline-none'}
+        onKeyDown={keys}
+        onBlur={left}
+      />
+      <circle
+        r={Math.max(30, long * 0.6)}
+        fill="none"
+        stroke="var(--rope-shade)"
+        strokeWidth="3"
+        pointerEvents="none"
+        className="opacity-0 peer-focus-visible:opacity-100"
+      />
     </g>
   );
 });
@@ -160,12 +160,16 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
 /** Room between a body's end and the knob that turns it, pixels. */
 const TURNER_PX = 26;
 
-function Turner({ body: stands, view, size, freeze }: SharedProps & { readonly body: Extract<Body, { headingRad: number }> }) {
+function Turner({
+  body: stands,
+  view,
+  freeze,
+}: Pick<SharedProps, 'view' | 'freeze'> & { readonly body: Extract<Body, { headingRad: number }> }) {
   const dispatch = useAppDispatch();
   const body = useHeld(stands);
   const centre = toScreen(view, { x: body.xM, y: body.yM });
   const reach = (body.lengthM / 2) * view.scale + TURNER_PX;
-  const group = useAhead(body, view, size);
+  const group = useHiddenWhileHeld<SVGGElement>(body.id);
   const knob = { x: centre.x + reach * Math.sin(body.headingRad), y: centre.y - reach * Math.cos(body.headingRad) };
   const drag = useDrag(
     ({ first, last, shiftKey, movement: [mx, my], memo, event }) => {
@@ -174,6 +178,7 @@ function Turner({ body: stands, view, size, freeze }: SharedProps & { readonly b
       const from = memo ?? knob;
       const turn = Math.atan2(from.x + mx - centre.x, centre.y - from.y - my);
       const step = (shiftKey ? 15 : 1) * DEGREE;
+      handMoved();
       dispatch(bodyHeld({ ...body, headingRad: Math.round(turn / step) * step }));
       if (last) {
         freeze(undefined);

@@ -2,7 +2,7 @@ import { render } from '@testing-library/react';
 import type { Body } from '@wainrope/core';
 import { afterEach, expect, it } from 'vitest';
 import { holdAhead } from '../draft/held-ahead.ts';
-import { useAhead } from './use-ahead.ts';
+import { useAhead, useHiddenWhileHeld } from './use-ahead.ts';
 
 const VIEW = { scale: 20, originX: 400, originY: 300 };
 const SIZE = { width: 800, height: 600 };
@@ -42,4 +42,23 @@ it('holds somebody beyond the edge at the edge', () => {
   const shown = render(<Drawn body={pim} />);
   holdAhead({ id: 'pim', xM: 25, yM: 0 });
   expect(shown.container.querySelector<SVGGElement>('[data-drawn]')?.style.transform).toBe('translate(0px, 0px)');
+});
+
+function Ring({ isThere }: { readonly isThere: boolean }) {
+  const ring = useHiddenWhileHeld<SVGCircleElement>('alder');
+  return <svg aria-hidden="true">{isThere && <circle ref={ring} data-ring />}</svg>;
+}
+
+it('hides what goes with a body while the pointer holds that body, also where it comes meanwhile', () => {
+  const shown = render(<Ring isThere={false} />);
+  const visibility = () => shown.container.querySelector<SVGElement>('[data-ring]')?.style.visibility;
+  holdAhead({ id: 'alder', xM: 3, yM: 2 });
+  shown.rerender(<Ring isThere />);
+  expect(visibility()).toBe('hidden');
+  holdAhead({ id: 'birch', xM: 3, yM: 2 });
+  expect(visibility()).toBe('');
+  holdAhead({ id: 'alder', xM: 4, yM: 2 });
+  expect(visibility()).toBe('hidden');
+  holdAhead(undefined);
+  expect(visibility()).toBe('');
 });

@@ -20,6 +20,19 @@ export function useAhead(body: Body, view: View, size: CoveredSheet): RefObject<
   return group;
 }
 
+/** For what goes with a body and is not wanted while the pointer holds it: it is hidden meanwhile, so that the body alone has to be moved. */
+export function useHiddenWhileHeld<E extends SVGElement>(id: string): RefObject<E | null> {
+  const part = useRef<E>(null);
+  useLayoutEffect(() => {
+    const follow = () => {
+      if (part.current) part.current.style.visibility = heldAhead(id) ? 'hidden' : '';
+    };
+    follow();
+    return followHeld(follow);
+  });
+  return part;
+}
+
 interface OnScreen {
   readonly x: number;
   readonly y: number;
