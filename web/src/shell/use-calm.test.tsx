@@ -44,15 +44,15 @@ it('leaves a device to itself that took long to draw it, while something moves',
   rerender({ value: 1 });
   await wait(0);
   rerender({ value: 2 });
-  // Its two frames took 64 ms in place of 34: forty times what that is too long, 1.2 s, it rests.
-  await wait(64);
+  // Its two frames took 49 ms in place of 34: a hundred times what that is too long, 1.5 s, it rests.
+  await wait(49);
   for (let frame = 0; frame < 2; frame++) {
     const due = frames;
     frames = [];
     for (const drawn of due) drawn(performance.now());
   }
   vi.unstubAllGlobals();
-  await wait(1199);
+  await wait(1499);
   expect(result.current).toBe(1);
   await wait(1);
   expect(result.current).toBe(2);

@@ -3,8 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 /** Figures that change oftener than this cannot be read, ms. */
 const CALM_MS = 250;
 /** A slow device is left to itself so many times as long as drawing them took too long, and at most so long, ms. */
-const REST = 40;
-const MOST_REST_MS = 2000;
+const REST = 100;
+const MOST_REST_MS = 2500;
 /** Two frames of a device that is not slow, ms. */
 const FRAMES_MS = 34;
 

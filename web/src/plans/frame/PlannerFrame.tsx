@@ -62,6 +62,9 @@ interface FoldingPanelProps {
   readonly children: ReactNode;
 }
 
+/** A part whose height its panel gives is laid out by itself: else each figure that changes in it has the whole page laid out anew. */
+const BY_ITSELF = 'h-full contain-size contain-layout';
+
 function FoldingPanel({ id, order, size, folding: { panel, onCollapse, onExpand }, children }: FoldingPanelProps) {
   return (
     <Panel
@@ -74,7 +77,7 @@ function FoldingPanel({ id, order, size, folding: { panel, onCollapse, onExpand 
       minSize={size.least}
       {...{ onCollapse, onExpand }}
     >
-      {children}
+      <div className={BY_ITSELF}>{children}</div>
     </Panel>
   );
 }
@@ -103,7 +106,7 @@ const over = ({ tools, playKey, sentence }: Pick<FrameParts, 'tools' | 'playKey'
 /** The drawing with the line of time under it. */
 function Drawing({ sheet, play, ...parts }: Omit<FrameParts, 'path' | 'side'>) {
   return (
-    <div className="flex h-full flex-col">
+    <div className={`flex flex-col ${BY_ITSELF}`}>
       <div className="min-h-0 flex-1">{sheet(over(parts))}</div>
       {play}
     </div>
