@@ -43,13 +43,18 @@ it('shows a move in every other frame once too many are late, and always the las
   expect(heldAhead('alder')?.xM).toBe(9);
 });
 
-it('lets go at once, and begins the next hold with each move', () => {
+it('lets go at once, and goes on as it went until frames have been in time for a good while', () => {
   for (const [at, now] of [0, 16, 48, 80, 112, 128].entries()) frame(now, at);
   holdAhead(undefined);
   expect(shown.at(-1)).toBeUndefined();
   frame(144);
   expect(due).toHaveLength(0);
   shown = [];
-  for (let at = 0; at < 5; at++) frame(200 + 16 * at, at);
-  expect(shown).toEqual([0, 1, 2, 3, 4]);
+  for (let at = 0; at < 6; at++) frame(200 + 16 * at, at);
+  expect(shown).toEqual([0, 2, 4]);
+  for (let at = 6; at < 301; at++) frame(200 + 16 * at, at);
+  expect(shown.at(-1)).toBe(300);
+  shown = [];
+  for (let at = 301; at < 305; at++) frame(200 + 16 * at, at);
+  expect(shown).toEqual([301, 302, 303, 304]);
 });

@@ -14,12 +14,13 @@ const followers = new Set<() => void>();
 /** How the frames of one hold go. Where too many are late, what is held is moved in every other, so that it has two to be drawn in. */
 interface Hold {
   readonly missed: MissedFrames;
-  isInEveryOther: boolean;
   frame: number;
   toldIn: number;
   isWaiting: boolean;
 }
 let hold: Hold | undefined;
+/** Stays so from one hold to the next, until frames have been in time for a good while. */
+let isInEveryOther = false;
 
 /** Where the pointer holds this body; undefined where it holds none or another. */
 export const heldAhead = (id: string): HeldAhead | undefined => (ahead?.id === id ? ahead : undefined);
@@ -45,10 +46,10 @@ export function followHeld(follow: () => void): () => void {
 }
 
 function begun(): Hold {
-  const held: Hold = { missed: new MissedFrames(), isInEveryOther: false, frame: 0, toldIn: -2, isWaiting: false };
+  const held: Hold = { missed: new MissedFrames(), frame: 0, toldIn: -2, isWaiting: false };
   requestAnimationFrame(function watch(now) {
     if (hold !== held) return;
-    held.isInEveryOther ||= held.missed.isTooMany(now);
+    isInEveryOther = held.missed.isTooMany(now) || (isInEveryOther && !held.missed.isSmooth);
     tellIfDue(held);
     held.frame++;
     requestAnimationFrame(watch);
@@ -57,7 +58,7 @@ function begun(): Hold {
 }
 
 function tellIfDue(held: Hold): void {
-  if (!held.isWaiting || (held.isInEveryOther && held.frame - held.toldIn < 2)) return;
+  if (!held.isWaiting || (isInEveryOther && held.frame - held.toldIn < 2)) return;
   held.toldIn = held.frame;
   held.isWaiting = false;
   for (const follow of followers) follow();

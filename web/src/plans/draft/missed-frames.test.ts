@@ -30,6 +30,16 @@ describe('frames that are late', () => {
     expect(tooManyIn([16, ...each(10)])).toBe(-1);
     expect(tooManyIn([16, ...each(9)])).toBeGreaterThan(100);
   });
+  it('are forgotten after three hundred in time', () => {
+    const missed = new MissedFrames();
+    missed.isTooMany(0);
+    for (let frame = 1; frame < 300; frame++) missed.isTooMany(16 * frame);
+    expect(missed.isSmooth).toBe(false);
+    missed.isTooMany(16 * 300);
+    expect(missed.isSmooth).toBe(true);
+    missed.isTooMany(16 * 302);
+    expect(missed.isSmooth).toBe(false);
+  });
   it('are counted anew once they were too many', () => {
     const missed = new MissedFrames();
     expect([0, 16, 48, 80, 112, 144, 176, 208].map((now) => missed.isTooMany(now))).toEqual([

@@ -6,16 +6,24 @@ const LATE = 1.5;
 const MADE_UP = 0.1;
 /** So many late frames that are not made up for are too many. */
 const TOO_MANY = 3;
+/** After so many frames in time, one after the other, what was put off for late ones is tried again. */
+const MANY_IN_TIME = 300;
 
 /** Tells whether frames stutter, by what each takes beside the shortest: a screen that draws thirty a second does not stutter. */
 export class MissedFrames {
   #shortestMs = FRAME_MS;
   #at: number | undefined;
   #score = 0;
+  #inTime = 0;
 
   /** The shortest frame so far, ms. */
   get shortestMs(): number {
     return this.#shortestMs;
+  }
+
+  /** Whether no frame has been late for a good while. */
+  get isSmooth(): boolean {
+    return this.#inTime >= MANY_IN_TIME;
   }
 
   /** Told of each frame, one after the other (ms); whether too many were late, of which it then begins to count anew. */
@@ -24,7 +32,9 @@ export class MissedFrames {
     this.#at = now;
     if (tookMs === undefined || tookMs <= 0) return false;
     this.#shortestMs = Math.min(this.#shortestMs, tookMs);
-    this.#score = tookMs > LATE * this.#shortestMs ? this.#score + 1 : Math.max(0, this.#score - MADE_UP);
+    const isLate = tookMs > LATE * this.#shortestMs;
+    this.#inTime = isLate ? 0 : this.#inTime + 1;
+    this.#score = isLate ? this.#score + 1 : Math.max(0, this.#score - MADE_UP);
     if (this.#score < TOO_MANY) return false;
     this.#score = 0;
     return true;

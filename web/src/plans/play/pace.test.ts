@@ -37,7 +37,7 @@ describe('how often what is played is drawn', () => {
     for (const gap of gaps(played(400, () => 400)).slice(-3)) expect(withinAFrame(gap, 416 + 900)).toBe(true);
   });
   it('is in every other frame again once three steps are drawn in time', () => {
-    const spans = gaps(played(600, (frame) => (frame < 200 ? 100 : 16)));
+    const spans = gaps(played(400, (frame) => (frame < 200 ? 100 : 16)));
     expect(Math.max(...spans.slice(0, 12))).toBeGreaterThan(800);
     expect(spans.at(-1)).toBe(32);
   });
@@ -55,6 +55,18 @@ describe('how often what is played is drawn', () => {
     expect(gaps(due).slice(0, 3)).toEqual([16, 32, 32]);
     expect(new Set(gaps(due).slice(5))).toEqual(new Set([32]));
     expect(due.length).toBeGreaterThan(28);
+  });
+  it('begins as the last run went, and is in each frame again after three hundred in time', () => {
+    const last = new Pace();
+    let now = 0;
+    for (const tookMs of [16, 40, 40, 40, 16]) {
+      last.isDue(now, true);
+      now += tookMs;
+    }
+    const next = new Pace(last);
+    const due = Array.from({ length: 310 }, (_, frame) => next.isDue(16 * frame, true));
+    expect(due.slice(0, 6)).toEqual([false, true, false, true, false, true]);
+    expect(due.slice(-5)).toEqual([true, true, true, true, true]);
   });
   it('is in each frame on a screen that draws thirty a second', () => {
     const pace = new Pace();

@@ -12,20 +12,25 @@ const MOST_REST_MS = 900;
 /**
  * How often something that is played is drawn. In each frame where the device can; where that makes frames late, in every other, so that
  * a step has one frame to be made and one to be painted; where that is too much too, a step and a rest in turns, so that in between the
- * device answers at once. Told of every frame of one run; the next, after a pause, has a pace of its own.
+ * device answers at once. Told of every frame of one run; the next, after a pause, begins as the last one went.
  */
 export class Pace {
   readonly #missed = new MissedFrames();
-  #kind: 'each' | 'other' | 'rests' = 'each';
+  #kind: 'each' | 'other' | 'rests';
   #stepAt: number | undefined;
   #framesDrawn = 0;
   #tookMs = 0;
   #inTime = 0;
   #slow = 0;
 
+  constructor(last?: Pace) {
+    this.#kind = last ? last.#kind : 'each';
+  }
+
   /** Whether the next step is due in the frame at `now` (ms); `isDrawn` says whether the last one is on the page. */
   isDue(now: number, isDrawn: boolean): boolean {
     if (this.#missed.isTooMany(now) && this.#kind === 'each') this.#kind = 'other';
+    if (this.#missed.isSmooth && this.#kind === 'other') this.#kind = 'each';
     this.#framesDrawn = isDrawn ? this.#framesDrawn + 1 : 0;
     // In its second frame a step is painted.
     if (this.#framesDrawn === 2 && this.#stepAt !== undefined) this.#measureStep(now - this.#stepAt);

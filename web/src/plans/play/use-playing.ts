@@ -24,6 +24,7 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [isRunning, setRunning] = useState(false);
   useInMotion(isRunning);
+  const lastPace = useRef<Pace>(undefined);
   const drawn = useRef(isDrawn);
   useEffect(() => {
     drawn.current = isDrawn;
@@ -39,7 +40,8 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
       return () => clearInterval(timer);
     }
-    const pace = new Pace();
+    const pace = new Pace(lastPace.current);
+    lastPace.current = pace;
     let last = performance.now();
     let frame = requestAnimationFrame(function draw(now) {
       if (pace.isDue(now, drawn.current())) {
