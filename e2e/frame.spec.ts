@@ -30,6 +30,15 @@ for (const size of [
     }
   });
 
+test('nothing that stands or opens over the drawing lies under it', async ({ page }) => {
+  await openPlan(page, 'Bog below');
+  await page.getByRole('button', { name: 'Fold the panels away' }).click({ trial: true });
+  await page.getByRole('button', { name: 'Add to the site' }).click();
+  const items = page.getByRole('menuitem');
+  await items.first().waitFor();
+  for (const item of await items.all()) await item.click({ trial: true });
+});
+
 test('panels and load path are dragged by pointer and keys, folded, and stay so', async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await openPlan(page, 'Bog below');
