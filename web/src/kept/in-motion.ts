@@ -1,10 +1,10 @@
 import { useEffect } from 'react';
 
-/** How many things are moving: under somebody's hand, or since they are played. */
+/** How many things are moving, under somebody's hand or because they are played. */
 let moving = 0;
 const waiting = new Set<() => void>();
 
-/** While it is true, what the device reads for later waits: on a slow one each such read makes what moves stutter. */
+/** While it is true, what the device reads for later waits: on a slow device each read would make what moves stutter. */
 export function useInMotion(isMoving: boolean): void {
   useEffect(() => {
     if (!isMoving) return;

@@ -5,11 +5,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import plantationFile from '../../../../demo/plans/plantation-ride-self-recovery.json' with { type: 'json' };
 import { store } from '../../store.ts';
 import { caseOfFile } from '../../testing/case-of-file.ts';
+import type { Judgement } from '../solver/use-judgement.ts';
 import { holdAhead } from './held-ahead.ts';
 import { bodyHeld, dragEnded, planOpened } from './planner-slice.ts';
-import { HeldFollows, useSlowedWhileDragging } from './shown-plans.ts';
+import { HeldFollows, useShownPlans, useSlowedWhileDragging } from './shown-plans.ts';
 
-const { rig } = caseOfFile(plantationFile);
+const subject = caseOfFile(plantationFile);
+const { rig } = subject;
 const [vehicle] = rig.bodies;
 if (vehicle?.kind !== 'vehicle') throw new Error('no vehicle');
 const inStore = ({ children }: { readonly children: ReactNode }) => <Provider store={store}>{children}</Provider>;
@@ -122,5 +124,21 @@ describe('what stands round the sheet while something is dragged', () => {
     expect(result.current).toBe('a');
     await wait(1);
     expect(result.current).toBe('b');
+  });
+  it('says that it is of a moment ago while more has been judged since', async () => {
+    const judgements = [1, 2].map(() => ({ report: {}, judged: { ...subject, kind: 'rig' }, pending: false }) as unknown as Judgement);
+    const { result, rerender } = renderHook(
+      ({ judgement }) => useShownPlans({ rig, subject, facts: new Map() }, judgement as Judgement).roundSheet,
+      { wrapper: inStore, initialProps: { judgement: judgements[0] } },
+    );
+    await hold();
+    await move(1);
+    expect(result.current?.pending).toBe(false);
+    rerender({ judgement: judgements[1] });
+    expect(result.current?.report).toBe(judgements[0]?.report);
+    expect(result.current?.pending).toBe(true);
+    await wait(250);
+    expect(result.current?.report).toBe(judgements[1]?.report);
+    expect(result.current?.pending).toBe(false);
   });
 });

@@ -65,7 +65,11 @@ export function useShownPlans({ rig, subject, facts }: DraftOfPlan, { report, ju
     (): SheetPlan | undefined => (drawn && lastJudged ? { ...drawn, facts, lastJudged } : undefined),
     [drawn, lastJudged, facts],
   );
-  return { onSheet, roundSheet: useSlowedWhileDragging<JudgedPlan | undefined>(onSheet, lastJudged) };
+  const slowed = useSlowedWhileDragging<JudgedPlan | undefined>(onSheet, lastJudged);
+  // What stands round the sheet says so where more has been judged since.
+  const isOlder = dragging && slowed !== undefined && slowed !== lastJudged;
+  const roundSheet = useMemo(() => (isOlder ? { ...slowed, pending: true } : slowed), [isOlder, slowed]);
+  return { onSheet, roundSheet };
 }
 
 /** For the sheet alone, which follows the pointer. */

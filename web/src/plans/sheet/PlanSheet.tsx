@@ -117,8 +117,8 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const circles = [...named.report.zones, ...named.report.swept].flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
-  // Painted after all that stands round it (`z-1`): what is painted after a layer is held against it each time that anything moves,
-  // which took a third of a frame while a body was dragged. What stands round it and has levels of its own is isolated for it.
+  // Painted after all that stands round it (`z-1`): each time that anything moves, the browser compares what is painted after a layer
+  // with that layer, which took a third of a frame while a body was dragged. What has levels of its own round it is isolated for that.
   return (
     <div
       ref={holder}

@@ -15,8 +15,8 @@ interface Begun {
 }
 
 /**
- * Zooming by wheel and by two fingers. It listens once and stays: whoever begins to listen for a wheel anew has everything painted anew
- * that lies under it, which took two frames of each step of a played pull.
+ * Zooming by wheel and by two fingers. It listens once: each time that a page begins to listen for the wheel, the browser paints
+ * everything anew over which it listens.
  */
 export const SheetGestures = memo(function SheetGestures({ target, newest }: SheetGesturesProps) {
   useGesture(
