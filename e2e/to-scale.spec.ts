@@ -27,8 +27,14 @@ for (const size of [
     const { from, to } = fresh.report.strands[0];
     expect(Math.abs((await span(page, '[data-strand="0"]')) - scale * Math.hypot(to.x - from.x, to.y - from.y))).toBeLessThan(1);
     // The vehicle's length.
-    const vehicle = page.locator('[data-vehicle]');
-    const length = await vehicle.evaluate((node) => (node as SVGPathElement).getBBox().width);
+    const length = await page.locator('[data-vehicle]').evaluate((node) => {
+      // Its outline goes from one corner of the rear by the bonnet to the other.
+      const corners = (node.getAttribute('d') ?? '').split(/[MLZ]/).filter(Boolean);
+      const [rear, , nose, otherNose, , otherRear] = corners.map((corner) => corner.split(' ').map(Number));
+      const middle = (a: number[] = [], b: number[] = []) => [0, 1].map((axis) => ((a[axis] ?? 0) + (b[axis] ?? 0)) / 2);
+      const [back, front] = [middle(rear, otherRear), middle(nose, otherNose)];
+      return Math.hypot((front[0] ?? 0) - (back[0] ?? 0), (front[1] ?? 0) - (back[1] ?? 0));
+    });
     expect(Math.abs(length - scale * rig.bodies[0].lengthM)).toBeLessThan(1);
     // The trunk.
     const trunk = await page.locator('[data-trunk]').evaluate((node) => (node as SVGCircleElement).getBoundingClientRect().width);

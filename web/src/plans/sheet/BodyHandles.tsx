@@ -120,10 +120,12 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
   const long = 'lengthM' in body ? body.lengthM * view.scale : 0;
   const ring = useHiddenWhileHeld<SVGCircleElement>(body.id);
   return (
-    <g transform={`translate(${x} ${y})`}>
+    <g>
       {selected && (
         <circle
           ref={ring}
+          cx={x}
+          cy={y}
           r={Math.max(26, long * 0.56)}
           fill="none"
           stroke="var(--moss)"
@@ -134,6 +136,8 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
       )}
       <circle
         {...drag()}
+        cx={x}
+        cy={y}
         data-handle={body.id}
         data-tree-handle={body.kind === 'tree' ? '' : undefined}
         role="button"
@@ -146,12 +150,14 @@ const Handle = memo(function Handle({ body: stands, view, size, freeze, placeOf 
         onBlur={left}
       />
       <circle
+        cx={x}
+        cy={y}
         r={Math.max(30, long * 0.6)}
         fill="none"
         stroke="var(--rope-shade)"
         strokeWidth="3"
         pointerEvents="none"
-        className="opacity-0 peer-focus-visible:opacity-100"
+        className="invisible peer-focus-visible:visible"
       />
     </g>
   );

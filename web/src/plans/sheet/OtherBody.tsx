@@ -1,4 +1,5 @@
 import type { Body } from '@wainrope/core';
+import { onScreen, outline, type Placed, placed } from './layout/placed.ts';
 import { type CoveredSheet, shownAt, type View } from './layout/plan-sheet-layout.ts';
 
 type Other = Exclude<Body, { kind: 'tree' | 'vehicle' }>;
@@ -12,59 +13,93 @@ interface OtherBodyProps {
 
 /** Anchors that are no tree, loose loads, people and animals: a mark of its own for each, loads to scale. */
 export function OtherBody({ body, view, size, selected }: OtherBodyProps) {
-  const { x, y, offM, awayRad = 0 } = shownAt(body, view, size);
+  const { offM, awayRad = 0, ...at } = shownAt(body, view, size);
   const ink = selected ? 'var(--rust)' : 'var(--ink)';
+  const away = placed(at, awayRad);
   return (
-    <g data-body={body.id} data-kind={body.kind} transform={`translate(${x} ${y})`} stroke={ink} strokeWidth="1.8" fill="none">
+    <g data-body={body.id} data-kind={body.kind} stroke={ink} strokeWidth="1.8" fill="none">
       <title>{body.label}</title>
-      <Mark body={body} view={view} />
+      <Mark body={body} view={view} at={at} />
       {offM !== undefined && (
-        <path data-beyond d="M20 -6L32 0L20 6" strokeWidth="2" strokeLinejoin="round" transform={`rotate(${(awayRad * 180) / Math.PI})`} />
+        <path data-beyond d={`M${away(20, -6)}L${away(32, 0)}L${away(20, 6)}`} strokeWidth="2" strokeLinejoin="round" />
       )}
     </g>
   );
 }
 
-function Mark({ body, view }: { readonly body: Other; readonly view: View }) {
+interface MarkProps {
+  readonly body: Other;
+  readonly view: View;
+  readonly at: { readonly x: number; readonly y: number };
+}
+
+function Mark({ body, view, at }: MarkProps) {
+  const put = placed(at);
   switch (body.kind) {
     case 'load': {
       const [l, w] = [body.lengthM * view.scale, body.widthM * view.scale];
-      const turn = (body.headingRad * 180) / Math.PI - 90;
+      const turned = placed(at, onScreen(body.headingRad));
       return (
-        <g transform={`rotate(${turn})`}>
-          <rect x={-l / 2} y={-w / 2} width={l} height={w} rx={Math.min(w / 2, 6)} fill="var(--trunk)" />
-          <path d={`M${-l / 2} 0H${l / 2}`} strokeOpacity="0.5" />
+        <g>
+          <path d={roundedBox(turned, l / 2, w / 2, Math.min(w / 2, l / 2, 6))} fill="var(--trunk)" />
+          <path d={`M${turned(-l / 2, 0)}L${turned(l / 2, 0)}`} strokeOpacity="0.5" />
         </g>
       );
     }
     case 'rock': {
-      const r = Math.max(9, ((body.diameterM ?? 0.8) / 2) * view.scale);
+      const r = rockRadius(body, view);
       return (
         <path
-          d={`M${-r} ${r * 0.3}L${-r * 0.6} ${-r * 0.8}L${r * 0.3} ${-r}L${r} ${-r * 0.2}L${r * 0.7} ${r * 0.8}L${-r * 0.4} ${r}Z`}
+          d={outline(at, 0, [
+            [-r, r * 0.3],
+            [-r * 0.6, -r * 0.8],
+            [r * 0.3, -r],
+            [r, -r * 0.2],
+            [r * 0.7, r * 0.8],
+            [-r * 0.4, r],
+          ])}
           fill="var(--stone)"
         />
       );
     }
     case 'structure': {
-      const r = Math.max(9, ((body.diameterM ?? 0.8) / 2) * view.scale);
-      return <path d={`M${-r} ${-r}H${r}V${r}H${-r}ZM${-r} ${-r}L${r} ${r}M${r} ${-r}L${-r} ${r}`} fill="var(--stone)" />;
+      const r = rockRadius(body, view);
+      const corners = `M${put(-r, -r)}L${put(r, -r)}L${put(r, r)}L${put(-r, r)}Z`;
+      return <path d={`${corners}M${put(-r, -r)}L${put(r, r)}M${put(r, -r)}L${put(-r, r)}`} fill="var(--stone)" />;
     }
     case 'ground-anchor':
-      return <path d="M0 -12V8M-9 0Q0 16 9 0M-5 -12H5" strokeWidth="2.4" />;
+      return <path d={`M${put(0, -12)}v20m-9 -8q9 16 18 0m-14 -12h10`} strokeWidth="2.4" />;
     case 'pickets':
-      return <path d="M-12 8L-8 -8M0 8L4 -8M12 8L16 -8M-10 -2L2 4M2 -2L14 4" strokeWidth="2.2" />;
+      return <path d={`M${put(-12, 8)}l4 -16m8 16l4 -16m8 16l4 -16m-26 6l12 6m0 -6l12 6`} strokeWidth="2.2" />;
     case 'deadman':
-      return <path d="M-14 0H14M-14 -5V5M14 -5V5M-8 7H8M-4 11H4" strokeWidth="2.4" />;
+      return <path d={`M${put(-14, 0)}h28m-28 -5v10m28 -10v10m-22 2h16m-12 4h8`} strokeWidth="2.4" />;
     case 'crew':
-      return <path d="M-9 9V1a4 4 0 0 1 8 0V9M1 9V1a4 4 0 0 1 8 0V9M-5 -7a3 3 0 1 1 0 .1M5 -7a3 3 0 1 1 0 .1" strokeWidth="2" />;
+      return (
+        <path
+          d={`M${put(-9, 9)}v-8a4 4 0 0 1 8 0v8M${put(1, 9)}v-8a4 4 0 0 1 8 0v8M${put(-5, -7)}a3 3 0 1 1 0 .1M${put(5, -7)}a3 3 0 1 1 0 .1`}
+          strokeWidth="2"
+        />
+      );
     case 'person':
-      return <path d="M-5 9V1a5 5 0 0 1 10 0V9M0 -8a3.4 3.4 0 1 1 0 .1" strokeWidth="2" fill="var(--sheet)" />;
+      return <path d={`M${put(-5, 9)}v-8a5 5 0 0 1 10 0v8M${put(0, -8)}a3.4 3.4 0 1 1 0 .1`} strokeWidth="2" fill="var(--sheet)" />;
     case 'animal':
-      return <path d="M-9 6V-2H7V6M7 -2L11 -7M-9 -2L-12 2" strokeWidth="2" />;
+      return <path d={`M${put(-9, 6)}v-8h16v8m0 -8l4 -5m-20 5l-3 4`} strokeWidth="2" />;
     default: {
       const never: never = body;
       return never;
     }
   }
+}
+
+/** Rocks and structures to scale, and never too small to be seen. */
+const rockRadius = ({ diameterM }: { readonly diameterM?: number | undefined }, view: View) =>
+  Math.max(9, ((diameterM ?? 0.8) / 2) * view.scale);
+
+/** Half as long and half as wide as this, with corners of a radius. */
+function roundedBox(at: Placed, l: number, w: number, r: number): string {
+  const corner = `A${r} ${r} 0 0 1`;
+  return [
+    `M${at(r - l, -w)}L${at(l - r, -w)}${corner} ${at(l, r - w)}L${at(l, w - r)}${corner} ${at(l - r, w)}`,
+    `L${at(r - l, w)}${corner} ${at(-l, w - r)}L${at(-l, r - w)}${corner} ${at(r - l, -w)}Z`,
+  ].join('');
 }

@@ -11,6 +11,7 @@ import {
 import { Fragment, memo } from 'react';
 import { useHeld } from '../draft/shown-plans.ts';
 import type { Point2 } from './layout/place-labels.ts';
+import { box, onScreen, outline } from './layout/placed.ts';
 import { type CoveredSheet, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
 import { OtherBody } from './OtherBody.tsx';
 import { useAhead } from './use-ahead.ts';
@@ -117,19 +118,11 @@ interface DrawnBodyProps {
 }
 
 const DrawnBody = memo(function DrawnBody({ body: stands, view, size, selected }: DrawnBodyProps) {
-  const body = useHeld(stands);
-  return (
-    <g ref={useAhead(body, view, size)}>
-      <BodyShape {...{ body, view, size, selected }} />
-    </g>
-  );
-});
-
-function BodyShape({ body, view, size, selected }: DrawnBodyProps) {
+  const body = useAhead(useHeld(stands));
   if (body.kind === 'tree') return <Tree tree={body} view={view} selected={selected} />;
   if (body.kind === 'vehicle') return <Vehicle vehicle={body} view={view} />;
   return <OtherBody body={body} view={view} size={size} selected={selected} />;
-}
+});
 
 function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: number; readonly onPick: () => void }) {
   return (
@@ -186,7 +179,7 @@ function Tree({ tree, view, selected }: { readonly tree: TreeBody; readonly view
   const r = (tree.trunkDiameterM / 2) * view.scale;
   return (
     <g>
-      <circle cx={x} cy={y} r={Math.max(26, r * 3)} fill="var(--crown)" opacity="0.55" />
+      <circle cx={x} cy={y} r={Math.max(26, r * 3)} fill="var(--crown)" fillOpacity="0.55" />
       <circle
         data-trunk={tree.id}
         data-diameter={tree.trunkDiameterM}
@@ -201,10 +194,11 @@ function Tree({ tree, view, selected }: { readonly tree: TreeBody; readonly view
   );
 }
 
-/** A vehicle from above: frame, bonnet, glass, bed, wheels that stand out a little. Its rectangle is to scale. */
+/** A vehicle from above: frame, bonnet, glass, bed, wheels that stand out a little. Its outline is to scale. */
 function Vehicle({ vehicle, view }: { readonly vehicle: VehicleBody; readonly view: View }) {
-  const { x, y } = toScreen(view, { x: vehicle.xM, y: vehicle.yM });
+  const at = toScreen(view, { x: vehicle.xM, y: vehicle.yM });
   const [l, w] = [vehicle.lengthM * view.scale, vehicle.widthM * view.scale];
+  const turn = onScreen(vehicle.headingRad);
   const wheels = [
     [0.3, -0.5],
     [0.3, 0.5],
@@ -212,21 +206,31 @@ function Vehicle({ vehicle, view }: { readonly vehicle: VehicleBody; readonly vi
     [-0.3, 0.5],
   ];
   return (
-    <g transform={`translate(${x} ${y}) rotate(${(vehicle.headingRad * 180) / Math.PI - 90})`}>
-      {wheels.map(([a = 0, b = 0]) => (
-        <rect key={`${a}${b}`} x={a * l - l * 0.085} y={b * w - w * 0.09} width={l * 0.17} height={w * 0.18} fill="var(--ink)" />
-      ))}
+    <g>
+      <path d={wheels.map(([a = 0, b = 0]) => box(at, turn, [a * l, b * w, l * 0.17, w * 0.18])).join('')} fill="var(--ink)" />
       <path
         data-vehicle={vehicle.id}
         data-length={vehicle.lengthM}
-        d={`M${-l / 2} ${-w / 2}H${l * 0.42}L${l / 2} ${-w * 0.36}V${w * 0.36}L${l * 0.42} ${w / 2}H${-l / 2}Z`}
+        d={outline(at, turn, [
+          [-l / 2, -w / 2],
+          [l * 0.42, -w / 2],
+          [l / 2, -w * 0.36],
+          [l / 2, w * 0.36],
+          [l * 0.42, w / 2],
+          [-l / 2, w / 2],
+        ])}
         fill="var(--vehicle)"
         stroke="var(--ink)"
         strokeWidth="1.8"
       />
-      <rect x={-l * 0.44} y={-w * 0.38} width={l * 0.36} height={w * 0.76} fill="none" stroke="var(--ink)" strokeOpacity="0.6" />
+      <path d={box(at, turn, [l * -0.26, 0, l * 0.36, w * 0.76])} fill="none" stroke="var(--ink)" strokeOpacity="0.6" />
       <path
-        d={`M${l * 0.09} ${-w * 0.38}L${l * 0.2} ${-w * 0.32}V${w * 0.32}L${l * 0.09} ${w * 0.38}Z`}
+        d={outline(at, turn, [
+          [l * 0.09, -w * 0.38],
+          [l * 0.2, -w * 0.32],
+          [l * 0.2, w * 0.32],
+          [l * 0.09, w * 0.38],
+        ])}
         fill="var(--glass)"
         stroke="var(--ink)"
         strokeOpacity="0.7"

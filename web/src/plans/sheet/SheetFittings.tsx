@@ -1,5 +1,6 @@
 import { pointPosition, type Report, type Rig } from '@wainrope/core';
 import type { Point2 } from './layout/place-labels.ts';
+import { type Placed, placed } from './layout/placed.ts';
 import { toScreen, type View } from './layout/plan-sheet-layout.ts';
 
 interface SheetFittingsProps {
@@ -21,14 +22,12 @@ export function SheetFittings({ rig, report, view }: SheetFittingsProps) {
         const span = report.strands.find((entry) => entry.lineId === lineId && entry.index === strand);
         if (!span) return [];
         const [a, b] = [toScreen(view, span.from), toScreen(view, span.to)];
-        const [x, y] = [a.x + (b.x - a.x) * DAMPER_AT, a.y + (b.y - a.y) * DAMPER_AT];
-        const turn = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+        const at = { x: a.x + (b.x - a.x) * DAMPER_AT, y: a.y + (b.y - a.y) * DAMPER_AT };
         return [
           <path
             key={id}
             data-damper={id}
-            transform={`translate(${x} ${y}) rotate(${turn})`}
-            d="M-7 -3C-9 8 -9 10 -4 11H4C9 10 9 8 7 -3ZM-7 -3H7M-3 2V8M0 2V8M3 2V8"
+            d={damper(placed(at, Math.atan2(b.y - a.y, b.x - a.x)))}
             fill="var(--canvas)"
             stroke="var(--ink)"
             strokeWidth="1.3"
@@ -41,6 +40,13 @@ export function SheetFittings({ rig, report, view }: SheetFittingsProps) {
 
 /** Where on its strand a damper is drawn, from the side of the drive. */
 const DAMPER_AT = 0.72;
+
+/** A bag over the line, with its folds. */
+const damper = (at: Placed) =>
+  [
+    `M${at(-7, -3)}C${at(-9, 8)} ${at(-9, 10)} ${at(-4, 11)}L${at(4, 11)}C${at(9, 10)} ${at(9, 8)} ${at(7, -3)}Z`,
+    ...[-3, 0, 3].map((x) => `M${at(x, 2)}L${at(x, 8)}`),
+  ].join('');
 
 interface Place {
   readonly x: number;
