@@ -20,6 +20,7 @@ import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { howWeak } from '../how-weak.ts';
 import { StopKey, TurnKey } from './BarKeys.tsx';
 import { useCalmMoment } from './MomentHolder.tsx';
+import { PlayLine } from './PlayLine.tsx';
 import { eventsAt, type PlayEvent, playEvents, steppedTo } from './play-events.ts';
 import { clockWords, instantAt, type PlayedBy, restsAt, wholeOf } from './timeline-at.ts';
 import { type Play, usePlay } from './use-play.ts';
@@ -189,7 +190,7 @@ interface LineProps {
 }
 
 /** The way from slack to free, with what happens on it. Page up and page down step from one event to another. */
-function Line({ play: { by, at }, points, events, before, next, acts }: LineProps) {
+function Line({ play: { by, at, isRunning }, points, events, before, next, acts }: LineProps) {
   const { figure } = useFigures();
   const { atM, timeS } = instantAt(points, by, at);
   const keys = (event: KeyboardEvent) => {
@@ -199,21 +200,17 @@ function Line({ play: { by, at }, points, events, before, next, acts }: LineProp
     acts.step(to);
   };
   return (
-    <div className="relative mx-4 h-9 shrink-0 contain-size contain-layout">
-      <EventMarks {...{ points, by, events, acts }} />
-      <input
-        type="range"
-        className="play-line absolute inset-x-0 top-1 z-20 h-8"
-        aria-label="How far the pull has gone"
-        aria-valuetext={`${figure(length(atM))}${timeS === undefined ? '' : `, ${clockWords(timeS)}`}`}
-        min={0}
-        max={wholeOf(points, by)}
-        step={by === 'metre' ? 0.01 : 0.5}
-        value={at}
-        onKeyDown={keys}
-        onChange={({ target }) => acts.go(Number(target.value))}
-      />
-    </div>
+    <PlayLine
+      label="How far the pull has gone"
+      at={at}
+      whole={wholeOf(points, by)}
+      step={by === 'metre' ? 0.01 : 0.5}
+      words={`${figure(length(atM))}${timeS === undefined ? '' : `, ${clockWords(timeS)}`}`}
+      isRunning={isRunning}
+      go={acts.go}
+      onKeyDown={keys}
+      marks={<EventMarks {...{ points, by, events, acts }} />}
+    />
   );
 }
 
@@ -221,7 +218,7 @@ interface EventMarksProps extends Pick<LineProps, 'points' | 'events' | 'acts'> 
   readonly by: PlayedBy;
 }
 
-/** The rope of the line, with a mark for everything that happens on the way. */
+/** A mark for everything that happens on the way. */
 const EventMarks = memo(function EventMarks({ points, by, events, acts }: EventMarksProps) {
   const whole = wholeOf(points, by);
   const share = (metre: number) => {
@@ -230,14 +227,13 @@ const EventMarks = memo(function EventMarks({ points, by, events, acts }: EventM
   };
   return (
     <>
-      <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
       {events.map(({ key, atM: metre, severity, worsens }) => (
         <button
           key={key}
           type="button"
           tabIndex={-1}
           aria-hidden="true"
-          className="absolute top-0 z-10 grid h-5 w-4 -translate-x-1/2 place-items-center"
+          className="absolute top-0 z-10 -ml-2 grid h-5 w-4 place-items-center"
           style={{ left: `${share(metre)}%` }}
           onClick={() => acts.step(metre)}
         >

@@ -3,6 +3,7 @@ import { OneOfKeys } from '../../fields/OneOfKeys.tsx';
 import { Loading } from '../../shell/Loading.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
 import { StopKey, TurnKey } from './BarKeys.tsx';
+import { PlayLine } from './PlayLine.tsx';
 import { BEYOND, type PlayedRun, SLOWER, useRun } from './use-run.ts';
 
 interface RunUpBarProps {
@@ -42,7 +43,7 @@ export function RunUpBar({ subject, report, plan, close }: RunUpBarProps) {
           }}
         />
       </div>
-      <RunLine played={played} go={go} />
+      <RunLine {...{ played, isRunning, go }} />
       <Warning isBeyond={chosen === BEYOND} isStop={report.verdict === 'stop'} />
     </section>
   );
@@ -86,33 +87,32 @@ function RunWords({ played: { run, instant, towingId }, subject, limitN, peakN }
 
 interface RunLineProps {
   readonly played: PlayedRun;
+  readonly isRunning: boolean;
   readonly go: (to: number) => void;
 }
 
 /** The way from standing to rest, a stroke where the rope comes tight. */
-function RunLine({ played: { at, whole, tightS, instant }, go }: RunLineProps) {
+function RunLine({ played: { at, whole, tightS, instant }, isRunning, go }: RunLineProps) {
   const { figure } = useFigures();
   return (
-    <div className="relative mx-4 mb-1 h-9 shrink-0 contain-size contain-layout">
-      <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
-      <span
-        aria-hidden="true"
-        className="absolute top-1 h-6 w-0.5 bg-ink"
-        style={{ left: `${whole > 0 ? (100 * tightS) / whole : 0}%` }}
-        title="the rope comes tight"
-      />
-      <input
-        type="range"
-        className="play-line absolute inset-x-0 top-1 z-20 h-8"
-        aria-label="How far the run-up has gone"
-        aria-valuetext={`${instant.timeS.toFixed(2)} seconds from first tension, ${figure(force(instant.tensionN))}`}
-        min={0}
-        max={whole}
-        step={0.01}
-        value={at}
-        onChange={({ target }) => go(Number(target.value))}
-      />
-    </div>
+    <PlayLine
+      label="How far the run-up has gone"
+      at={at}
+      whole={whole}
+      step={0.01}
+      words={`${instant.timeS.toFixed(2)} seconds from first tension, ${figure(force(instant.tensionN))}`}
+      isRunning={isRunning}
+      go={go}
+      marks={
+        <span
+          aria-hidden="true"
+          className="absolute top-1 h-6 w-0.5 bg-ink"
+          style={{ left: `${whole > 0 ? (100 * tightS) / whole : 0}%` }}
+          title="the rope comes tight"
+        />
+      }
+      className="mb-1"
+    />
   );
 }
 

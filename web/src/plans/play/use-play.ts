@@ -1,10 +1,11 @@
 import type { Case, MomentReport, Timeline } from '@wainrope/core';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useState } from 'react';
 import { useAddress } from '../../shell/use-address.ts';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
 import { useShowMoment } from './MomentHolder.tsx';
 import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
+import { usePlayedMoment } from './use-played-moment.ts';
 import { usePlaying } from './use-playing.ts';
 import { useRestInAddress } from './use-rest-in-address.ts';
 
@@ -37,34 +38,34 @@ export function usePlay(subject: Case): Play {
   const points = timeline?.points ?? NO_POINTS;
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
-  const { value: moment, isNewest } = useAsked(useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]));
+  const { moment, forward, isDrawn, stay } = usePlayedMoment({ subject, points, by, at, atM, setAt });
   const { show, leave: standStill } = useShowMoment();
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn: () => isNewest, setAt });
-  // While it is played, the thumb goes with the drawing: both are drawn in one frame.
-  const drawnAt = useRef(at);
-  const shownAt = isRunning && !isNewest ? drawnAt.current : at;
-  useLayoutEffect(() => {
-    drawnAt.current = shownAt;
-    show(moment, { at: shownAt, by }, isRunning);
-  }, [shownAt, by, moment, isRunning, show]);
+  const restart = () => setAt(0);
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn, forward, restart });
+  useLayoutEffect(() => show(moment, { at, by }, isRunning), [at, by, moment, isRunning, show]);
   useEffect(() => standStill, [standStill]);
   const leave = useRestInAddress(atM, isRunning);
   return {
     timeline,
     by,
     setBy: (next) => {
+      stay();
       const instant = instantAt(points, by, at);
       setAt(next === 'metre' ? instant.atM : (instant.timeS ?? 0));
       setPlayedBy(next);
     },
-    at: Math.min(shownAt, whole || shownAt),
+    at: Math.min(at, whole || at),
     go: (to, goneBy = by) => {
+      stay();
       const instant = instantAt(points, goneBy, to);
       setAt(by === 'metre' ? instant.atM : (instant.timeS ?? 0));
     },
     isRunning,
     pause,
-    turn,
+    turn: () => {
+      stay();
+      turn();
+    },
     leave,
     moment,
   };

@@ -13,14 +13,17 @@ interface Playing {
   readonly at: number;
   /** Whether what is drawn is where it is: it does not run ahead of its drawing. */
   readonly isDrawn: () => boolean;
-  readonly setAt: (next: number | ((before: number) => number)) => void;
+  /** Goes on by so many metres or seconds, at most to the end; the same from one drawing to the next. */
+  readonly forward: (by: number) => void;
+  /** Back to where it begins. */
+  readonly restart: () => void;
 }
 
 /**
  * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
  * wanted by a few steps; stops at its end, from where it begins anew.
  */
-export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
+export function usePlaying({ whole, seconds, at, isDrawn, forward, restart }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [isRunning, setRunning] = useState(false);
   useInMotion(isRunning);
@@ -35,7 +38,6 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
   }, [isOver]);
   useEffect(() => {
     if (!isRunning || !(whole > 0)) return;
-    const forward = (by: number) => setAt((before) => Math.min(whole, before + by));
     if (calm) {
       const timer = setInterval(() => forward(whole / CALM_STEPS), 1000);
       return () => clearInterval(timer);
@@ -51,9 +53,9 @@ export function usePlaying({ whole, seconds, at, isDrawn, setAt }: Playing) {
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);
-  }, [isRunning, calm, whole, seconds, setAt]);
+  }, [isRunning, calm, whole, seconds, forward]);
   const turn = () => {
-    if (isOver) setAt(0);
+    if (isOver) restart();
     setRunning(!isRunning);
   };
   return { isRunning, pause: () => setRunning(false), turn };

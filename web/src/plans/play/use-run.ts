@@ -51,7 +51,9 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const tightS = run ? runUpTakesS(run) : 0;
   const whole = tightS + (run?.planned.at(-1)?.timeS ?? 0);
   const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, setAt });
+  const forward = useCallback((by: number) => setAt((before) => Math.min(whole, before + by)), [whole]);
+  const restart = () => setAt(0);
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, forward, restart });
   const leave = useRestInAddress(whole > 0 ? Math.min(at, whole) : at, isRunning);
   const played = useMemo(
     () =>

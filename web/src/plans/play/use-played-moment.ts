@@ -1,0 +1,74 @@
+import type { Case, MomentReport, Timeline } from '@wainrope/core';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { named, solver } from '../solver/solver.ts';
+import { useAsked } from '../solver/use-asked.ts';
+import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
+
+interface Place {
+  readonly subject: Case;
+  readonly points: Timeline['points'];
+  readonly by: PlayedBy;
+  /** Metres or seconds, by what it is played by, and the metre there. */
+  readonly at: number;
+  readonly atM: number;
+  readonly setAt: (at: number) => void;
+}
+
+interface Played {
+  /** The figures of the moment; the last that were known until those of a new place are here. */
+  readonly moment: MomentReport | undefined;
+  /** Whether the last step is on the page. */
+  readonly isDrawn: () => boolean;
+  /** Goes on by so much, once the figures from there are here. */
+  readonly forward: (more: number) => void;
+  /** What was gone on to and is not here yet does not come any more. */
+  readonly stay: () => void;
+}
+
+interface Step {
+  /** Steps are told apart by their number. */
+  readonly count: number;
+  readonly subject: Case;
+  readonly atM: number;
+  readonly moment: MomentReport | undefined;
+}
+
+/**
+ * The figures of where a pull is played to. Where it is put by hand it is at once, and its figures follow; a step of its own is asked
+ * for first and made when they are here, so that thumb and drawing go together and all is drawn once.
+ */
+export function usePlayedMoment({ subject, points, by, at, atM, setAt }: Place): Played {
+  const [step, setStep] = useState<Step>();
+  const stepped = step?.subject === subject && step.atM === atM ? step.moment : undefined;
+  const ask = useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]);
+  const asked = useAsked(stepped ? undefined : ask);
+  const last = useRef<MomentReport>(undefined);
+  const moment = stepped ?? (asked.isNewest ? asked.value : last.current);
+  const here = useRef(at);
+  const count = useRef(0);
+  const coming = useRef<number>(undefined);
+  useLayoutEffect(() => {
+    last.current = moment;
+    here.current = at;
+    if (step?.count === coming.current) coming.current = undefined;
+  });
+  const stay = useCallback(() => {
+    coming.current = undefined;
+  }, []);
+  const forward = useCallback(
+    async (more: number) => {
+      const to = Math.min(wholeOf(points, by), here.current + more);
+      const { atM: metre } = instantAt(points, by, to);
+      const mine = ++count.current;
+      coming.current = mine;
+      const answer = await solver()
+        .momentReport(named(subject), metre)
+        .catch(() => undefined);
+      if (coming.current !== mine) return;
+      setAt(to);
+      setStep({ count: mine, subject, atM: metre, moment: answer });
+    },
+    [subject, points, by, setAt],
+  );
+  return { moment, isDrawn: useCallback(() => coming.current === undefined, []), forward, stay };
+}
