@@ -42,7 +42,8 @@ export function MomentHolder({ children }: { readonly children: ReactNode }) {
   const [shown, setShown] = useState(STANDING);
   const acts = useMemo(
     (): Show => ({
-      show: (moment, place, isRunning) => setShown({ ...STANDING, moment, place, isRunning }),
+      show: (moment, place, isRunning) =>
+        setShown((before) => (isOf(before, moment, place, isRunning) ? before : { ...STANDING, moment, place, isRunning })),
       showRun: (ran, isRunning) => setShown({ ...STANDING, ran, isRunning }),
       leave: () => setShown(STANDING),
     }),
@@ -56,6 +57,9 @@ export function MomentHolder({ children }: { readonly children: ReactNode }) {
     </ShowMoment>
   );
 }
+
+const isOf = (shown: Shown, moment: MomentReport | undefined, { at, by }: PlayedPlace, isRunning: boolean): boolean =>
+  shown.moment === moment && shown.place?.at === at && shown.place.by === by && shown.isRunning === isRunning;
 
 /** Tells which moment is shown. */
 export const useShowMoment = (): Show => useContext(ShowMoment);

@@ -38,8 +38,16 @@ export function usePlay(subject: Case): Play {
   const points = timeline?.points ?? NO_POINTS;
   const whole = wholeOf(points, by);
   const atM = points.length === 0 ? at : instantAt(points, by, at).atM;
-  const { moment, forward, isDrawn, stay } = usePlayedMoment({ subject, points, by, at, atM, setAt });
   const { show, leave: standStill } = useShowMoment();
+  // Bar and drawing are told of a step at once, so that both are drawn in one go.
+  const stepTo = useCallback(
+    (to: number, then: MomentReport | undefined) => {
+      setAt(to);
+      show(then, { at: to, by }, true);
+    },
+    [by, show],
+  );
+  const { moment, forward, isDrawn, stay } = usePlayedMoment({ subject, points, by, at, atM, stepTo });
   const restart = () => setAt(0);
   const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn, forward, restart });
   useLayoutEffect(() => show(moment, { at, by }, isRunning), [at, by, moment, isRunning, show]);

@@ -11,7 +11,8 @@ interface Place {
   /** Metres or seconds, by what it is played by, and the metre there. */
   readonly at: number;
   readonly atM: number;
-  readonly setAt: (at: number) => void;
+  /** Takes a step: from here on it is there, at that moment. */
+  readonly stepTo: (at: number, moment: MomentReport | undefined) => void;
 }
 
 interface Played {
@@ -37,7 +38,7 @@ interface Step {
  * The figures of where a pull is played to. Where it is put by hand it is at once, and its figures follow; a step of its own is asked
  * for first and made when they are here, so that thumb and drawing go together and all is drawn once.
  */
-export function usePlayedMoment({ subject, points, by, at, atM, setAt }: Place): Played {
+export function usePlayedMoment({ subject, points, by, at, atM, stepTo }: Place): Played {
   const [step, setStep] = useState<Step>();
   const stepped = step?.subject === subject && step.atM === atM ? step.moment : undefined;
   const ask = useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]);
@@ -65,10 +66,10 @@ export function usePlayedMoment({ subject, points, by, at, atM, setAt }: Place):
         .momentReport(named(subject), metre)
         .catch(() => undefined);
       if (coming.current !== mine) return;
-      setAt(to);
+      stepTo(to, answer);
       setStep({ count: mine, subject, atM: metre, moment: answer });
     },
-    [subject, points, by, setAt],
+    [subject, points, by, stepTo],
   );
   return { moment, isDrawn: useCallback(() => coming.current === undefined, []), forward, stay };
 }

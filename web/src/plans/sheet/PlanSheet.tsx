@@ -1,11 +1,12 @@
 import { useDrag } from '@use-gesture/react';
-import { length, type Rig } from '@wainrope/core';
+import { length, type Report, type Rig } from '@wainrope/core';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import {
   type KeyboardEvent,
   lazy,
   memo,
   type ReactNode,
+  type RefObject,
   Suspense,
   useCallback,
   useEffect,
@@ -22,23 +23,19 @@ import { bodySelected, edited, placeSelected, toolChosen } from '../draft/planne
 import { type NamedPlan, useSheetPlan, useSlowedWhileDragging } from '../draft/shown-plans.ts';
 import type { SheetSize } from './layout/plan-sheet-layout.ts';
 import { remoteReaches } from './layout/remote-reaches.ts';
-import { besideBar, COMPACT, sheetLabels } from './layout/sheet-labels.ts';
+import { sheetLabels } from './layout/sheet-labels.ts';
 import { RigDrawing } from './RigDrawing.tsx';
-import { ArrowKey, Endangered, Flights, RemoteRims, SweptZones, Zones } from './SheetDangers.tsx';
-import { Features } from './SheetFeatures.tsx';
+import { Endangered, Flights } from './SheetDangers.tsx';
 import { SheetFittings } from './SheetFittings.tsx';
 import { SheetGestures } from './SheetGestures.ts';
-import { Ground, North, ScaleBar, Tufts } from './SheetGround.tsx';
-import { Labels } from './SheetLabels.tsx';
+import { GroundLayer, WordsLayer, ZonesLayer } from './SheetLayers.tsx';
 import type { MapPoint } from './SheetMarks.tsx';
 import { toMap, useSheetView } from './use-sheet-view.ts';
 
 /** Fetched with the tools, of which one has to be in hand before this is asked for. */
 const bodyEdits = () => import('../site/body-edits.ts');
 /** Fetched behind the drawing, which is looked at first. */
-const KeepOutLine = lazy(async () => ({ default: (await import('./KeepOutLine.tsx')).KeepOutLine }));
 const SheetForces = lazy(async () => ({ default: (await import('./SheetForces.tsx')).SheetForces }));
-const WayOnSheet = lazy(async () => ({ default: (await import('./WayOnSheet.tsx')).WayOnSheet }));
 const SheetHandles = lazy(async () => ({ default: (await import('./SheetHandles.tsx')).SheetHandles }));
 
 /** What touching the ground does, by the tool in hand: adds a body, measures, draws a feature corner by corner. */
@@ -91,30 +88,22 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   const dispatch = useAppDispatch();
   const shown = useSheetView({ ...(isPlayed ? lastJudged : { rig, report }), size, covered }, holder);
   const { view, zoom, pan, fit, freeze, within } = shown;
-  const newest = useRef(shown);
+  const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig, isPlayed);
+  const acts = { ...shown, tapped: (x: number, y: number) => touchedAt(toMap(view, within(x, y))) };
+  const newest = useRef(acts);
   useLayoutEffect(() => {
-    newest.current = shown;
+    newest.current = acts;
   });
   const zoomBy = useCallback((factor: number) => newest.current.zoom(factor), []);
   const fitAll = useCallback(() => newest.current.fit(), []);
-  const { tool, points, touchedAt, cancel, finishFeature } = useSheetTool(rig, isPlayed);
   const named = useSlowedWhileDragging<NamedPlan>(calmly ?? { rig, report }, lastJudged);
   const reaches = useMemo(() => remoteReaches(named.rig, facts, subject.policy), [named.rig, facts, subject.policy]);
   const labels = useMemo(
     () => sheetLabels({ rig: named.rig, report: named.report, view, size, covered, figure, reaches }),
     [named.rig, named.report, view, size, covered, figure, reaches],
   );
-  const ground = useDrag(
-    ({ tap, delta: [dx, dy], event }) => {
-      const { clientX, clientY } = event as PointerEvent;
-      if (tap) touchedAt(toMap(view, within(clientX, clientY)));
-      else pan(dx, dy);
-    },
-    { filterTaps: true },
-  );
   const keys = sheetKeys({ zoom, pan, fit, cancel, finish: finishFeature });
   const select = useCallback((placeId: string) => void dispatch(placeSelected(placeId)), [dispatch]);
-  const circles = [...named.report.zones, ...named.report.swept].flatMap((zone) => zone.circles);
   const strands =
     report.strands.length === 0 ? 'No line is laid' : report.strands.length === 1 ? 'One strand' : `${report.strands.length} strands`;
   // Painted after all that stands round it (`z-1`): each time that anything moves, the browser compares what is painted after a layer
@@ -126,25 +115,14 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
       data-plan-sheet
       data-scale={view.scale}
     >
-      <Layer size={size}>
-        <Ground ground={rig.ground} view={view} size={size} />
-        <Tufts surface={rig.situation.surface} strands={named.report.strands} view={view} size={size} labels={labels} />
-        <Features features={rig.features} view={view} />
-      </Layer>
-      <Layer size={size}>
-        <SweptZones swept={named.report.swept} view={view} />
-        <Zones zones={named.report.zones} view={view} />
-        <Suspense fallback={null}>
-          <KeepOutLine report={named.report} view={view} />
-          <WayOnSheet
-            rig={isPlayed ? lastJudged.rig : named.rig}
-            reachedM={named.report.pull.reachedM}
-            isRunUp={named.report.runUp !== undefined}
-            view={view}
-          />
-        </Suspense>
-        <RemoteRims reaches={reaches} view={view} />
-      </Layer>
+      <GroundLayer
+        ground={rig.ground}
+        surface={rig.situation.surface}
+        features={rig.features}
+        strands={named.report.strands}
+        {...{ view, size, labels }}
+      />
+      <ZonesLayer report={named.report} rig={isPlayed ? lastJudged.rig : named.rig} {...{ reaches, view, size }} />
       <svg
         width={size.width}
         height={size.height}
@@ -154,14 +132,7 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
         onKeyDown={keys}
         aria-label={`Plan from above. ${strands}; bodies can be moved with the arrow keys, the sheet by plus, minus and 0.`}
       >
-        <rect
-          {...ground()}
-          data-ground
-          width={size.width}
-          height={size.height}
-          fill="transparent"
-          className={tool.kind === 'move' ? 'touch-none' : 'cursor-crosshair touch-none'}
-        />
+        <GroundTouch size={size} isMoving={tool.kind === 'move'} newest={newest} />
         <RigDrawing {...{ rig, report, view, selectedSubjectId, select, isPlayed }} size={sheet} gear={facts} />
         <SheetFittings rig={rig} report={report} view={view} />
         <Suspense fallback={null}>
@@ -173,23 +144,13 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
           {!isPlayed && <SheetHandles {...{ rig, report, view, freeze, points }} size={sheet} isClosed={tool.kind === 'feature'} />}
         </Suspense>
       </svg>
-      <Layer size={size}>
-        <Labels labels={labels} />
-        <North x={size.width - 34} />
-        <ScaleBar view={view} size={size} imperial={units === 'lbf'} />
-        {report.strands.length > 0 && size.width >= COMPACT && <ArrowKey x={besideBar(view, size, units === 'lbf')} y={size.height - 15} />}
-      </Layer>
+      <WordsLayer {...{ labels, view, size }} imperial={units === 'lbf'} hasArrows={report.strands.length > 0} />
       <div
         ref={corner}
         className="pointer-events-none absolute top-2 left-2 flex w-fit max-w-[calc(100%-5rem)] flex-col items-start gap-1 [&>*]:pointer-events-auto"
       >
         {over}
-        {circles.length > 0 && (
-          <p className="pointer-events-none! bg-map/80 px-1 text-[14px] text-rust">
-            Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and
-            inside every bend.
-          </p>
-        )}
+        <KeepOut report={named.report} />
         {tool.kind === 'feature' && (
           <button type="button" className="action-main" disabled={points.length < 2} onClick={finishFeature}>
             Done, {points.length} corners
@@ -202,19 +163,51 @@ export function PlanSheet({ selectedSubjectId, over }: PlanSheetProps) {
   );
 }
 
-/** What lies under or over what is touched; in a layer of its own, so that it is not painted anew with what moves. */
-function Layer({ size, children }: { readonly size: SheetSize; readonly children: ReactNode }) {
+interface Touch {
+  readonly tapped: (clientX: number, clientY: number) => void;
+  readonly pan: (dx: number, dy: number) => void;
+}
+
+interface GroundTouchProps {
+  readonly size: SheetSize;
+  readonly isMoving: boolean;
+  readonly newest: RefObject<Touch>;
+}
+
+/** The ground that is touched and dragged, where nothing else stands on it. */
+const GroundTouch = memo(function GroundTouch({ size, isMoving, newest }: GroundTouchProps) {
+  const drag = useDrag(
+    ({ tap, delta: [dx, dy], event }) => {
+      const { clientX, clientY } = event as PointerEvent;
+      if (tap) newest.current.tapped(clientX, clientY);
+      else newest.current.pan(dx, dy);
+    },
+    { filterTaps: true },
+  );
   return (
-    <svg
+    <rect
+      {...drag()}
+      data-ground
       width={size.width}
       height={size.height}
-      className="pointer-events-none absolute inset-0 select-none will-change-transform"
-      aria-hidden="true"
-    >
-      {children}
-    </svg>
+      fill="transparent"
+      className={isMoving ? 'touch-none' : 'cursor-crosshair touch-none'}
+    />
   );
-}
+});
+
+/** How far everybody keeps away. */
+const KeepOut = memo(function KeepOut({ report }: { readonly report: Report }) {
+  const { figure } = useFigures();
+  const circles = [...report.zones, ...report.swept].flatMap((zone) => zone.circles);
+  if (circles.length === 0) return null;
+  return (
+    <p className="pointer-events-none! bg-map/80 px-1 text-[14px] text-rust">
+      Keep everyone out within {figure(length(Math.max(0, ...circles.map(({ radiusM }) => radiusM))))} of every end and pulley, and inside
+      every bend.
+    </p>
+  );
+});
 
 interface SheetKeys {
   readonly zoom: (factor: number) => void;
