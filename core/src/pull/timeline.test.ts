@@ -28,6 +28,16 @@ describe('the timeline of a pull', () => {
     }
     expect(motorTag).toBe(judged.rig.winches[0]?.winch?.tag);
   });
+  it('names the metres that were looked at, each once and in order, and between two of them shows the moment of the nearer', () => {
+    const { stationsM } = timelineOf(judged);
+    expect(stationsM[0]).toBe(0);
+    expect(stationsM.at(-1)).toBe(judged.last.travelM);
+    const gaps = stationsM.slice(1).map((at, index) => at - (stationsM[index] ?? at));
+    expect(Math.min(...gaps)).toBeGreaterThan(0);
+    const [at = 0, next = 0] = stationsM.slice(3);
+    expect(momentReport(judged, at + 0.49 * (next - at)).travelM).toBe(at);
+    expect(momentReport(judged, at + 0.51 * (next - at)).travelM).toBe(next);
+  });
   it('stands still while the motor rests, at the metre of the event, and cools', () => {
     const rests = points.flatMap((point, index) => (point.rested ? [[points[index - 1], point] as const] : []));
     const events = report.pull.events.filter(({ kind }) => kind === 'rest');

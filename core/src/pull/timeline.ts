@@ -23,6 +23,8 @@ export interface TimelinePoint {
 /** An act from first tension to its end, as it is played. */
 export interface Timeline {
   readonly points: readonly TimelinePoint[];
+  /** The metres that were looked at, in order, each once: between them the moment of the nearest is shown. */
+  readonly stationsM: readonly number[];
   /** The winch whose motor is followed, by its tag where it has one: that of the first line. */
   readonly motorTag?: string;
   /** Hottest that the motor may run by the policy, °C. */
@@ -45,6 +47,7 @@ export function timelineOf(act: Act): Timeline {
     : curves.travelM.map((_, index) => pointAt(curves, index, 0));
   return {
     points: thinned(points),
+    stationsM: [...new Set(act.stations.map(({ travelM }) => travelM))],
     ...(trace && tag !== undefined && { motorTag: tag }),
     hottestC: rig.policy.electric.hottestC.value,
   };

@@ -9,7 +9,7 @@ function played(frames: number, tookMs: (frame: number) => number): readonly num
   let heavy = false;
   for (let frame = 0; frame < frames; frame++) {
     now += heavy ? tookMs(frame) : 16;
-    heavy = pace.isDue(now, true);
+    heavy = pace.isDue(now, true, true);
     if (heavy) due.push(now);
   }
   return due;
@@ -26,7 +26,17 @@ describe('how often what is played is drawn', () => {
   });
   it('waits for what is not drawn yet', () => {
     const pace = new Pace();
-    expect([false, false, true].map((isDrawn, index) => pace.isDue(16 * index, isDrawn))).toEqual([false, false, true]);
+    expect([false, false, true].map((isDrawn, index) => pace.isDue(16 * index, isDrawn, true))).toEqual([false, false, true]);
+  });
+  it('waits for something new to draw, and then does not wait any longer', () => {
+    const pace = new Pace();
+    expect([true, false, false, true, true].map((isSeen, index) => pace.isDue(16 * index, true, isSeen))).toEqual([
+      true,
+      false,
+      false,
+      true,
+      true,
+    ]);
   });
   it('on a device that stutters is a step and six times as long a rest', () => {
     const due = played(400, () => 100);
@@ -47,7 +57,7 @@ describe('how often what is played is drawn', () => {
     const due: number[] = [];
     let [now, before] = [0, false];
     for (let frame = 0; frame < 60; frame++) {
-      const isDue = pace.isDue(now, true);
+      const isDue = pace.isDue(now, true, true);
       if (isDue) due.push(now);
       now += isDue && before ? 32 : 16;
       before = isDue;
@@ -60,23 +70,23 @@ describe('how often what is played is drawn', () => {
     const last = new Pace();
     let now = 0;
     for (const tookMs of [16, 40, 40, 40, 16]) {
-      last.isDue(now, true);
+      last.isDue(now, true, true);
       now += tookMs;
     }
     const next = new Pace(last);
-    const due = Array.from({ length: 310 }, (_, frame) => next.isDue(16 * frame, true));
+    const due = Array.from({ length: 310 }, (_, frame) => next.isDue(16 * frame, true, true));
     expect(due.slice(0, 6)).toEqual([false, true, false, true, false, true]);
     expect(due.slice(-5)).toEqual([true, true, true, true, true]);
   });
   it('is in each frame on a screen that draws thirty a second', () => {
     const pace = new Pace();
-    for (let frame = 0; frame < 50; frame++) expect(pace.isDue(33 * frame, true)).toBe(true);
+    for (let frame = 0; frame < 50; frame++) expect(pace.isDue(33 * frame, true, true)).toBe(true);
   });
   it('takes a frame now and then that is late for no slow device', () => {
     const pace = new Pace();
     let now = 0;
     for (let frame = 0; frame < 120; frame++) {
-      expect(pace.isDue(now, true)).toBe(true);
+      expect(pace.isDue(now, true, true)).toBe(true);
       now += frame % 12 === 11 ? 68 : 16;
     }
   });

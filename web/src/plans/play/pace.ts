@@ -27,14 +27,17 @@ export class Pace {
     this.#kind = last ? last.#kind : 'each';
   }
 
-  /** Whether the next step is due in the frame at `now` (ms); `isDrawn` says whether the last one is on the page. */
-  isDue(now: number, isDrawn: boolean): boolean {
+  /**
+   * Whether the next step is due in the frame at `now` (ms): `isDrawn` says whether the last one is on the page, `isSeen` whether there is
+   * something new to draw.
+   */
+  isDue(now: number, isDrawn: boolean, isSeen: boolean): boolean {
     if (this.#missed.isTooMany(now) && this.#kind === 'each') this.#kind = 'other';
     if (this.#missed.isSmooth && this.#kind === 'other') this.#kind = 'each';
     this.#framesDrawn = isDrawn ? this.#framesDrawn + 1 : 0;
     // In its second frame a step is painted.
     if (this.#framesDrawn === 2 && this.#stepAt !== undefined) this.#measureStep(now - this.#stepAt);
-    const isDue = this.#framesDrawn >= (this.#kind === 'each' ? 1 : 2) && (this.#kind !== 'rests' || this.#isRested(now));
+    const isDue = isSeen && this.#framesDrawn >= (this.#kind === 'each' ? 1 : 2) && (this.#kind !== 'rests' || this.#isRested(now));
     if (isDue) {
       this.#stepAt = now;
       this.#framesDrawn = 0;

@@ -8,7 +8,7 @@ import type { SheetPlan } from '../draft/shown-plans.ts';
 import { planAt, reportAt } from './moved-plan.ts';
 import { eventsAt, playEvents, steppedTo } from './play-events.ts';
 import { playFigure, playTable } from './play-figure.ts';
-import { clockWords, instantAt, restsAt, wholeOf } from './timeline-at.ts';
+import { clockWords, instantAt, restsAt, stationAt, wholeOf } from './timeline-at.ts';
 
 /** Two metres with a rest of 60 s at the first. */
 const points: readonly TimelinePoint[] = [
@@ -50,6 +50,11 @@ function demo(written: unknown) {
   const judged = judgedCase(file.value.case);
   return { subject: file.value.case, judged, report: withWords(reportOf(judged)) };
 }
+
+it('has the moment of the nearest metre that was looked at, half-way that of the next, and none where none was', () => {
+  expect([-1, 0.49, 0.5, 1.2, 1.5, 9].map((metre) => stationAt([0, 1, 2], metre))).toEqual([0, 0, 1, 1, 2, 2]);
+  expect(stationAt([], 1)).toBeUndefined();
+});
 
 describe('what happens while a pull is played', () => {
   const { report } = demo(badgerFile);

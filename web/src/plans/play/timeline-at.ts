@@ -49,6 +49,14 @@ export function instantAt(points: readonly TimelinePoint[], by: PlayedBy, value:
   };
 }
 
+/** The metre nearest to another among those that were looked at, of which each has a moment of its own; of two as near the further on. */
+export function stationAt(stationsM: readonly number[], metre: number): number | undefined {
+  return stationsM.reduce<number | undefined>(
+    (best, at) => (best === undefined || Math.abs(at - metre) <= Math.abs(best - metre) ? at : best),
+    undefined,
+  );
+}
+
 /** Whether a motor rests at a second of the timeline. */
 export function restsAt(points: readonly TimelinePoint[], timeS: number): boolean {
   const after = firstAt(points, 'time', timeS);

@@ -47,9 +47,9 @@ export function usePlay(subject: Case): Play {
     },
     [by, show],
   );
-  const { moment, forward, isDrawn, stay } = usePlayedMoment({ subject, points, by, at, atM, stepTo });
+  const { moment, stay, ...steps } = usePlayedMoment({ subject, timeline, by, at, atM, stepTo });
   const restart = () => setAt(0);
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, isDrawn, forward, restart });
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: PLAYS_FOR_S[by], at, ...steps, restart });
   useLayoutEffect(() => show(moment, { at, by }, isRunning), [at, by, moment, isRunning, show]);
   useEffect(() => standStill, [standStill]);
   const leave = useRestInAddress(atM, isRunning);

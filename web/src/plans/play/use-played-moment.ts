@@ -2,11 +2,11 @@ import type { Case, MomentReport, Timeline } from '@wainrope/core';
 import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
-import { instantAt, type PlayedBy, wholeOf } from './timeline-at.ts';
+import { instantAt, type PlayedBy, stationAt, wholeOf } from './timeline-at.ts';
 
 interface Place {
   readonly subject: Case;
-  readonly points: Timeline['points'];
+  readonly timeline: Timeline | undefined;
   readonly by: PlayedBy;
   /** Metres or seconds, by what it is played by, and the metre there. */
   readonly at: number;
@@ -20,11 +20,16 @@ interface Played {
   readonly moment: MomentReport | undefined;
   /** Whether the last step is on the page. */
   readonly isDrawn: () => boolean;
+  /** Whether going on by so much shows another moment, or moves the thumb by what can be seen. */
+  readonly isSeen: (more: number) => boolean;
   /** Goes on by so much, once the figures from there are here. */
   readonly forward: (more: number) => void;
   /** What was gone on to and is not here yet does not come any more. */
   readonly stay: () => void;
 }
+
+/** A thumb that goes on by less of its line cannot be seen to move. */
+const SEEN_SHARE = 1 / 200;
 
 interface Step {
   /** Steps are told apart by their number. */
@@ -38,7 +43,7 @@ interface Step {
  * The figures of where a pull is played to. Where it is put by hand it is at once, and its figures follow; a step of its own is asked
  * for first and made when they are here, so that thumb and drawing go together and all is drawn once.
  */
-export function usePlayedMoment({ subject, points, by, at, atM, stepTo }: Place): Played {
+export function usePlayedMoment({ subject, timeline, by, at, atM, stepTo }: Place): Played {
   const [step, setStep] = useState<Step>();
   const stepped = step?.subject === subject && step.atM === atM ? step.moment : undefined;
   const ask = useCallback(() => solver().momentReport(named(subject), atM), [subject, atM]);
@@ -56,10 +61,26 @@ export function usePlayedMoment({ subject, points, by, at, atM, stepTo }: Place)
   const stay = useCallback(() => {
     coming.current = undefined;
   }, []);
+  const reached = useCallback(
+    (more: number) => {
+      const points = timeline?.points ?? [];
+      const to = Math.min(wholeOf(points, by), here.current + more);
+      return { to, metre: instantAt(points, by, to).atM };
+    },
+    [timeline, by],
+  );
+  const isSeen = useCallback(
+    (more: number) => {
+      const { points = [], stationsM = [] } = timeline ?? {};
+      const { to, metre } = reached(more);
+      const whole = wholeOf(points, by);
+      return to === whole || to - here.current >= whole * SEEN_SHARE || stationAt(stationsM, metre) !== last.current?.travelM;
+    },
+    [timeline, by, reached],
+  );
   const forward = useCallback(
     async (more: number) => {
-      const to = Math.min(wholeOf(points, by), here.current + more);
-      const { atM: metre } = instantAt(points, by, to);
+      const { to, metre } = reached(more);
       const mine = ++count.current;
       coming.current = mine;
       const answer = await solver()
@@ -69,7 +90,7 @@ export function usePlayedMoment({ subject, points, by, at, atM, stepTo }: Place)
       stepTo(to, answer);
       setStep({ count: mine, subject, atM: metre, moment: answer });
     },
-    [subject, points, by, stepTo],
+    [subject, reached, stepTo],
   );
-  return { moment, isDrawn: useCallback(() => coming.current === undefined, []), forward, stay };
+  return { moment, isDrawn: useCallback(() => coming.current === undefined, []), isSeen, forward, stay };
 }

@@ -11,9 +11,11 @@ interface Playing {
   readonly whole: number;
   readonly seconds: number;
   readonly at: number;
-  /** Whether what is drawn is where it is: it does not run ahead of its drawing. */
+  /** Whether what is drawn is where it is: it does not run ahead of its drawing. Like the next two, the same from one drawing to the next. */
   readonly isDrawn: () => boolean;
-  /** Goes on by so many metres or seconds, at most to the end; the same from one drawing to the next. */
+  /** Whether going on by so much shows anything new. */
+  readonly isSeen: (by: number) => boolean;
+  /** Goes on by so many metres or seconds, at most to the end. */
   readonly forward: (by: number) => void;
   /** Back to where it begins. */
   readonly restart: () => void;
@@ -23,15 +25,11 @@ interface Playing {
  * Whether something is played, and the key that plays and pauses it: moves on with every frame the screen draws, where motion is not
  * wanted by a few steps; stops at its end, from where it begins anew.
  */
-export function usePlaying({ whole, seconds, at, isDrawn, forward, restart }: Playing) {
+export function usePlaying({ whole, seconds, at, isDrawn, isSeen, forward, restart }: Playing) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
   const [isRunning, setRunning] = useState(false);
   useInMotion(isRunning);
   const lastPace = useRef<Pace>(undefined);
-  const drawn = useRef(isDrawn);
-  useEffect(() => {
-    drawn.current = isDrawn;
-  });
   const isOver = whole > 0 && at >= whole;
   useEffect(() => {
     if (isOver) setRunning(false);
@@ -46,14 +44,15 @@ export function usePlaying({ whole, seconds, at, isDrawn, forward, restart }: Pl
     lastPace.current = pace;
     let last = performance.now();
     let frame = requestAnimationFrame(function draw(now) {
-      if (pace.isDue(now, drawn.current())) {
-        forward(((now - last) / 1000 / seconds) * whole);
+      const by = ((now - last) / 1000 / seconds) * whole;
+      if (pace.isDue(now, isDrawn(), isSeen(by))) {
+        forward(by);
         last = now;
       }
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);
-  }, [isRunning, calm, whole, seconds, forward]);
+  }, [isRunning, calm, whole, seconds, isDrawn, isSeen, forward]);
   const turn = () => {
     if (isOver) restart();
     setRunning(!isRunning);

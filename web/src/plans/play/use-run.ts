@@ -36,7 +36,7 @@ interface Playing {
   readonly leave: () => void;
 }
 
-/** The run is on the page, so that nothing is waited for. */
+/** The run is on the page, so that nothing is waited for, and both vehicles move all the while. */
 const always = () => true;
 
 /** Plays one attempt of a run-up, and shows the sheet where both vehicles are. */
@@ -53,7 +53,7 @@ export function useRun(subject: Case, plan: RunUpReport): Playing {
   const [at, setAt] = useState(() => Math.max(0, Number(params.get('at')) || 0));
   const forward = useCallback((by: number) => setAt((before) => Math.min(whole, before + by)), [whole]);
   const restart = () => setAt(0);
-  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, forward, restart });
+  const { isRunning, pause, turn } = usePlaying({ whole, seconds: whole * SLOWER, at, isDrawn: always, isSeen: always, forward, restart });
   const leave = useRestInAddress(whole > 0 ? Math.min(at, whole) : at, isRunning);
   const played = useMemo(
     () =>
