@@ -134,7 +134,8 @@ test('a run-up is played from standing to rest: both vehicles go their way on th
   await openPlan(page, 'Sand hollow');
   /** Where the rope's ends are drawn: at the vehicle that tows, and at the stuck one. */
   const place = async (which: 'heron' | 'otter') => {
-    const numbers = ((await page.locator('[data-strand="0"]').getAttribute('d')) ?? '').match(/-?[\d.]+/g)?.map(Number) ?? [];
+    const drawn = await page.locator('[data-strand="0"]').evaluate((node) => node.getAttribute('d') ?? node.getAttribute('points') ?? '');
+    const numbers = drawn.match(/-?[\d.]+/g)?.map(Number) ?? [];
     return (which === 'heron' ? numbers[0] : numbers.at(-2)) ?? Number.NaN;
   };
   const [heron, otter] = [await place('heron'), await place('otter')];

@@ -29,15 +29,15 @@ for (const size of [
     // The vehicle's length.
     const length = await page.locator('[data-vehicle]').evaluate((node) => {
       // Its outline goes from one corner of the rear by the bonnet to the other.
-      const corners = (node.getAttribute('d') ?? '').split(/[MLZ]/).filter(Boolean);
-      const [rear, , nose, otherNose, , otherRear] = corners.map((corner) => corner.split(' ').map(Number));
+      const numbers = (node.getAttribute('points') ?? '').split(' ').map(Number);
+      const [rear, , nose, otherNose, , otherRear] = Array.from({ length: 6 }, (_, corner) => numbers.slice(2 * corner, 2 * corner + 2));
       const middle = (a: number[] = [], b: number[] = []) => [0, 1].map((axis) => ((a[axis] ?? 0) + (b[axis] ?? 0)) / 2);
       const [back, front] = [middle(rear, otherRear), middle(nose, otherNose)];
       return Math.hypot((front[0] ?? 0) - (back[0] ?? 0), (front[1] ?? 0) - (back[1] ?? 0));
     });
     expect(Math.abs(length - scale * rig.bodies[0].lengthM)).toBeLessThan(1);
     // The trunk.
-    const trunk = await page.locator('[data-trunk]').evaluate((node) => (node as SVGCircleElement).getBoundingClientRect().width);
+    const trunk = await page.locator('[data-trunk]').evaluate((node) => (node as SVGGeometryElement).getBoundingClientRect().width);
     const stroke = await page.locator('[data-trunk]').evaluate((node) => Number.parseFloat(getComputedStyle(node).strokeWidth));
     expect(
       Math.min(Math.abs(trunk - scale * rig.bodies[1].trunkDiameterM), Math.abs(trunk - stroke - scale * rig.bodies[1].trunkDiameterM)),

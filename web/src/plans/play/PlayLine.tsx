@@ -25,6 +25,7 @@ interface PlayLineProps {
 export function PlayLine({ label, at, whole, step, words, isRunning, go, onKeyDown, marks, className = '' }: PlayLineProps) {
   const calm = useCalm({ at, words }, { isMoving: isRunning });
   const told = isRunning ? calm : { at, words };
+  const share = whole > 0 ? (100 * Math.min(at, whole)) / whole : 0;
   return (
     <div className={`relative mx-4 h-9 shrink-0 contain-size contain-layout ${className}`}>
       <span aria-hidden="true" className="rope-bar absolute inset-x-0 top-[15px] h-[7px]" />
@@ -43,16 +44,21 @@ export function PlayLine({ label, at, whole, step, words, isRunning, go, onKeyDo
       />
       <svg aria-hidden="true" className="pointer-events-none absolute inset-0 z-20 size-full overflow-visible will-change-transform">
         <rect y="15" width="100%" height="7" fill="none" stroke="var(--quiet)" />
-        <circle
-          data-play-thumb
-          cx={`${whole > 0 ? (100 * Math.min(at, whole)) / whole : 0}%`}
-          cy="18.5"
-          r="10"
-          fill="var(--sheet)"
-          stroke="var(--ink)"
-          strokeWidth="4"
-        />
+        <Dot at={share} width={24} colour="var(--ink)" />
+        <Dot at={share} width={16} colour="var(--sheet)" />
       </svg>
     </div>
   );
+}
+
+interface DotProps {
+  /** Per cent of the line. */
+  readonly at: number;
+  readonly width: number;
+  readonly colour: string;
+}
+
+/** A disc, as a stroke of no length with round ends: of a circle the browser would work out the whole style at each move. */
+function Dot({ at, width, colour }: DotProps) {
+  return <line x1={`${at}%`} x2={`${at}%`} y1="18.5" y2="18.5" stroke={colour} strokeWidth={width} strokeLinecap="round" />;
 }

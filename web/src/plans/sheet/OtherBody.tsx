@@ -49,8 +49,8 @@ function Mark({ body, view, at }: MarkProps) {
     case 'rock': {
       const r = rockRadius(body, view);
       return (
-        <path
-          d={outline(at, 0, [
+        <polygon
+          points={outline(at, 0, [
             [-r, r * 0.3],
             [-r * 0.6, -r * 0.8],
             [r * 0.3, -r],

@@ -8,10 +8,10 @@ import {
   type TreeBody,
   type VehicleBody,
 } from '@wainrope/core';
-import { Fragment, memo } from 'react';
+import { Fragment, memo, type SVGProps } from 'react';
 import { useHeld } from '../draft/shown-plans.ts';
 import type { Point2 } from './layout/place-labels.ts';
-import { box, onScreen, outline } from './layout/placed.ts';
+import { box, disc, onScreen, outline, pointsOf } from './layout/placed.ts';
 import { type CoveredSheet, strapOutline, toScreen, type View } from './layout/plan-sheet-layout.ts';
 import { OtherBody } from './OtherBody.tsx';
 import { useAhead } from './use-ahead.ts';
@@ -33,8 +33,6 @@ function placeOfPoint(rig: Rig, pointId: string) {
   const point = rig.points.find(({ id }) => id === pointId);
   return point ? pointPosition(rig, point) : { x: 0, y: 0 };
 }
-
-const line = (a: Point2, b: Point2) => `M${a.x} ${a.y}L${b.x} ${b.y}`;
 
 /** A rope that lies slack: in a bend to either side, as it never would under tension. */
 function slackLine(a: Point2, b: Point2): string {
@@ -58,7 +56,7 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
       {(rig.backAnchors ?? []).map(({ id, vehiclePointId, anchorPointId, pieces }) => (
         <BackAnchor
           key={id}
-          d={line(at(placeOfPoint(rig, vehiclePointId)), at(placeOfPoint(rig, anchorPointId)))}
+          points={pointsOf([at(placeOfPoint(rig, vehiclePointId)), at(placeOfPoint(rig, anchorPointId))])}
           lit={pieces.some((use) => use.id === selectedSubjectId)}
           onPick={() => pick(pieces[0]?.id)}
         />
@@ -67,48 +65,56 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
         const chain = rig.chains.find(({ id }) => id === chainId);
         if (!chain) return null;
         const tree = bodyOfChain(rig, chain);
-        const outline = tree?.kind === 'tree' ? strapOutline(tree, chain, { root, tip }, gear) : undefined;
+        const strap = tree?.kind === 'tree' ? strapOutline(tree, chain, { root, tip }, gear) : undefined;
         const lit = chain.pieces[0]?.id === selectedSubjectId;
         return (
           <Fragment key={chainId}>
-            {outline && tree?.kind === 'tree' && (
-              <Strap tree={tree} outline={outline} view={view} lit={lit} onPick={() => pick(chain.pieces[0]?.id)} />
+            {strap && tree?.kind === 'tree' && (
+              <Strap tree={tree} outline={strap} view={view} lit={lit} onPick={() => pick(chain.pieces[0]?.id)} />
             )}
-            <path d={line(at(outline?.apex ?? root), at(tip))} stroke="var(--ink)" strokeWidth="4" strokeLinecap="round" />
+            <polyline points={pointsOf([at(strap?.apex ?? root), at(tip)])} stroke="var(--ink)" strokeWidth="4" strokeLinecap="round" />
           </Fragment>
         );
       })}
       {report.strands.map((strand, index) => (
         <RopeStrand
           key={`${strand.lineId}.${strand.index}`}
-          d={(isPlayed && strand.plannedN === 0 ? slackLine : line)(at(strand.from), at(strand.to))}
+          from={at(strand.from)}
+          to={at(strand.to)}
+          isSlack={isPlayed === true && strand.plannedN === 0}
           index={index}
           onPick={() => pick(rig.lines.find(({ id }) => id === strand.lineId)?.ropes[0]?.id)}
         />
       ))}
       {report.pulleys.map(({ chainId, at: tip, strandAngleRad }) => {
-        const { x, y } = at(tip);
+        const middle = at(tip);
         const chain = rig.chains.find(({ id }) => id === chainId);
         const last = chain?.pieces.at(-1);
         const big = strandAngleRad !== undefined;
         return (
           <g key={chainId} onPointerDown={() => pick(last?.id)} className="cursor-pointer">
-            <circle
-              data-node={chainId}
-              cx={x}
-              cy={y}
-              r={big ? 9 : 5}
-              fill="var(--sheet)"
-              stroke={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'}
-              strokeWidth="2.6"
-            />
-            {big && <circle cx={x} cy={y} r={2.4} fill="var(--ink)" pointerEvents="none" />}
+            <Spot at={middle} r={big ? 10.3 : 6.3} colour={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'} node={chainId} />
+            <Spot at={middle} r={big ? 7.7 : 3.7} colour="var(--sheet)" />
+            {big && <Spot at={middle} r={2.4} colour="var(--ink)" />}
           </g>
         );
       })}
     </g>
   );
 }
+
+interface SpotProps {
+  readonly at: Point2;
+  readonly r: number;
+  readonly colour: string;
+  /** The chain whose end it is. */
+  readonly node?: string;
+}
+
+/** A disc that moves: a stroke of no length with round ends, whose place is no style. */
+const Spot = ({ at, r, colour, node }: SpotProps) => (
+  <polyline data-node={node} points={pointsOf([at, at])} stroke={colour} strokeWidth={2 * r} strokeLinecap="round" />
+);
 
 interface DrawnBodyProps {
   readonly body: Body;
@@ -124,22 +130,34 @@ const DrawnBody = memo(function DrawnBody({ body: stands, view, size, selected }
   return <OtherBody body={body} view={view} size={size} selected={selected} />;
 });
 
-function RopeStrand({ d, index, onPick }: { readonly d: string; readonly index: number; readonly onPick: () => void }) {
+interface RopeStrandProps {
+  readonly from: Point2;
+  readonly to: Point2;
+  readonly isSlack: boolean;
+  readonly index: number;
+  readonly onPick: () => void;
+}
+
+function RopeStrand({ from, to, isSlack, index, onPick }: RopeStrandProps) {
+  const drawn = isSlack ? { d: slackLine(from, to) } : { points: pointsOf([from, to]) };
   return (
     <g onPointerDown={onPick} className="cursor-pointer" fill="none">
-      <path d={d} stroke="var(--ink)" strokeWidth="7" />
-      <path data-strand={index} d={d} stroke="var(--rope)" strokeWidth="5" />
-      <path d={d} stroke="var(--rope-shade)" strokeWidth="5" strokeDasharray="2.5 5" />
+      <Rope {...drawn} stroke="var(--ink)" strokeWidth="7" />
+      <Rope {...drawn} data-strand={index} stroke="var(--rope)" strokeWidth="5" />
+      <Rope {...drawn} stroke="var(--rope-shade)" strokeWidth="5" strokeDasharray="2.5 5" />
     </g>
   );
 }
 
+const Rope = (drawn: SVGProps<SVGPathElement> & SVGProps<SVGPolylineElement>) =>
+  drawn.points === undefined ? <path {...drawn} /> : <polyline {...drawn} />;
+
 /** What ties a winching vehicle back: a strap, straight to its anchor. */
-function BackAnchor({ d, lit, onPick }: { readonly d: string; readonly lit: boolean; readonly onPick: () => void }) {
+function BackAnchor({ points, lit, onPick }: { readonly points: string; readonly lit: boolean; readonly onPick: () => void }) {
   return (
-    <path
+    <polyline
       data-back-anchor
-      d={d}
+      points={points}
       stroke={lit ? 'var(--rust)' : 'var(--moss)'}
       strokeWidth={lit ? 5 : 4}
       strokeDasharray="14 3"
@@ -175,17 +193,15 @@ function Strap({ tree, outline, view, lit, onPick }: StrapProps) {
 }
 
 function Tree({ tree, view, selected }: { readonly tree: TreeBody; readonly view: View; readonly selected: boolean }) {
-  const { x, y } = toScreen(view, { x: tree.xM, y: tree.yM });
+  const at = toScreen(view, { x: tree.xM, y: tree.yM });
   const r = (tree.trunkDiameterM / 2) * view.scale;
   return (
     <g>
-      <circle cx={x} cy={y} r={Math.max(26, r * 3)} fill="var(--crown)" fillOpacity="0.55" />
-      <circle
+      <path d={disc(at, Math.max(26, r * 3))} fill="var(--crown)" fillOpacity="0.55" />
+      <path
         data-trunk={tree.id}
         data-diameter={tree.trunkDiameterM}
-        cx={x}
-        cy={y}
-        r={r}
+        d={disc(at, r)}
         fill="var(--trunk)"
         stroke={selected ? 'var(--rust)' : 'var(--ink)'}
         strokeWidth={selected ? 3 : 1.5}
@@ -207,11 +223,13 @@ function Vehicle({ vehicle, view }: { readonly vehicle: VehicleBody; readonly vi
   ];
   return (
     <g>
-      <path d={wheels.map(([a = 0, b = 0]) => box(at, turn, [a * l, b * w, l * 0.17, w * 0.18])).join('')} fill="var(--ink)" />
-      <path
+      {wheels.map(([a = 0, b = 0]) => (
+        <polygon key={`${a}${b}`} points={box(at, turn, [a * l, b * w, l * 0.17, w * 0.18])} fill="var(--ink)" />
+      ))}
+      <polygon
         data-vehicle={vehicle.id}
         data-length={vehicle.lengthM}
-        d={outline(at, turn, [
+        points={outline(at, turn, [
           [-l / 2, -w / 2],
           [l * 0.42, -w / 2],
           [l / 2, -w * 0.36],
@@ -223,9 +241,9 @@ function Vehicle({ vehicle, view }: { readonly vehicle: VehicleBody; readonly vi
         stroke="var(--ink)"
         strokeWidth="1.8"
       />
-      <path d={box(at, turn, [l * -0.26, 0, l * 0.36, w * 0.76])} fill="none" stroke="var(--ink)" strokeOpacity="0.6" />
-      <path
-        d={outline(at, turn, [
+      <polygon points={box(at, turn, [l * -0.26, 0, l * 0.36, w * 0.76])} fill="none" stroke="var(--ink)" strokeOpacity="0.6" />
+      <polygon
+        points={outline(at, turn, [
           [l * 0.09, -w * 0.38],
           [l * 0.2, -w * 0.32],
           [l * 0.2, w * 0.32],

@@ -1,6 +1,7 @@
 import type { Report, Rig } from '@wainrope/core';
 import { memo } from 'react';
 import { angleArcs, forceArrows } from './layout/force-arrows.ts';
+import { pointsOf } from './layout/placed.ts';
 import type { View } from './layout/plan-sheet-layout.ts';
 
 interface SheetForcesProps {
@@ -20,8 +21,8 @@ export const SheetForces = memo(function SheetForces({ view, ...report }: SheetF
       ))}
       {forceArrows(report, view).map(({ id, from, tip, barbs }) => (
         <g key={id} data-force={id}>
-          <path d={`M${from.x} ${from.y}L${tip.x} ${tip.y}`} stroke="var(--slate)" strokeWidth="3" />
-          <path d={`M${tip.x} ${tip.y}L${barbs[0].x} ${barbs[0].y}L${barbs[1].x} ${barbs[1].y}Z`} fill="var(--slate)" />
+          <polyline points={pointsOf([from, tip])} stroke="var(--slate)" strokeWidth="3" />
+          <polygon points={pointsOf([tip, ...barbs])} fill="var(--slate)" />
         </g>
       ))}
     </g>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { box, outline, placed } from './placed.ts';
+import { box, disc, outline, placed, pointsOf } from './placed.ts';
 
 describe('a point of a mark on the screen', () => {
   it('stands beside and under its middle', () => {
@@ -19,18 +19,31 @@ describe('a point of a mark on the screen', () => {
   });
 });
 
-it('draws a closed outline through its points', () => {
+it('draws an outline through its points', () => {
   expect(
     outline({ x: 10, y: 20 }, 0, [
       [0, 0],
       [5, 0],
       [0, 7],
     ]),
-  ).toBe('M10 20L15 20L10 27Z');
+  ).toBe('10 20 15 20 10 27');
 });
 
 it('draws a rectangle about a point, along the way it is turned', () => {
-  expect(box({ x: 0, y: 0 }, 0, [10, 5, 4, 2])).toBe('M8 4L12 4L12 6L8 6Z');
+  expect(box({ x: 0, y: 0 }, 0, [10, 5, 4, 2])).toBe('8 4 12 4 12 6 8 6');
   // Turned down: (x, y) is drawn at (−y, x).
-  expect(box({ x: 0, y: 0 }, Math.PI / 2, [10, 5, 4, 2])).toBe('M-4 8L-4 12L-6 12L-6 8Z');
+  expect(box({ x: 0, y: 0 }, Math.PI / 2, [10, 5, 4, 2])).toBe('-4 8 -4 12 -6 12 -6 8');
+});
+
+it('draws a disc about a point, in two halves', () => {
+  expect(disc({ x: 10, y: 20.004 }, 3)).toBe('M7 20a3 3 0 1 0 6 0a3 3 0 1 0 -6 0Z');
+});
+
+it('writes points of the screen to a hundredth of a pixel', () => {
+  expect(
+    pointsOf([
+      { x: 1.004, y: 2.006 },
+      { x: -3, y: 4 },
+    ]),
+  ).toBe('1 2.01 -3 4');
 });

@@ -10,6 +10,7 @@ export type Placed = (x: number, y: number) => string;
  * Writes points of a mark's own, pixels from its middle (x to the right, y down), as they stand on the screen: turned about the middle,
  * clockwise, rad, and put at a place. Whatever moves on the sheet is drawn with coordinates of its own and not by a `transform` (nor with
  * an `opacity`): with those the browser sorts all layers of the page anew at every move, which takes it longer than painting the sheet.
+ * What is straight is a line or a polygon: their points, unlike a path's, are no style, which would be worked out with each move.
  */
 export function placed(at: Point2, turnRad = 0): Placed {
   const [cos, sin] = turnRad === 0 ? [1, 0] : [Math.cos(turnRad), Math.sin(turnRad)];
@@ -19,13 +20,16 @@ export function placed(at: Point2, turnRad = 0): Placed {
 /** By what a mark that is drawn facing right is turned for a heading, rad: north is up, and headings turn clockwise. */
 export const onScreen = (headingRad: number): number => headingRad - Math.PI / 2;
 
-/** A straight-sided shape through such points. */
+/** Points of the screen, as those of a polygon or a polyline. */
+export const pointsOf = (points: readonly Point2[]): string => points.map(({ x, y }) => `${rounded(x)} ${rounded(y)}`).join(' ');
+
+/** A straight-sided shape through points of a mark's own, as the points of a polygon. */
 export function outline(at: Point2, turnRad: number, points: readonly (readonly [x: number, y: number])[]): string {
   const put = placed(at, turnRad);
-  return `M${points.map(([x, y]) => put(x, y)).join('L')}Z`;
+  return points.map(([x, y]) => put(x, y)).join(' ');
 }
 
-/** The rectangle of a length and a width about such a point, its length along the way it is turned. */
+/** The rectangle of a length and a width about such a point, its length along the way it is turned; as the points of a polygon. */
 export function box(
   at: Point2,
   turnRad: number,
@@ -39,3 +43,9 @@ export function box(
     [x - l, y + w],
   ]);
 }
+
+/** A disc about a point, as a path: the middle of a circle is style too, and costs more. */
+export const disc = (at: Point2, radius: number): string => {
+  const [r, x, y] = [rounded(radius), rounded(at.x), rounded(at.y)];
+  return `M${rounded(x - r)} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+};
