@@ -93,28 +93,28 @@ export function RigDrawing({ rig, report, view, size, gear, selectedSubjectId, s
         const big = strandAngleRad !== undefined;
         return (
           <g key={chainId} onPointerDown={() => pick(last?.id)} className="cursor-pointer">
-            <Spot at={middle} r={big ? 10.3 : 6.3} colour={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'} node={chainId} />
-            <Spot at={middle} r={big ? 7.7 : 3.7} colour="var(--sheet)" />
-            {big && <Spot at={middle} r={2.4} colour="var(--ink)" />}
+            <path
+              data-node={chainId}
+              d={disc(middle, big ? 9 : 5)}
+              fill="var(--sheet)"
+              stroke={last?.id === selectedSubjectId ? 'var(--rust)' : 'var(--ink)'}
+              strokeWidth="2.6"
+            />
+            {big && (
+              <polyline
+                points={pointsOf([middle, middle])}
+                stroke="var(--ink)"
+                strokeWidth="4.8"
+                strokeLinecap="round"
+                pointerEvents="none"
+              />
+            )}
           </g>
         );
       })}
     </g>
   );
 }
-
-interface SpotProps {
-  readonly at: Point2;
-  readonly r: number;
-  readonly colour: string;
-  /** The chain whose end it is. */
-  readonly node?: string;
-}
-
-/** A disc that moves: a stroke of no length with round ends, whose place is no style. */
-const Spot = ({ at, r, colour, node }: SpotProps) => (
-  <polyline data-node={node} points={pointsOf([at, at])} stroke={colour} strokeWidth={2 * r} strokeLinecap="round" />
-);
 
 interface DrawnBodyProps {
   readonly body: Body;
