@@ -92,7 +92,7 @@ function Reason({ report }: { readonly report: ToldReport }) {
     <>
       <p className="flex min-w-0 flex-1 flex-col justify-center px-3 py-0.5 leading-[1.15]">
         {reason && (
-          <span className="text-[16px] font-semibold" data-reason>
+          <span className="text-[15px] font-semibold" data-reason>
             {text(reason.title)}
           </span>
         )}

@@ -91,11 +91,11 @@ export function SidePanels(props: SidePanelsProps) {
       }}
     >
       <div className="flex shrink-0 border-b border-rule">
-        <TabList aria-label="Plan" className="flex min-w-0 flex-1 overflow-x-auto px-1 min-[1100px]:pl-2">
+        <TabList aria-label="Plan" className="flex min-w-0 flex-1 overflow-x-auto px-1 min-[1100px]:pl-1.5">
           {TABS.map(([id, label], index) => (
             <Tab
               key={id}
-              className={`relative min-h-11 shrink-0 grow px-[4.5px] text-[15px] whitespace-nowrap max-[1100px]:min-w-11 max-[1100px]:px-2.5 max-[1100px]:text-[16px] ${isOpen ? 'data-selected:font-semibold' : ''}`}
+              className={`relative min-h-11 shrink-0 grow px-[4px] text-[15px] whitespace-nowrap max-[1100px]:min-w-11 max-[1100px]:px-2.5 max-[1100px]:text-[16px] ${isOpen ? 'data-selected:font-semibold' : ''}`}
               onClick={() => {
                 // A tab that is selected already tells of no change.
                 if (index === at && (!isOpen || fold?.folded)) openAt(index);

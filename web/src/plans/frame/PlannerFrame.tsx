@@ -34,9 +34,9 @@ function OnPaper({ sheet, sentence, path, side }: FrameParts) {
 /** Share of the height or width that a part has until somebody drags it, and the least before it folds, per cent. */
 const SIZES = {
   deskPath: { usual: 20.3, least: 14, folded: 5 },
-  deskSide: { usual: 26.8, least: 20, folded: 0 },
+  deskSide: { usual: 26.3, least: 20, folded: 0 },
   uprightPath: { usual: 15.5, least: 12, folded: 3 },
-  uprightSide: { usual: 25, least: 14, folded: 5 },
+  uprightSide: { usual: 24.5, least: 14, folded: 5 },
 };
 
 interface Foldable {

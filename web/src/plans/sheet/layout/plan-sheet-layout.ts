@@ -58,6 +58,9 @@ export const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kin
 /** Room that an edge mark keeps from the frame, pixels. */
 const EDGE = { x: 70, top: 96, bottom: 60 };
 
+/** How far from its middle a mark that points beyond the edge reaches, with a little room, pixels. */
+const AWAY_PX = 38;
+
 /**
  * Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen, its mark clear of what
  * covers the corner.
@@ -73,8 +76,8 @@ export function shownAt(
   const y = Math.min(Math.max(at.y, EDGE.top), height - EDGE.bottom);
   const off = Math.hypot(at.x - x, at.y - y) / view.scale;
   if (off < 0.5) return at;
-  const clear = covered.height + UNDER_PX;
-  const free = x < covered.width + UNDER_PX && y < clear && clear < height - EDGE.bottom ? clear : y;
+  const clear = covered.height + AWAY_PX;
+  const free = x < covered.width + AWAY_PX && y < clear && clear < height - EDGE.bottom ? clear : y;
   return { x, y: free, offM: off, awayRad: Math.atan2(at.y - free, at.x - x) };
 }
 
