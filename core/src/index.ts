@@ -141,7 +141,7 @@ export {
   type RunUpReport,
   type Verdict,
 } from './judgement/report/report.ts';
-export { runUpMoment } from './judgement/report/run-up-moment.ts';
+export { type RunUpMoment, runUpMoment } from './judgement/report/run-up-moment.ts';
 export { strandSentence } from './judgement/report/strand-sentence.ts';
 export { rules } from './judgement/rules/rule-list.ts';
 export { type KitPiece, type KitReadiness, kitReadiness, type NotFit, type WantedLine } from './kits/kit-readiness.ts';

@@ -40,6 +40,9 @@ describe('a run-up on the drawing', () => {
     expect(bodyOf(standing, stuckId)).toEqual(bodyOf(plan, stuckId));
     for (const { plannedN } of standing.report.strands) expect(plannedN).toBe(0);
     expect(standing.isPlayed).toBe(true);
+    expect(standing.report.breaks.map(({ lineId, flights }) => [lineId, flights])).toEqual(
+      plan.report.breaks.map(({ lineId }) => [lineId, []]),
+    );
   });
   it('moves both along the line, each by its own way, and whoever sits in a cab with it', () => {
     const { timeS } = run.planned.at(-1) ?? { timeS: 0 };
@@ -64,6 +67,13 @@ describe('a run-up on the drawing', () => {
     expect(along(strand.from, before.from)).toBeCloseTo(most.towedM, 9);
     expect(along(strand.to, before.to)).toBeCloseTo(most.movedM, 9);
     expect(strand).not.toHaveProperty('greatestN');
+    // What would fly leaves from where it hangs by then.
+    const flights = ({ report: { breaks } }: SheetPlan) => breaks.flatMap((entry) => entry.flights);
+    const [flying, planned] = [flights(shown), flights(plan)];
+    expect(flying.length).toBeGreaterThan(1);
+    const ways = flying.map(({ from }, index) => along(from, planned[index]?.from ?? from));
+    expect(Math.max(...ways)).toBeCloseTo(Math.max(most.towedM, most.movedM), 9);
+    expect(Math.min(...ways)).toBeCloseTo(Math.min(most.towedM, most.movedM), 9);
     // What pulls on the load is the line's tension too.
     expect(shown.report.loadForce?.alongN).toBeCloseTo(
       ((plan.report.loadForce?.alongN ?? 0) * most.tensionN) / (plan.report.plannedPullN ?? 1),
