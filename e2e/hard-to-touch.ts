@@ -19,12 +19,23 @@ export const hardToTouch = (page: Page): Promise<readonly string[]> =>
         height: Math.max(...boxes.map(({ height }) => height), covers ? Number.parseFloat(cover.height) : 0),
       };
     };
+    /** Whether what holds it has to be scrolled for it to be seen whole. */
+    const isScrolledAway = (element: Element) => {
+      const { left, top, right, bottom } = element.getBoundingClientRect();
+      for (let holder = element.parentElement; holder; holder = holder.parentElement) {
+        const { overflowX, overflowY } = getComputedStyle(holder);
+        const box = holder.getBoundingClientRect();
+        if (/auto|scroll/.test(overflowY) && (top < box.top || bottom > box.bottom)) return true;
+        if (/auto|scroll/.test(overflowX) && (left < box.left || right > box.right)) return true;
+      }
+      return false;
+    };
     /** What answers where somebody aims at what they see of a control, in place of it. */
     const answersInstead = (element: Element) => {
       // What stands in the middle of the screen is not under a head or foot that stays there.
       const at = element.getBoundingClientRect();
       const isInTheMiddle = at.top > innerHeight / 4 && at.bottom < (3 * innerHeight) / 4 && at.left >= 0 && at.right <= innerWidth;
-      if (!isInTheMiddle) element.scrollIntoView({ block: 'center', inline: 'center' });
+      if (!isInTheMiddle || isScrolledAway(element)) element.scrollIntoView({ block: 'center', inline: 'center' });
       const { left, top, right, bottom } = element.getBoundingClientRect();
       const [up, down] = ['padding-top', 'padding-bottom'].map((side) =>
         element.tagName === 'A' ? Number.parseFloat(getComputedStyle(element).getPropertyValue(side)) : 0,

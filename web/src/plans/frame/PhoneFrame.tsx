@@ -38,7 +38,8 @@ export function PhoneFrame({ sheet, tools, playKey, play, sentence, path, side }
         {seen === 'plan' ? (
           sheet(tools)
         ) : (
-          <div className="h-full overflow-y-auto">
+          // A panel that is up covers 58 % of the screen: what is left is scrolled through, so that nothing lies out of reach under it.
+          <div className={`overflow-y-auto ${params.has('show') ? 'h-[max(6rem,calc(100%-58dvh))]' : 'h-full'}`}>
             {sentence}
             {path(undefined)}
           </div>
