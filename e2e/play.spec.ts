@@ -102,8 +102,8 @@ test('a pull plays to its end by time, rests among it, and is charted with a tab
   await page.getByRole('button', { name: 'Chart of the pull' }).click();
   const chart = page.getByRole('figure', { name: /^The pull by time/ });
   await expect(chart.locator('.main-svg').first()).toBeVisible();
-  await page.getByRole('button', { name: 'by metres' }).click();
-  const metres = page.getByRole('figure', { name: /^The pull by metres/ });
+  await page.getByRole('button', { name: 'by distance' }).click();
+  const metres = page.getByRole('figure', { name: /^The pull by distance/ });
   await metres.getByRole('button', { name: 'As a table' }).click();
   await expect(metres.getByRole('row').nth(1)).toContainText('0.00');
   const [csv] = await Promise.all([page.waitForEvent('download'), metres.getByRole('button', { name: /^CSV/ }).click()]);

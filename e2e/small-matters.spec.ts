@@ -57,6 +57,18 @@ test('the reader’s unit and theme stay on the device', async ({ page }) => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 });
 
+test('the loads of every piece stand whole in the load path, with their unit, in each of the reader’s units', async ({ page }) => {
+  await openPlan(page, 'Beck crossing');
+  const path = page.getByRole('region', { name: 'Load path' });
+  for (const unit of ['lbf', 'tf', 'kN']) {
+    await choose(page, page.getByLabel('Unit of forces').filter({ visible: true }), unit);
+    const loads = path.locator('[data-loads]');
+    await expect(loads.first()).toContainText(` ${unit}`);
+    const cut = await loads.evaluateAll((all) => all.filter((one) => one.scrollWidth > one.clientWidth).map((one) => one.textContent));
+    expect(cut, unit).toEqual([]);
+  }
+});
+
 test('touching a piece in the plan answers in the load path, and shows how it was worked out', async ({ page }) => {
   await openPlan(page, 'Bog below');
   await page.locator('[data-tree-handle]').click();

@@ -120,7 +120,7 @@ export function SidePanels(props: SidePanelsProps) {
         <TabPanels
           className={
             isSheet
-              ? 'absolute inset-x-0 bottom-full z-20 h-[58dvh] overflow-y-auto border-t-2 border-ink bg-sheet px-4 pb-4 shadow-[0_-6px_14px_rgb(0_0_0/0.18)]'
+              ? 'absolute inset-x-0 bottom-full z-20 h-(--panel-up) overflow-y-auto border-t-2 border-ink bg-sheet px-4 pb-4 shadow-[0_-6px_14px_rgb(0_0_0/0.18)]'
               : 'relative min-h-0 flex-1 overflow-y-auto px-4 pb-4'
           }
         >

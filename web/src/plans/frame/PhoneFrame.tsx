@@ -38,8 +38,8 @@ export function PhoneFrame({ sheet, tools, playKey, play, sentence, path, side }
         {seen === 'plan' ? (
           sheet(tools)
         ) : (
-          // A panel that is up covers 58 % of the screen: what is left is scrolled through, so that nothing lies out of reach under it.
-          <div className={`overflow-y-auto ${params.has('show') ? 'h-[max(6rem,calc(100%-58dvh))]' : 'h-full'}`}>
+          // While a panel is up, the load path ends where the panel begins, so that no piece lies out of reach under it.
+          <div className={`overflow-y-auto ${params.has('show') ? 'h-[max(6rem,calc(100%-var(--panel-up)))]' : 'h-full'}`}>
             {sentence}
             {path(undefined)}
           </div>

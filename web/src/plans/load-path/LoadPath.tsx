@@ -120,7 +120,8 @@ const whenWords = (atM: number | undefined, figure: ReturnType<typeof useFigures
 
 function Columns({ columns, selectedSubjectId, select, order, setOrder, atM, fold }: Shared & Pick<LoadPathProps, 'fold'>) {
   const holder = useRef<HTMLDivElement>(null);
-  const { figure } = useFigures();
+  // Loads in pounds have more figures: with less room their unit would be cut off.
+  const { units, figure } = useFigures();
   const room = roomIn(useSize(holder, UNMEASURED).height);
   return (
     <section aria-label="Load path" className="isolate flex h-full min-h-0 gap-3 bg-sheet pr-4 pl-5">
@@ -150,7 +151,7 @@ function Columns({ columns, selectedSubjectId, select, order, setOrder, atM, fol
         )}
       </div>
       <div ref={holder} className="relative min-h-0 min-w-0 flex-1 overflow-x-auto overflow-y-hidden pt-1" hidden={fold?.folded}>
-        <ol className="relative grid auto-cols-[minmax(90px,1fr)] grid-flow-col">
+        <ol className={`relative grid grid-flow-col ${units === 'lbf' ? 'auto-cols-[minmax(112px,1fr)]' : 'auto-cols-[minmax(90px,1fr)]'}`}>
           <li
             aria-hidden="true"
             className="pointer-events-none absolute inset-x-0 z-10 border-t-2 border-ink"
@@ -262,7 +263,9 @@ function ColumnWords({ column, isRoomy }: { readonly column: PathColumn; readonl
         {worst.name}
       </span>
       <span className="block truncate font-mono text-[13px] leading-[17px]">{worst.tag ?? (worst.judged ? 'judged' : worst.where)}</span>
-      <span className="block truncate text-[13px] leading-[17px] text-quiet">{loads}</span>
+      <span className="block truncate text-[13px] leading-[17px] text-quiet" data-loads>
+        {loads}
+      </span>
       {isRoomy && atStart !== undefined && worstAtM !== undefined && (
         <span className="block text-[13px] leading-tight text-quiet">
           at {figure(length(worstAtM))}; {figure(percent(atStart))} at the start

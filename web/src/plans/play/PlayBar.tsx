@@ -176,7 +176,7 @@ function Where({ at, atBy, moment, timeline, report }: WhereProps) {
 }
 
 const BY: readonly (readonly [PlayedBy, string])[] = [
-  ['metre', 'by metres'],
+  ['metre', 'by distance'],
   ['time', 'by time'],
 ];
 

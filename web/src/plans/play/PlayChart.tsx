@@ -27,7 +27,7 @@ export function PlayChart({ timeline, events, by, at, name }: PlayChartProps) {
   return (
     <div className="min-h-0 overflow-y-auto px-3 pb-1">
       <Chart
-        label={`The pull ${by === 'metre' ? 'by metres' : 'by time'}, ${name}`}
+        label={`The pull ${by === 'metre' ? 'by distance' : 'by time'}, ${name}`}
         name={`${name} pull`}
         figure={draw}
         table={table}

@@ -1,8 +1,8 @@
-import type { KeyboardEvent, ReactNode } from 'react';
+import { type KeyboardEvent, type ReactNode, useMemo } from 'react';
 import { useCalm } from '../../shell/use-calm.ts';
 
 interface PlayLineProps {
-  /** What it tells how far of: `How far the pull has gone`. */
+  /** What the slider is called: `How far the pull has gone`. */
   readonly label: string;
   readonly at: number;
   readonly whole: number;
@@ -23,8 +23,9 @@ interface PlayLineProps {
  * its own thumb makes the browser sort the layers of the page anew.
  */
 export function PlayLine({ label, at, whole, step, words, isRunning, go, onKeyDown, marks, className = '' }: PlayLineProps) {
-  const calm = useCalm({ at, words }, { isMoving: isRunning });
-  const told = isRunning ? calm : { at, words };
+  const here = useMemo(() => ({ at, words }), [at, words]);
+  const calm = useCalm(here, { isMoving: isRunning });
+  const told = isRunning ? calm : here;
   const share = whole > 0 ? (100 * Math.min(at, whole)) / whole : 0;
   return (
     <div className={`relative mx-4 h-9 shrink-0 contain-size contain-layout ${className}`}>
@@ -58,7 +59,7 @@ interface DotProps {
   readonly colour: string;
 }
 
-/** A disc, as a stroke of no length with round ends: of a circle the browser would work out the whole style at each move. */
+/** A disc, as a stroke of no length with round ends: for a circle the browser would work out its whole style at each move. */
 function Dot({ at, width, colour }: DotProps) {
   return <line x1={`${at}%`} x2={`${at}%`} y1="18.5" y2="18.5" stroke={colour} strokeWidth={width} strokeLinecap="round" />;
 }

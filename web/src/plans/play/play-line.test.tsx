@@ -43,6 +43,12 @@ it('moves the thumb at once while it is played, the slider more calmly, and at o
   expect(slider().value).toBe('1.3');
 });
 
+it('draws nothing anew while it rests', () => {
+  render(line(1, false));
+  act(() => void vi.advanceTimersByTime(2000));
+  expect(vi.getTimerCount()).toBe(0);
+});
+
 it('has its thumb at the end where it is beyond it, and at the beginning of what has no length', () => {
   const { rerender } = render(line(9, false));
   expect(thumb()[0]).toEqual(['100%', '100%']);

@@ -31,14 +31,17 @@ const TIMELINE: Timeline = {
 };
 const momentAt = (travelM: number) => ({ travelM }) as MomentReport;
 
+interface Place {
+  readonly at: number;
+  readonly atM: number;
+  readonly subject?: Case;
+}
 let steps: [number, number | undefined][];
 function played(by: 'metre' | 'time' = 'metre', at = 0) {
   const stepTo = (to: number, moment: MomentReport | undefined) => steps.push([to, moment?.travelM]);
-  return renderHook(
-    (place: { readonly at: number; readonly atM: number }) =>
-      usePlayedMoment({ subject: SUBJECT, timeline: TIMELINE, by, stepTo, ...place }),
-    { initialProps: { at, atM: by === 'metre' ? at : 0 } },
-  );
+  return renderHook((place: Place) => usePlayedMoment({ subject: SUBJECT, timeline: TIMELINE, by, stepTo, ...place }), {
+    initialProps: { at, atM: by === 'metre' ? at : 0 } as Place,
+  });
 }
 const answer = (index: number, moment: MomentReport) => act(async () => asked[index]?.answer(moment));
 
@@ -83,6 +86,23 @@ describe('the moment that is played to', () => {
     await answer(1, momentAt(0.5));
     expect(steps).toEqual([]);
     expect(result.current.moment?.travelM).toBe(0);
+  });
+  it('of a step comes no more once the bar is closed', async () => {
+    const { result, unmount } = played();
+    await answer(0, momentAt(0));
+    act(() => void result.current.forward(0.6));
+    unmount();
+    await answer(1, momentAt(0.5));
+    expect(steps).toEqual([]);
+  });
+  it('of a step comes no more once the plan is another', async () => {
+    const { result, rerender } = played();
+    await answer(0, momentAt(0));
+    act(() => void result.current.forward(0.6));
+    rerender({ at: 0, atM: 0, subject: { name: 'b' } as Case });
+    expect(result.current.isDrawn()).toBe(true);
+    await answer(1, momentAt(0.5));
+    expect(steps).toEqual([]);
   });
   it('that cannot be had is told as none, and the step is made all the same', async () => {
     const { result } = played();

@@ -1,5 +1,5 @@
 import type { Case, MomentReport, Timeline } from '@wainrope/core';
-import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { named, solver } from '../solver/solver.ts';
 import { useAsked } from '../solver/use-asked.ts';
 import { instantAt, type PlayedBy, stationAt, wholeOf } from './timeline-at.ts';
@@ -22,9 +22,9 @@ interface Played {
   readonly isDrawn: () => boolean;
   /** Whether going on by so much shows another moment, or moves the thumb by what can be seen. */
   readonly isSeen: (more: number) => boolean;
-  /** Goes on by so much, once the figures from there are here. */
+  /** Goes on by so much as soon as the figures of that place are here. */
   readonly forward: (more: number) => void;
-  /** What was gone on to and is not here yet does not come any more. */
+  /** Drops the step whose figures are not here yet. */
   readonly stay: () => void;
 }
 
@@ -50,13 +50,14 @@ export function usePlayedMoment({ subject, timeline, by, at, atM, stepTo }: Plac
   const asked = useAsked(stepped ? undefined : ask);
   const last = useRef<MomentReport>(undefined);
   const moment = stepped ?? (asked.isNewest ? asked.value : last.current);
-  const here = useRef(at);
+  const here = useRef({ at, subject });
   const count = useRef(0);
   const coming = useRef<number>(undefined);
   useLayoutEffect(() => {
     last.current = moment;
-    here.current = at;
-    if (step?.count === coming.current) coming.current = undefined;
+    // A step is over once it is drawn, and none is taken in another plan than it was asked for.
+    if (step?.count === coming.current || here.current.subject !== subject) coming.current = undefined;
+    here.current = { at, subject };
   });
   const stay = useCallback(() => {
     coming.current = undefined;
@@ -64,7 +65,7 @@ export function usePlayedMoment({ subject, timeline, by, at, atM, stepTo }: Plac
   const reached = useCallback(
     (more: number) => {
       const points = timeline?.points ?? [];
-      const to = Math.min(wholeOf(points, by), here.current + more);
+      const to = Math.min(wholeOf(points, by), here.current.at + more);
       return { to, metre: instantAt(points, by, to).atM };
     },
     [timeline, by],
@@ -74,10 +75,11 @@ export function usePlayedMoment({ subject, timeline, by, at, atM, stepTo }: Plac
       const { points = [], stationsM = [] } = timeline ?? {};
       const { to, metre } = reached(more);
       const whole = wholeOf(points, by);
-      return to === whole || to - here.current >= whole * SEEN_SHARE || stationAt(stationsM, metre) !== last.current?.travelM;
+      return to === whole || to - here.current.at >= whole * SEEN_SHARE || stationAt(stationsM, metre) !== last.current?.travelM;
     },
     [timeline, by, reached],
   );
+  useEffect(() => stay, [stay]);
   const forward = useCallback(
     async (more: number) => {
       const { to, metre } = reached(more);

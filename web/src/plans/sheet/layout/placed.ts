@@ -10,7 +10,7 @@ export type Placed = (x: number, y: number) => string;
  * Writes points of a mark's own, pixels from its middle (x to the right, y down), as they stand on the screen: turned about the middle,
  * clockwise, rad, and put at a place. Whatever moves on the sheet is drawn with coordinates of its own and not by a `transform` (nor with
  * an `opacity`): with those the browser sorts all layers of the page anew at every move, which takes it longer than painting the sheet.
- * What is straight is a line or a polygon: their points, unlike a path's, are no style, which would be worked out with each move.
+ * What is straight is a polyline or a polygon: the shape of a path is part of its style, which is worked out with each move.
  */
 export function placed(at: Point2, turnRad = 0): Placed {
   const [cos, sin] = turnRad === 0 ? [1, 0] : [Math.cos(turnRad), Math.sin(turnRad)];
@@ -44,7 +44,7 @@ export function box(
   ]);
 }
 
-/** A disc about a point, as a path: the middle of a circle is style too, and costs more. */
+/** A disc about a point, as a path: the middle of a circle is part of its style too, and takes longer still. */
 export const disc = (at: Point2, radius: number): string => {
   const [r, x, y] = [rounded(radius), rounded(at.x), rounded(at.y)];
   return `M${rounded(x - r)} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
