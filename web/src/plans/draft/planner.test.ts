@@ -224,6 +224,27 @@ describe('labels by rule', () => {
     const moved = placed.at(-1);
     expect((moved?.x ?? 0) + (moved?.width ?? 0)).toBeCloseTo(400, 9);
   });
+  it('takes the next place where its own stroke would cross the words of another, or the stroke of another its words', () => {
+    const about = { x: 200, y: 100 };
+    const middles = (wishes: readonly LabelWish[]) =>
+      placeLabels(wishes, { frame, boxes: [], segments: [] }).map(({ id, x, y, width, height }) => [id, x + width / 2, y + height / 2]);
+    expect(middles([wish('near', { x: 200, y: 160 }), { ...wish('far', { x: 200, y: 230 }, { x: 60, y: 100 }), about }])).toEqual([
+      ['near', 200, 160],
+      ['far', 60, 100],
+    ]);
+    expect(middles([{ ...wish('far', { x: 200, y: 230 }), about }, wish('near', { x: 200, y: 160 }, { x: 320, y: 160 })])).toEqual([
+      ['far', 200, 230],
+      ['near', 320, 160],
+    ]);
+    // Within 58 px of what it names a label has no stroke: from its upper edge at 158 to 101, and to 99.
+    const edge = (aboutY: number) =>
+      middles([
+        wish('near', { x: 200, y: 130 }),
+        { ...wish('far', { x: 200, y: 168 }, { x: 60, y: 90 }), about: { x: 200, y: aboutY } },
+      ])[1];
+    expect(edge(101)).toEqual(['far', 200, 168]);
+    expect(edge(99)).toEqual(['far', 60, 90]);
+  });
   it('measures how much of a line lies inside a box', () => {
     expect(lengthInside({ from: { x: -10, y: 5 }, to: { x: 30, y: 5 } }, { x: 0, y: 0, width: 20, height: 10 })).toBeCloseTo(20, 12);
     expect(lengthInside({ from: { x: 0, y: 20 }, to: { x: 30, y: 20 } }, { x: 0, y: 0, width: 20, height: 10 })).toBe(0);

@@ -1,7 +1,7 @@
 import { formatFigure, layOnSite, layouts, type Report, type Rig, teamStandard } from '@wainrope/core';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../../../testing/judged.ts';
-import { lengthInside, overlaps, wordsOf } from './place-labels.ts';
+import { crosses, lengthInside, overlaps, wordsOf } from './place-labels.ts';
 import { fitView, type SheetSize, shownAt, toScreen } from './plan-sheet-layout.ts';
 import { barBox, outlineOf, sheetLabels } from './sheet-labels.ts';
 
@@ -31,6 +31,7 @@ function collisions(rig: Rig, report: Report, size: SheetSize, covered: SheetSiz
       .slice(index + 1)
       .filter((other) => overlaps(label, other))
       .map((other) => `${label.id} on ${other.id}`),
+    ...(crosses(label, labels) ? [`the stroke of ${label.id} on another`] : []),
     ...ropes.flatMap((rope, strand) => (lengthInside(rope, wordsOf(label)) > 0 ? [`${label.id} on rope ${strand}`] : [])),
     ...(overlaps(wordsOf(label), barBox(size)) ? [`${label.id} on the scale bar`] : []),
     ...rig.bodies.flatMap((body) =>

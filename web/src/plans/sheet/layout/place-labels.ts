@@ -162,25 +162,51 @@ export function overlaps(a: Box, b: Box): boolean {
 interface Choice {
   readonly label: PlacedLabel;
   readonly covers: number;
-  /** 1 where it covers no other label and no rope and stays on the sheet; 2 where it lies on no body either. */
+  /** 1 where it covers no other label and no rope and stays on the sheet; 2 where it lies on no body and no stroke crosses words either. */
   readonly free: 0 | 1 | 2;
 }
 
-const isBetter = (choice: Choice, than: Choice | undefined): boolean =>
+type Worth = Pick<Choice, 'covers' | 'free'>;
+
+const isBetter = (choice: Worth, than: Worth | undefined): boolean =>
   than === undefined || choice.free > than.free || (choice.free === than.free && choice.covers < than.covers);
 
 /**
  * Sets labels beside what they name so that they cover neither each other, nor the rig, nor the frame: each takes the place that
  * covers least. Where every place would cover another label, a rope or a body it goes further out, or says its first line alone. Labels
- * given first choose first.
+ * given first choose first; one whose stroke would then cross another's words chooses before all where that is better for the whole.
  */
 export function placeLabels(wishes: readonly LabelWish[], obstacles: Obstacles): readonly PlacedLabel[] {
-  const placed: PlacedLabel[] = [];
+  const inOrder = placedInTurn(wishes, obstacles);
+  const crossing = inOrder.map(({ label }) => label).find((label, _, all) => crosses(label, all));
+  if (!crossing) return inOrder.map(({ label }) => label);
+  const first = wishes.filter(({ id }) => id === crossing.id);
+  const anew = placedInTurn([...first, ...wishes.filter(({ id }) => id !== crossing.id)], obstacles);
+  return (isBetter(asWhole(anew), asWhole(inOrder)) ? anew : inOrder).map(({ label }) => label);
+}
+
+const asWhole = (choices: readonly Choice[]): Worth => ({
+  free: Math.min(...choices.map(({ free }) => free)) as Choice['free'],
+  covers: choices.reduce((sum, { covers }) => sum + covers, 0),
+});
+
+/** Whether the stroke of a label lies across the words of another. */
+export function crosses(label: PlacedLabel, all: readonly PlacedLabel[]): boolean {
+  const stroke = leaderOf(label);
+  return stroke !== undefined && all.some((other) => other !== label && lengthInside(stroke, wordsOf(other)) > 0);
+}
+
+function placedInTurn(wishes: readonly LabelWish[], obstacles: Obstacles): readonly Choice[] {
+  const choices: Choice[] = [];
   for (const wish of wishes) {
-    const choice = chosenPlace(wish, placed, obstacles);
-    if (choice) placed.push(choice.label);
+    const choice = chosenPlace(
+      wish,
+      choices.map(({ label }) => label),
+      obstacles,
+    );
+    if (choice) choices.push(choice);
   }
-  return placed;
+  return choices;
 }
 
 function chosenPlace(wish: LabelWish, placed: readonly PlacedLabel[], obstacles: Obstacles): Choice | undefined {
@@ -217,6 +243,7 @@ function leastCovering(
 ): Choice | undefined {
   const size = sizeOf(label);
   const taken: readonly Box[] = [...placed, ...controls];
+  const strokes = placed.flatMap((other) => leaderOf(other) ?? []);
   let best: Choice | undefined;
   for (const [rank, centre] of centres.entries()) {
     const box = pushedInside({ x: centre.x - size.width / 2, y: centre.y - size.height / 2, ...size }, frame);
@@ -224,7 +251,7 @@ function leastCovering(
     const missed = (all: readonly Segment[]) => all.every((segment) => lengthInside(segment, words) === 0);
     const outside = outsideFrame(box, frame);
     const isFree = outside < 1 && !taken.some((other) => overlaps(box, other)) && missed(segments);
-    const free = !isFree ? 0 : missed(outlines) ? 2 : 1;
+    const free = !isFree ? 0 : missed(outlines) && missed(strokes) && !crosses({ ...label, ...box }, placed) ? 2 : 1;
     // What cannot be chosen any more is not measured.
     if (free < wanted || (best && free < best.free)) continue;
     const covers =
