@@ -1,5 +1,6 @@
 import { type Body, type Figure, force, keepOutLine, length, pointPosition, type Report, type Rig } from '@wainrope/core';
-import type { Point2 } from '../sheet/layout/place-labels.ts';
+import { leaderOf, type Point2 } from '../sheet/layout/place-labels.ts';
+import { placed } from '../sheet/layout/placed.ts';
 import {
   contours,
   fitView,
@@ -57,6 +58,14 @@ export function drawingSvg({ rig, report, size, imperial, figure }: DrawingInput
       const { x, y } = place(tip);
       return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${strandAngleRad === undefined ? 4 : 7}" fill="#fff" stroke="${INK}" stroke-width="2.4"/>`;
     }),
+    ...labels.flatMap((label) => {
+      const leader = leaderOf(label);
+      return leader
+        ? [
+            `<path data-leader="${escaped(label.id)}" d="${path([leader.from, leader.to])}" stroke="${INK}" stroke-width="0.8" fill="none"/>`,
+          ]
+        : [];
+    }),
     ...labels.flatMap((label) =>
       label.lines.map(
         ({ text, strong }, index) =>
@@ -76,7 +85,7 @@ function keepOut({ zones, swept }: Report, view: View): readonly string[] {
 }
 
 function bodyMark(body: Body, view: View, size: SheetSize): string {
-  const { x, y } = shownAt(body, view, size);
+  const { x, y, offM, awayRad } = shownAt(body, view, size);
   if (body.kind === 'vehicle' || body.kind === 'load') {
     const corners = vehicleCorners(body).map((corner) => toScreen(view, corner));
     const nose = toScreen(view, {
@@ -90,7 +99,14 @@ function bodyMark(body: Body, view: View, size: SheetSize): string {
     return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${(r + 6).toFixed(1)}" fill="none" stroke="${INK}" stroke-dasharray="2 4"/><circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${r.toFixed(1)}" fill="#8d8577" stroke="${INK}"/>`;
   }
   const round = body.kind === 'person' || body.kind === 'animal' || body.kind === 'crew';
-  if (round) return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="5" fill="#fff" stroke="${INK}" stroke-width="2"/>`;
+  if (round) {
+    const away = placed({ x, y }, awayRad);
+    const beyond =
+      offM === undefined
+        ? ''
+        : `<path data-beyond="${escaped(body.id)}" d="M${away(14, -6)}L${away(26, 0)}L${away(14, 6)}" stroke="${INK}" stroke-width="2" fill="none"/>`;
+    return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="5" fill="#fff" stroke="${INK}" stroke-width="2"/>${beyond}`;
+  }
   return `<path d="M${x - 7} ${y - 7}h14v14h-14Z" fill="#c9c4b6" stroke="${INK}" stroke-width="1.6"/>`;
 }
 

@@ -54,6 +54,12 @@ describe('the field card', () => {
   });
 });
 
+/** The middle of the first trunk of a drawing. */
+const trunk = (svg: string) => {
+  const [, x, y] = /<circle cx="([-\d.]+)" cy="([-\d.]+)" r="[\d.]+" fill="#8d8577"/.exec(svg) ?? [];
+  return { x: Number(x), y: Number(y) };
+};
+
 describe('the drawing', () => {
   it('is one SVG that stands alone: every strand, the scale bar in metres or feet, no colours from elsewhere', () => {
     const draw = (imperial: boolean) => drawingSvg({ rig: subject.rig, report, size: { width: 900, height: 600 }, imperial, figure });
@@ -63,6 +69,29 @@ describe('the drawing', () => {
     expect(svg.match(/stroke-width="4"/g)?.length).toBeGreaterThanOrEqual(report.strands.length);
     expect(svg).toMatch(/>\d+ m</);
     expect(draw(true)).toMatch(/>\d+ ft</);
+  });
+  const onCard = drawingSvg({ rig: subject.rig, report, size: { width: 699, height: 382 }, imperial: false, figure });
+  it('has a stroke from a label that stands far off to what it names', () => {
+    const alder = subject.rig.bodies.find(({ label }) => label === 'Alder');
+    const [, end] = new RegExp(`data-leader="${alder?.id}" d="M[-\\d. ]+L([-\\d. ]+)"`).exec(onCard) ?? [];
+    expect(end?.split(' ').map(Number)).toEqual([expect.closeTo(trunk(onCard).x, 1), expect.closeTo(trunk(onCard).y, 1)]);
+  });
+  it('shows by an arrow who stands beyond its edge, and which way', () => {
+    const [, id, x0, y0, tipX, tipY] = /data-beyond="([^"]*)" d="M([-\d.]+) ([-\d.]+)L([-\d.]+) ([-\d.]+)L/.exec(onCard) ?? [];
+    const away = subject.rig.bodies.find((body) => body.id === id);
+    expect([away?.label, onCard.match(/data-beyond/g)?.length]).toEqual(['Tomas Aldbrook', 1]);
+    // He stands south of all that is drawn, a little to its east or west: the arrow points down the sheet.
+    expect(Number(tipY)).toBeGreaterThan(Number(y0));
+    expect(Math.abs(Number(tipX) - Number(x0))).toBeLessThan(12);
+    expect(
+      drawingSvg({
+        rig: { ...subject.rig, bodies: subject.rig.bodies.filter((body) => body.id !== id) },
+        report,
+        size: { width: 699, height: 382 },
+        imperial: false,
+        figure,
+      }),
+    ).not.toContain('data-beyond');
   });
   it('escapes what people write', () => {
     const bodies = subject.rig.bodies.map((body) => ({ ...body, label: '<b>&"' }));
