@@ -139,3 +139,35 @@ test('a piece the team never uses says so before any figure of it', async ({ pag
   const sheet = page.locator('section', { has: page.getByRole('heading', { name: 'Working load limit' }) }).last();
   await expect(sheet).toContainText(/Never in a rig: made to hold loads down, not to pull\..*\d kN/s);
 });
+
+for (const [where, size] of [
+  ['at a desk', { width: 1280, height: 800 }],
+  ['on a phone', { width: 390, height: 844 }],
+] as const)
+  test(`a new plan ${where}: the choice stands above the button that lays it, and is told while its card is scrolled away`, async ({
+    page,
+  }) => {
+    await page.setViewportSize(size);
+    await page.goto('/plans/new');
+    await page.locator('[data-layout="triple-line"]').click();
+    await page.locator('[data-layout]').last().scrollIntoViewIfNeeded();
+    await expect(page.locator('[data-layout="triple-line"]')).not.toBeInViewport();
+    const told = page.locator('[data-chosen-layout]');
+    await expect(told).toHaveText(/^triple line$/i);
+    const button = page.getByRole('button', { name: 'Lay it out' });
+    const bottom = async (name: string) => {
+      const box = await page.locator(name).first().boundingBox();
+      return (box?.y ?? Number.NaN) + (box?.height ?? 0);
+    };
+    await button.scrollIntoViewIfNeeded();
+    const top = (await button.boundingBox())?.y ?? Number.NaN;
+    expect(await bottom('[data-chosen-layout]')).toBeLessThan(top);
+    expect((await page.getByLabel('Search layouts').boundingBox())?.y).toBeLessThan(top);
+    await page.getByRole('button', { name: /^Only the place/ }).click();
+    await expect(told).toHaveText('Only the place: no line is laid yet');
+    await page.locator('[data-layout="triple-line"]').click();
+    await button.click();
+    await expect(page.locator('[data-verdict]')).toBeVisible();
+    if (size.width < 600) await page.getByRole('button', { name: 'Plan', exact: true }).click();
+    await expect(page.locator('[data-strand]')).toHaveCount(3);
+  });

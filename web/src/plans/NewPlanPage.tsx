@@ -9,6 +9,7 @@ import {
   type PlanVehicle,
   type Rig,
   type Surface,
+  sketchOf,
   surfaces,
   winchOf,
 } from '@wainrope/core';
@@ -25,6 +26,7 @@ import { ProblemNote } from '../shell/ProblemNote.tsx';
 import { useFigures } from '../shell/use-figures.ts';
 import { TaskNote } from '../tasks/TaskNote.tsx';
 import { LayoutGallery, type OfferedLayout } from './layouts/LayoutGallery.tsx';
+import { RigSketch } from './layouts/RigSketch.tsx';
 import { emptySite, isStranger, rigOfLayout, strangerOf, type VehiclePlace, vehiclePlaces } from './layouts/rig-of-layout.ts';
 import { useOwnLayouts } from './layouts/use-own-layouts.ts';
 
@@ -145,42 +147,68 @@ function NewPlanForm(props: NewPlanFormProps) {
         </Link>
       </p>
       <PageHeading title="New plan" className="mt-2 border-b-2 border-ink pb-3 text-[28px]" />
-      <div className="grid gap-4 pt-4 sm:grid-cols-2 lg:grid-cols-3">
-        <label className="block text-[15px]">
-          Name of the plan
-          <input value={name} maxLength={120} placeholder={usual} onChange={(event) => setName(event.target.value)} />
-        </label>
-        <Questions {...props} asked={asked} />
+      <div className="grid gap-x-6 gap-y-5 pt-4 lg:grid-cols-[minmax(0,1fr)_25rem]">
+        <section aria-label="How is it to be pulled?">
+          <h2 className="stitched pb-1 text-xl">How is it to be pulled?</h2>
+          <button type="button" className="action my-3" aria-pressed={layout === 'empty'} onClick={() => setLayout('empty')}>
+            Only the place: I draw it and run the line myself
+          </button>
+          <div className="max-h-[45dvh] overflow-y-auto border-b border-rule lg:max-h-[max(20rem,calc(100dvh-18rem))] print:max-h-none">
+            <LayoutGallery chosen={layout === 'empty' ? undefined : layout.id} own={own} choose={setLayout} />
+          </div>
+        </section>
+        <section aria-label="What is laid">
+          <ChosenLayout layout={layout} />
+          <div className="grid grid-cols-2 gap-3 pt-3">
+            <label className="col-span-2 block text-[15px]">
+              Name of the plan
+              <input value={name} maxLength={120} placeholder={usual} onChange={(event) => setName(event.target.value)} />
+            </label>
+            <Questions {...props} asked={asked} />
+          </div>
+          {!asked.anyWinch && (
+            <p className="mt-3 border-l-4 border-signal bg-amber-wash px-3 py-1.5">
+              No vehicle of this team has a winch in the register yet, so a layout that winches begins without one.{' '}
+              <Link className="underline" to="/gear/new">
+                Add the winch
+              </Link>{' '}
+              with its vehicle and its rated pull.
+            </p>
+          )}
+          <TaskNote task={creating.originalArgs?.task} isRunning={creating.isLoading} what="Judging the plan" />
+          <ProblemNote error={creating.error} />
+          <div className="my-3 flex gap-2">
+            <button type="submit" className="action-main" disabled={creating.isLoading}>
+              Lay it out
+            </button>
+            <Link className="action" to="/plans">
+              Cancel
+            </Link>
+          </div>
+          <p className="text-[15px] text-quiet">
+            Every place of the rig gets the strongest usable piece of the register; move and change everything on the plan. Try the cheap
+            things first: dig, boards, straight wheels, less tyre pressure.
+          </p>
+        </section>
       </div>
-      <p className="py-3 text-quiet">
-        Every place of the rig gets the strongest usable piece of the register; move and change everything on the plan. Try the cheap things
-        first: dig, boards, straight wheels, less tyre pressure.
-      </p>
-      {!asked.anyWinch && (
-        <p className="mb-3 border-l-4 border-signal bg-amber-wash px-3 py-1.5">
-          No vehicle of this team has a winch in the register yet, so a layout that winches begins without one.{' '}
-          <Link className="underline" to="/gear/new">
-            Add the winch
-          </Link>{' '}
-          with its vehicle and its rated pull.
-        </p>
-      )}
-      <TaskNote task={creating.originalArgs?.task} isRunning={creating.isLoading} what="Judging the plan" />
-      <ProblemNote error={creating.error} />
-      <div className="mb-4 flex gap-2">
-        <button type="submit" className="action-main" disabled={creating.isLoading}>
-          Lay it out
-        </button>
-        <Link className="action" to="/plans">
-          Cancel
-        </Link>
-      </div>
-      <h2 className="stitched pb-1 text-xl">How is it to be pulled?</h2>
-      <button type="button" className="action my-3" aria-pressed={layout === 'empty'} onClick={() => setLayout('empty')}>
-        Only the place: I draw it and run the line myself
-      </button>
-      <LayoutGallery chosen={layout === 'empty' ? undefined : layout.id} own={own} choose={setLayout} />
     </form>
+  );
+}
+
+/** What the button below lays: its picture and its name, also while its card is scrolled away. */
+function ChosenLayout({ layout }: { readonly layout: OfferedLayout | 'empty' }) {
+  const sketch = useMemo(() => (layout === 'empty' ? undefined : sketchOf(layout.build().rig)), [layout]);
+  return (
+    <div className="flex items-center gap-3 border-[1.5px] border-moss bg-sheet shadow-[inset_0_-5px_var(--rope)]" data-chosen-layout>
+      {sketch && (
+        <div className="w-40 shrink-0 pb-[5px]">
+          <RigSketch sketch={sketch} />
+        </div>
+      )}
+      <h2 className="px-3 py-2 text-lg leading-tight first-letter:uppercase">
+        {layout === 'empty' ? 'Only the place: no line is laid yet' : layout.label}
+      </h2>
+    </div>
   );
 }
 
@@ -195,18 +223,19 @@ function Questions({ pieces, vehicles, asked }: QuestionsProps) {
   return (
     <>
       {places.map((place) => (
-        <Choice
-          key={place.bodyId}
-          label={place.label}
-          value={chosen[place.bodyId]?.vehicleId ?? ''}
-          options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
-          words={(id) => vehicleWords({ vehicles, pieces, figure }, id)}
-          isOff={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
-          onChange={(id) => {
-            const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
-            pick(place.bodyId, vehicle);
-          }}
-        />
+        <div key={place.bodyId} className="col-span-2">
+          <Choice
+            label={place.label}
+            value={chosen[place.bodyId]?.vehicleId ?? ''}
+            options={['', ...vehicles.map(({ vehicleId }) => vehicleId)]}
+            words={(id) => vehicleWords({ vehicles, pieces, figure }, id)}
+            isOff={(id) => place.winches && anyWinch && winchOf(pieces, id) === undefined}
+            onChange={(id) => {
+              const vehicle = vehicles.find(({ vehicleId }) => vehicleId === id) ?? strangerOf(answers.massKg);
+              pick(place.bodyId, vehicle);
+            }}
+          />
+        </div>
       ))}
       {strange && (
         <NumberField
