@@ -61,7 +61,7 @@ describe('two rigs side by side', () => {
   it('call what nobody knows not known, and not better', () => {
     const { travelM: _, ...load } = bog.rig.load;
     const rows = rowsOf(asJudged({ ...bog, rig: { ...bog.rig, load } }), now);
-    expect(rows.get('Comes')).toMatchObject({ before: 'not known', now: '7.0 m', better: undefined });
+    expect(rows.get('The load comes')).toMatchObject({ before: 'not known', now: '7.0 m', better: undefined });
     expect(rows.get('Minutes, a guess')).toMatchObject({ before: 'not known', better: undefined });
   });
 });

@@ -66,7 +66,7 @@ export function compareRows(before: Compared, now: Compared, { figure, text }: W
       return weakest ? `${weakest.tag ?? weakest.name}, ${howWeak(weakest, figure)}` : NOT_KNOWN;
     }),
     measured('Line-pull limit', ({ report }) => report.linePullLimit?.pullN, force, 'more'),
-    measured('Comes', ({ report }) => (report.startOnly === undefined ? report.pull.reachedM : undefined), length, 'neither'),
+    measured('The load comes', ({ report }) => (report.startOnly === undefined ? report.pull.reachedM : undefined), length, 'neither'),
     measured('Minutes, a guess', minutesOf, count, 'less', ' min'),
     measured('People at the rope', ({ report }) => largest(report.pull.hands.map(({ neededPeople }) => neededPeople)), count, 'less'),
     measured('People on the plan', ({ subject: { rig } }) => peopleOn(rig), count, 'neither'),

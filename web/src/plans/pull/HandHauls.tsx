@@ -41,7 +41,7 @@ function Haul({ haul, report }: { readonly haul: HandHaul; readonly report: Told
           <td>People at the rope</td>
           <td className={few ? 'font-semibold text-rust' : ''} data-people>
             {figure(count(people))}
-            {neededPeople !== undefined && `, ${figure(count(neededPeople))} needed`}
+            {neededPeople !== undefined && `, ${few ? 'but ' : ''}${figure(count(neededPeople))} needed`}
             {eachN !== undefined && <span className="block text-quiet">{figure(force(eachN))} each, at most</span>}
           </td>
         </tr>

@@ -51,7 +51,8 @@ describe('a haul by hand', () => {
       ...held,
       rig: { ...held.rig, bodies: held.rig.bodies.map((body) => (body.kind === 'crew' ? { ...body, people: 1 } : body)) },
     };
-    expect((await show(one)).querySelector('[data-people]')?.className).toContain('text-rust');
+    const few = (await show(one)).querySelector('[data-people]');
+    expect([few?.className, few?.textContent]).toEqual([expect.stringContaining('text-rust'), expect.stringContaining('1, but 2 needed')]);
     expect((await show(held)).querySelector('[data-people]')?.className).not.toContain('text-rust');
   });
 });

@@ -1,8 +1,9 @@
-import { type Case, type Edit, keyWords, type Rig, type Stand } from '@wainrope/core';
+import { type Case, type Edit, type Rig, type Stand } from '@wainrope/core';
 import { MapPin } from 'lucide-react';
 import { useState } from 'react';
 import { Loading } from '../../shell/Loading.tsx';
 import { useFigures } from '../../shell/use-figures.ts';
+import { dutyBeside } from '../duty-words.ts';
 import { useStands } from '../solver/questions.ts';
 import { placedEdits } from './placed-edits.ts';
 
@@ -49,7 +50,8 @@ function Places({ stands }: { readonly stands: readonly Stand[] }) {
     <ol className="text-[15px]">
       {stands.map(({ id, label, duty, why, xM }) => (
         <li key={id} className="border-b border-rule py-1.5" data-stand={id}>
-          <strong className={xM === undefined ? 'text-rust' : ''}>{label}</strong> <span className="text-quiet">{keyWords(duty)}</span>
+          <strong className={xM === undefined ? 'text-rust' : ''}>{label}</strong>{' '}
+          <span className="text-quiet">{dutyBeside({ label, duty })}</span>
           <span className="block">{text(why)}</span>
         </li>
       ))}

@@ -3,7 +3,6 @@ import {
   type Body,
   type Figure,
   force,
-  keyWords,
   type LoadBody,
   legCalled,
   length,
@@ -17,6 +16,7 @@ import {
   withoutUnit,
 } from '@wainrope/core';
 import { depthWords } from '../../../fields/situation-words.ts';
+import { dutyBeside } from '../../duty-words.ts';
 import { sheetMarks } from '../../findings/findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
 import {
@@ -265,7 +265,7 @@ function standingLines({
   const detail = [
     anchor?.wllN === undefined ? undefined : heldWords(anchor, figure),
     height === undefined ? undefined : `strap ${figure(length(height))} up`,
-    body.kind === 'person' ? keyWords(body.duty) : undefined,
+    body.kind === 'person' ? dutyBeside(body) : undefined,
     body.kind === 'crew' ? `${body.people} people hauling` : undefined,
     offM === undefined ? undefined : `${figure(length(offM))} beyond the edge`,
   ].filter((entry) => entry !== undefined);
