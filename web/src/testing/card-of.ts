@@ -13,6 +13,7 @@ export const cardOf = (subject: Case, report: ToldReport, units: ReaderUnits = '
   report,
   gear: new Map(subject.gear.map((piece) => [piece.id, piece])),
   imperial: units === 'lbf',
+  paceM: 0.75,
   figure: (figure) => formatFigure(figure, units),
   text: (text) => write(text, units),
 });

@@ -35,6 +35,7 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
   );
   const { data: team } = useGetTeamQuery();
   const { units, figure, text } = useFigures();
+  const paceM = useAppSelector((state) => state.settings.paceM);
   const dispatch = useAppDispatch();
   const [busy, setBusy] = useState('');
   const [problem, setProblem] = useState('');
@@ -54,7 +55,7 @@ function useTakeAway({ rig, subject, facts, apply }: TakeAwayProps) {
     const report = await judgedNow(subject);
     const { name: teamName = '', ifHurt, firstAiders = [] } = team ?? {};
     const asPlanned = { name, version, changed: dirty, subject, report, gear: facts };
-    const input = { ...asPlanned, teamName, callIfHurt: ifHurt?.call ?? '', firstAiders, imperial, figure, text };
+    const input = { ...asPlanned, teamName, callIfHurt: ifHurt?.call ?? '', firstAiders, imperial, paceM, figure, text };
     const { pdf } = await printCard(input);
     saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(name, 'pdf'));
   };

@@ -1,4 +1,4 @@
-import { type Body, type Figure, force, keepOutLine, length, pointPosition, type Report, type Rig } from '@wainrope/core';
+import { type Body, type Figure, keepOutLine, pointPosition, type Report, type Rig } from '@wainrope/core';
 import { leaderOf, type Point2 } from '../sheet/layout/place-labels.ts';
 import { placed } from '../sheet/layout/placed.ts';
 import {
@@ -109,20 +109,3 @@ function bodyMark(body: Body, view: View, size: SheetSize): string {
   }
   return `<path d="M${x - 7} ${y - 7}h14v14h-14Z" fill="#c9c4b6" stroke="${INK}" stroke-width="1.6"/>`;
 }
-
-/** How far it is between what is paced out, strand by strand. */
-export function paces(
-  report: Report,
-  names: (lineId: string, index: number) => string,
-  figure: (figure: Figure) => string,
-): readonly (readonly [what: string, far: string, paces: string, force: string])[] {
-  return report.strands.map(({ lineId, index, lengthM, plannedN }) => [
-    names(lineId, index),
-    figure(length(lengthM)),
-    `${Math.round(lengthM / PACE_M)} paces`,
-    plannedN === undefined ? '–' : figure(force(plannedN)),
-  ]);
-}
-
-/** A walking pace, metres. */
-const PACE_M = 0.75;

@@ -1,4 +1,5 @@
 import {
+  apartFrom,
   type Case,
   drivingSpeed,
   endWords,
@@ -14,9 +15,10 @@ import {
 import { day } from '../../shell/days.ts';
 import { verdictWords } from '../../shell/VerdictMark.tsx';
 import { pullRows } from '../pull/pull-rows.ts';
+import { directionWords } from '../site/directions.ts';
 import { type CardGroup, cardPieces } from './card-pieces.ts';
 import { cardSteps } from './card-steps.ts';
-import { drawingSvg, paces } from './drawing-svg.ts';
+import { drawingSvg } from './drawing-svg.ts';
 
 export interface CardInput {
   readonly name: string;
@@ -32,6 +34,8 @@ export interface CardInput {
   readonly report: ToldReport;
   readonly gear: ReadonlyMap<string, GearFacts>;
   readonly imperial: boolean;
+  /** Pace of whoever prints it, metres. */
+  readonly paceM: number;
   readonly figure: (figure: Figure) => string;
   readonly text: (text: RichText) => string;
 }
@@ -86,7 +90,6 @@ export function fieldCard(input: CardInput, { textPt, apart, drawingPt }: CardSe
     imperial: input.imperial,
     figure: input.figure,
   });
-  const strands = paces(report, (lineId, index) => legWords(rig, { lineId, index }), input.figure);
   return {
     pageSize: 'A4',
     pageMargins: [23, 20, 23, 26],
@@ -111,7 +114,10 @@ export function fieldCard(input: CardInput, { textPt, apart, drawingPt }: CardSe
       {
         columnGap: 18,
         columns: [
-          [{ text: 'To pace out', style: 'head' }, table(['strand', 'length', 'paces', 'carries'], strands)],
+          [
+            { text: `To pace out, ${paceWords(input)} a pace`, style: 'head' },
+            table(['strand', 'length', 'paces', 'carries'], pacedStrands(input)),
+          ],
           [{ text: 'Signals', style: 'head' }, table(['say', 'show'], SIGNALS)],
         ],
       },
@@ -252,18 +258,37 @@ function zoneWords(report: ToldReport, figure: CardInput['figure']): string {
 export const zoneRadius = ({ zones, swept }: Pick<ToldReport, 'zones' | 'swept'>): number =>
   Math.max(0, ...[...zones, ...swept].flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
 
-function whoStands({ subject: { rig }, figure }: CardInput): readonly object[] {
+const FOOT_M = 0.3048;
+const paceWords = ({ paceM, imperial }: CardInput) => (imperial ? `${(paceM / FOOT_M).toFixed(1)} ft` : `${paceM.toFixed(2)} m`);
+const pacesWords = (lengthM: number, paceM: number) =>
+  Math.round(lengthM / paceM) === 1 ? '1 pace' : `${Math.round(lengthM / paceM)} paces`;
+
+/** How far it is between what is paced out, strand by strand. */
+const pacedStrands = ({ subject: { rig }, report, figure, paceM }: CardInput): readonly (readonly string[])[] =>
+  report.strands.map(({ lineId, index, lengthM, plannedN }) => [
+    legWords(rig, { lineId, index }),
+    figure(length(lengthM)),
+    pacesWords(lengthM, paceM),
+    plannedN === undefined ? '–' : figure(force(plannedN)),
+  ]);
+
+function whoStands({ subject: { rig }, figure, paceM }: CardInput): readonly object[] {
   const people = rig.bodies.filter((body) => body.kind === 'person');
   if (people.length === 0)
     return [{ text: 'Nobody is placed on the plan yet: settle operator, signaller and drum watcher before the line is connected.' }];
   return [
     table(
       ['who', 'duty', 'where'],
-      people.map(({ label, duty, inVehicleId, shelter, xM, yM }) => {
+      people.map((person) => {
+        const { label, duty, inVehicleId, shelter } = person;
         const cab = rig.bodies.find(({ id }) => id === inVehicleId)?.label;
         const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-        const off = load ? `${figure(length(Math.hypot(xM - load.xM, yM - load.yM)))} from ${load.label}` : '';
-        return [label, keyWords(duty), cab ? `in the cab of ${cab}` : shelter ? `behind ${shelter}` : off];
+        const gapM = load && apartFrom(load, person).gapM;
+        const off =
+          load && gapM !== undefined
+            ? `${figure(length(gapM))} (${pacesWords(gapM, paceM)}) from ${load.label}, ${directionWords(load, person)}`
+            : '';
+        return [label, keyWords(duty), cab ? `in the cab of ${cab}` : [shelter && `behind ${shelter}`, off].filter(Boolean).join(', ')];
       }),
     ),
   ];

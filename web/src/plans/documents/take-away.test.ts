@@ -42,6 +42,16 @@ describe('the field card', () => {
     expect(words).toContain('paces');
     expect(words).toContain('Tie the winching vehicle back first');
   });
+  it('says how many paces of whoever prints it, and which way who stands', () => {
+    const cardBy = (paceM: number, imperial = false) => JSON.stringify(fieldCard({ ...input, paceM, imperial }, roomy));
+    expect(words).toContain('To pace out, 0.75 m a pace');
+    expect(words).toContain('"9.1 m","12 paces"');
+    expect(cardBy(0.6)).toContain('To pace out, 0.60 m a pace');
+    expect(cardBy(0.6)).toContain('"9.1 m","15 paces"');
+    expect(cardBy(0.75, true)).toContain('To pace out, 2.5 ft a pace');
+    // 8 m west and 29.6 m south of Otter's middle, 30.66 m at 195°; 60° to the left of its front at 255° half its width of 1.78 m reaches 1.03 m.
+    expect(words).toContain('"signaller","29.6 m (40 paces) from Otter, ahead to the left"');
+  });
   it('says that what is printed is not what is saved, and never a zone of nothing', () => {
     const footer = (card: object) => (card as { footer: (page: number, pages: number) => { text: string } }).footer(1, 2).text;
     expect(footer(fieldCard({ ...input, changed: true, report }, roomy))).toContain('changes that are not saved');

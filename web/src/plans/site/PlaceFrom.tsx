@@ -5,6 +5,7 @@ import { NumberField } from '../../fields/NumberField.tsx';
 import { type GroundMeasure, groundMeasures, measureChosen, PACE_M, paceSaid } from '../../settings/settings-slice.ts';
 import { useFigures } from '../../shell/use-figures.ts';
 import { useAppDispatch, useAppSelector } from '../../store.ts';
+import { directionsFrom, frontOf, offBy } from './directions.ts';
 
 interface PlaceFromProps {
   readonly rig: Rig;
@@ -16,28 +17,6 @@ const FOOT_M = 0.3048;
 /** Further than this nothing stands on one site; and the map's own reach from its origin. Metres. */
 const FURTHEST_M = 500;
 const MAP_M = 1000;
-
-/** Directions by their degrees clockwise, seen from a vehicle or by the compass. */
-const SEEN_FROM = [
-  [0, 'ahead'],
-  [45, 'ahead to the right'],
-  [90, 'to the right'],
-  [135, 'behind to the right'],
-  [180, 'behind'],
-  [225, 'behind to the left'],
-  [270, 'to the left'],
-  [315, 'ahead to the left'],
-] as const;
-const BY_COMPASS = [
-  [0, 'north'],
-  [45, 'north-east'],
-  [90, 'east'],
-  [135, 'south-east'],
-  [180, 'south'],
-  [225, 'south-west'],
-  [270, 'west'],
-  [315, 'north-west'],
-] as const;
 
 /** Directions nearer than this are one, degrees. */
 const SAME_DEGREES = 1.5;
@@ -62,8 +41,8 @@ export function PlaceFrom({ rig, body, place }: PlaceFromProps) {
   const [isOff, setOff] = useState(false);
   const other = rig.bodies.find(({ id }) => id === otherId && id !== body.id) ?? usualOther(rig, body);
   if (!other) return null;
-  const heading = 'headingRad' in other ? other.headingRad : 0;
-  const directions: readonly (readonly [number, string])[] = 'headingRad' in other ? SEEN_FROM : BY_COMPASS;
+  const heading = frontOf(other);
+  const directions = directionsFrom(other);
   const apart = apartFrom(other, body);
   const put = (next: Partial<Apart>) => {
     const at = placedFrom(other, body, { ...apart, ...next });
@@ -72,7 +51,7 @@ export function PlaceFrom({ rig, body, place }: PlaceFromProps) {
     if (!isOff) place(at);
   };
   const degrees = bearingDegrees(apart.bearingRad - heading);
-  const near = directions.find(([at]) => Math.abs(((degrees - at + 540) % 360) - 180) <= SAME_DEGREES);
+  const near = directions.find((direction) => offBy(other, apart, direction) <= SAME_DEGREES);
   return (
     <fieldset className="col-span-2 grid grid-cols-2 gap-2 border-y border-rule py-2">
       <legend className="sr-only">Where {body.label} stands from another</legend>
