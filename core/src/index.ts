@@ -215,7 +215,7 @@ export { type DayOrder, type ParsedDate, parseDate } from './quantity/parse-date
 export type { DecimalMark } from './quantity/parse-number.ts';
 export { type ParsedQuantity, parseQuantity } from './quantity/parse-quantity.ts';
 export { firstDay, isDay, isPartialDate, lastDay } from './quantity/partial-date.ts';
-export { type Dimension, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
+export { type Dimension, FOOT_M, POUND_FORCE_N, STANDARD_GRAVITY } from './quantity/units.ts';
 export { explainLimit } from './rating/explain-limit.ts';
 export type { LimitContext, PieceLimit } from './rating/piece-limit.ts';
 export { pieceLimit } from './rating/piece-limit.ts';

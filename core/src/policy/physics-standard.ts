@@ -1,4 +1,4 @@
-import { POUND_FORCE_N } from '../quantity/units.ts';
+import { FOOT_M, POUND_FORCE_N } from '../quantity/units.ts';
 import type { Policy } from './policy.ts';
 import { carefulSchools } from './schools.ts';
 
@@ -15,7 +15,6 @@ const law = (elongation: number, exponent: number, recovery: number, massPerDiam
   massPerDiameterSquared,
   source: TYPICAL,
 });
-const FOOT_M = 0.3048;
 /** A pound-force on a square foot, pascals. */
 const PSF_PA = POUND_FORCE_N / (FOOT_M * FOOT_M);
 const psf = (...values: readonly number[]) => values.map((value) => value * PSF_PA);

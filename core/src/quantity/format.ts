@@ -1,4 +1,4 @@
-import { POUND_FORCE_N, STANDARD_GRAVITY } from './units.ts';
+import { FOOT_M, POUND_FORCE_N, STANDARD_GRAVITY } from './units.ts';
 
 /** The units a reader sees. Forces in kN, in kgf/t or in lbf; lengths and masses follow. */
 export type ReaderUnits = 'kN' | 't' | 'lbf';
@@ -78,7 +78,6 @@ interface Shown {
   readonly offset?: number;
 }
 
-const FOOT_M = 0.3048;
 /** Up to here people carry a thing, and a tenth of it counts. */
 const HANDY_KG = 20;
 const [KMH_M_PER_S, MPH_M_PER_S] = [1000 / 3600, 1609.344 / 3600];

@@ -5,6 +5,7 @@ import { DEGREE } from './angles.ts';
 export const STANDARD_GRAVITY = 9.80665;
 const POUND_KG = 0.45359237;
 const INCH_M = 0.0254;
+export const FOOT_M = 0.3048;
 export const POUND_FORCE_N = 4.4482216152605;
 export const SHORT_TON_KG = 2000 * POUND_KG;
 export const LONG_TON_KG = 2240 * POUND_KG;
@@ -38,7 +39,7 @@ export const units: readonly Unit[] = [
   { name: 'cm', dimension: 'length', toSi: 0.01, spellings: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'] },
   { name: 'm', dimension: 'length', toSi: 1, spellings: ['m', 'metre', 'metres', 'meter', 'meters'] },
   { name: 'in', dimension: 'length', toSi: INCH_M, spellings: ['in', 'inch', 'inches', '"', '”', '″', "''"] },
-  { name: 'ft', dimension: 'length', toSi: 12 * INCH_M, spellings: ['ft', 'foot', 'feet', "'", '’', '′'] },
+  { name: 'ft', dimension: 'length', toSi: FOOT_M, spellings: ['ft', 'foot', 'feet', "'", '’', '′'] },
   { name: '°', dimension: 'angle', toSi: DEGREE, spellings: ['°', 'deg', 'degree', 'degrees', 'º'] },
   { name: 'rad', dimension: 'angle', toSi: 1, spellings: ['rad'] },
 ];

@@ -1,9 +1,11 @@
 import {
   apartFrom,
+  type Body,
   type Case,
   drivingSpeed,
   endWords,
   type Figure,
+  FOOT_M,
   force,
   type GearFacts,
   keyWords,
@@ -258,10 +260,11 @@ function zoneWords(report: ToldReport, figure: CardInput['figure']): string {
 export const zoneRadius = ({ zones, swept }: Pick<ToldReport, 'zones' | 'swept'>): number =>
   Math.max(0, ...[...zones, ...swept].flatMap(({ circles }) => circles.map(({ radiusM }) => radiusM)));
 
-const FOOT_M = 0.3048;
 const paceWords = ({ paceM, imperial }: CardInput) => (imperial ? `${(paceM / FOOT_M).toFixed(1)} ft` : `${paceM.toFixed(2)} m`);
-const pacesWords = (lengthM: number, paceM: number) =>
-  Math.round(lengthM / paceM) === 1 ? '1 pace' : `${Math.round(lengthM / paceM)} paces`;
+function pacesWords(lengthM: number, paceM: number): string {
+  const paces = Math.round(lengthM / paceM);
+  return paces === 1 ? '1 pace' : `${paces} paces`;
+}
 
 /** How far it is between what is paced out, strand by strand. */
 const pacedStrands = ({ subject: { rig }, report, figure, paceM }: CardInput): readonly (readonly string[])[] =>
@@ -272,8 +275,16 @@ const pacedStrands = ({ subject: { rig }, report, figure, paceM }: CardInput): r
     plannedN === undefined ? '–' : figure(force(plannedN)),
   ]);
 
-function whoStands({ subject: { rig }, figure, paceM }: CardInput): readonly object[] {
+/** How far from what is to be moved somebody stands, and which way. */
+function farFrom(load: Body, person: Body, { figure, paceM }: CardInput): string {
+  const { gapM } = apartFrom(load, person);
+  return `${figure(length(gapM))} (${pacesWords(gapM, paceM)}) from ${load.label}, ${directionWords(load, person)}`;
+}
+
+function whoStands(input: CardInput): readonly object[] {
+  const { rig } = input.subject;
   const people = rig.bodies.filter((body) => body.kind === 'person');
+  const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
   if (people.length === 0)
     return [{ text: 'Nobody is placed on the plan yet: settle operator, signaller and drum watcher before the line is connected.' }];
   return [
@@ -282,13 +293,8 @@ function whoStands({ subject: { rig }, figure, paceM }: CardInput): readonly obj
       people.map((person) => {
         const { label, duty, inVehicleId, shelter } = person;
         const cab = rig.bodies.find(({ id }) => id === inVehicleId)?.label;
-        const load = rig.bodies.find(({ id }) => id === rig.load.bodyId);
-        const gapM = load && apartFrom(load, person).gapM;
-        const off =
-          load && gapM !== undefined
-            ? `${figure(length(gapM))} (${pacesWords(gapM, paceM)}) from ${load.label}, ${directionWords(load, person)}`
-            : '';
-        return [label, keyWords(duty), cab ? `in the cab of ${cab}` : [shelter && `behind ${shelter}`, off].filter(Boolean).join(', ')];
+        const where = [shelter && `behind ${shelter}`, load && farFrom(load, person, input)].filter(Boolean).join(', ');
+        return [label, keyWords(duty), cab ? `in the cab of ${cab}` : where];
       }),
     ),
   ];

@@ -1,5 +1,6 @@
 import {
   type Figure as CoreFigure,
+  FOOT_M,
   force,
   formatFigure,
   percent,
@@ -198,7 +199,7 @@ function labelOf({ name, named, y, axis, color }: Series, points: readonly Timel
       ];
 }
 
-const lengthIn = (units: ReaderUnits) => (units === 'lbf' ? { by: 0.3048, word: 'ft' } : { by: 1, word: 'm' });
+const lengthIn = (units: ReaderUnits) => (units === 'lbf' ? { by: FOOT_M, word: 'ft' } : { by: 1, word: 'm' });
 
 interface Degrees {
   readonly word: string;

@@ -1,4 +1,4 @@
-import { type Apart, apartFrom, type Body, bearingDegrees, DEGREE, length, placedFrom, type Rig } from '@wainrope/core';
+import { type Apart, apartFrom, type Body, bearingDegrees, DEGREE, FOOT_M, length, placedFrom, type Rig } from '@wainrope/core';
 import { useState } from 'react';
 import { Choice } from '../../fields/Choice.tsx';
 import { NumberField } from '../../fields/NumberField.tsx';
@@ -13,7 +13,6 @@ interface PlaceFromProps {
   readonly place: (at: { readonly xM: number; readonly yM: number }) => void;
 }
 
-const FOOT_M = 0.3048;
 /** Further than this nothing stands on one site; and the map's own reach from its origin. Metres. */
 const FURTHEST_M = 500;
 const MAP_M = 1000;

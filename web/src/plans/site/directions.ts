@@ -38,6 +38,8 @@ export const offBy = (other: Body, { bearingRad }: Apart, [degrees]: Direction):
 /** Which of the eight directions a body lies in from another, by the nearest. */
 export function directionWords(other: Body, body: Body): string {
   const apart = apartFrom(other, body);
-  const nearest = directionsFrom(other).find((direction) => offBy(other, apart, direction) <= 22.5);
-  return nearest?.[1] ?? '';
+  const [, words] = directionsFrom(other).reduce((nearest, direction) =>
+    offBy(other, apart, direction) < offBy(other, apart, nearest) ? direction : nearest,
+  );
+  return words;
 }

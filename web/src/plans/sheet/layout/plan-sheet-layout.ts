@@ -2,6 +2,7 @@ import {
   ahead,
   type Body,
   type Chain,
+  FOOT_M,
   type GearFacts,
   type LoadBody,
   type Report,
@@ -59,7 +60,7 @@ export const standsAbout = ({ kind }: Body): boolean => kind === 'person' || kin
 const EDGE = { x: 70, top: 96, bottom: 60 };
 
 /** How far from its middle a mark that points beyond the edge reaches, with a little room, pixels. */
-const AWAY_PX = 38;
+export const AWAY_PX = 38;
 
 /**
  * Where a body is drawn; where it really stands outside the sheet, also how far off and which way on the screen, its mark clear of what
@@ -157,7 +158,7 @@ export function scaleBar(
   most: number,
   imperial: boolean,
 ): { readonly metres: number; readonly label: string; readonly pixels: number } {
-  const unit = imperial ? 0.3048 : 1;
+  const unit = imperial ? FOOT_M : 1;
   const steps = [100, 50, 20, 10, 5, 2, 1, 0.5];
   const count = steps.find((step) => step * unit * scale <= most) ?? 0.5;
   return { metres: count * unit, label: `${count} ${imperial ? 'ft' : 'm'}`, pixels: count * unit * scale };

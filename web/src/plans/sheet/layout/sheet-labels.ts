@@ -20,6 +20,7 @@ import { dutyBeside } from '../../duty-words.ts';
 import { sheetMarks } from '../../findings/findings-at.ts';
 import { type Box, type LabelWish, type PlacedLabel, type Point2, placeLabels, type Segment, sizeOf } from './place-labels.ts';
 import {
+  AWAY_PX,
   BAR_PX,
   bodyPoints,
   longestBar,
@@ -79,12 +80,18 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
       ...(size.width < COMPACT ? [] : [{ x: 0, y: size.height - 34, width: BAR_PX + longestBar(size) + KEY_PX, height: 34 }]),
       northBox(size),
     ],
-    segments: [...strands, ...chains, ...tiedBack(rig, at)],
+    segments: [...strands, ...chains, ...tiedBack(rig, at), ...labelled.flatMap((body) => beyondArrow(shownAt(body, view, sheet)))],
     outlines: [
       ...rig.bodies.flatMap((body) => outlineOf(body, at)),
       ...[barBox(size), northBox(size)].flatMap((box) => amongThemselves(cornersOf(box))),
     ],
   });
+}
+
+/** The arrow from a mark at the edge towards where it really stands. */
+function beyondArrow({ awayRad, x, y }: ReturnType<typeof shownAt>): readonly Segment[] {
+  if (awayRad === undefined) return [];
+  return [{ from: { x, y }, to: { x: x + AWAY_PX * Math.cos(awayRad), y: y + AWAY_PX * Math.sin(awayRad) } }];
 }
 
 /** The edges of a vehicle or a load and its diagonals, so that words amid it lie on it too. */

@@ -6,6 +6,7 @@ import bogFile from '../../../../../demo/plans/bog-below-tarn-quarry.json' with 
 import { gravest, sheetMarks } from '../../findings/findings-at.ts';
 import { byWeakest, pathColumns } from '../../load-path/load-path-columns.ts';
 import { angleArcs, forceArrows } from './force-arrows.ts';
+import { lengthInside, wordsOf } from './place-labels.ts';
 import { fitView, shownAt } from './plan-sheet-layout.ts';
 import { sheetLabels } from './sheet-labels.ts';
 
@@ -86,6 +87,33 @@ describe('who stands beyond the edge', () => {
     expect(east.awayRad).toBeCloseTo(0, 6);
     expect(east.offM).toBeGreaterThan(400);
     expect(shownAt({ ...person, xM: 1, yM: 1 }, { scale: 10, originX: 400, originY: 200 }, size)).not.toHaveProperty('awayRad');
+  });
+});
+
+describe('the arrow beyond the edge', () => {
+  it('has no words on it, whichever way it points', () => {
+    const rig = caseOf(tiedBackFile).rig;
+    const judged = judge(caseOf(tiedBackFile));
+    const sheet = { width: 699, height: 382 };
+    const figure = (value: Parameters<typeof formatFigure>[0]) => formatFigure(value, 'kN');
+    const covered: string[] = [];
+    for (let turn = 0; turn < 360; turn += 10) {
+      const bearing = (turn * Math.PI) / 180;
+      const moved = {
+        ...rig,
+        bodies: rig.bodies.map((body) =>
+          body.label === 'Tomas Aldbrook' ? { ...body, xM: 80 * Math.sin(bearing), yM: 80 * Math.cos(bearing) } : body,
+        ),
+      };
+      const seen = fitView(moved, judged, sheet);
+      const away = moved.bodies.find(({ label }) => label === 'Tomas Aldbrook');
+      if (!away) throw new Error('nobody');
+      const { x, y, awayRad = Number.NaN } = shownAt(away, seen, sheet);
+      const arrow = { from: { x, y }, to: { x: x + 32 * Math.cos(awayRad), y: y + 32 * Math.sin(awayRad) } };
+      const labels = sheetLabels({ rig: moved, report: judged, view: seen, size: sheet, figure });
+      covered.push(...labels.filter((label) => lengthInside(arrow, wordsOf(label)) > 0).map(({ id }) => `${turn}°: ${id}`));
+    }
+    expect(covered).toEqual([]);
   });
 });
 
