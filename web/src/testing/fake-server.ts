@@ -1,3 +1,4 @@
+import { cleanup } from '@testing-library/react';
 import { afterEach, beforeEach, vi } from 'vitest';
 import { baseApi } from '../api/base-api.ts';
 import { store } from '../store.ts';
@@ -24,6 +25,10 @@ export const faulty = (path: string, message: string) => new Refusal(422, { titl
 export const stale = (current: unknown) => new Refusal(409, { title: 'Changed by somebody else', current });
 
 type Answer = unknown | ((sent: Sent) => unknown);
+/** Until all that is on its way within this page has gone; a test may have put a clock of its own in place. */
+const { setTimeout: later } = globalThis;
+const soon = () => new Promise((resolve) => later(resolve, 0));
+
 /** By method and path, a path's last parts as `*`: `GET /api/v1/gear/*`. */
 export type Routes = { readonly [route: string]: Answer };
 
@@ -57,7 +62,11 @@ export function fakeServer() {
       return responseTo(asked);
     });
   });
-  afterEach(() => {
+  afterEach(async () => {
+    // A page that still stands would ask anew for what the store forgets, and in the middle of the next test.
+    cleanup();
+    for (const query of store.dispatch(baseApi.util.getRunningQueriesThunk())) query?.abort();
+    await soon();
     store.dispatch(baseApi.util.resetApiState());
     vi.unstubAllGlobals();
     if (unanswered.length > 0) throw new Error(`nothing answers ${[...new Set(unanswered)].join(', ')}`);

@@ -1,5 +1,7 @@
 import { cleanup, configure } from '@testing-library/react';
+import { act } from 'react';
 import { afterEach } from 'vitest';
+import { takeDown } from './shown-page.ts';
 
 // How fast a machine is decides nothing: what is waited for in vain for two minutes hangs.
 configure({ asyncUtilTimeout: 120_000 });
@@ -8,6 +10,7 @@ configure({ asyncUtilTimeout: 120_000 });
 afterEach(() => {
   if (typeof document === 'undefined') return;
   cleanup();
+  act(takeDown);
   document.body.replaceChildren();
 });
 

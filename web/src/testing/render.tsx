@@ -1,23 +1,22 @@
 import type { ReactNode } from 'react';
 import { act } from 'react';
-import { createRoot, type Root } from 'react-dom/client';
+import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { store } from '../store.ts';
+import { remember, takeDown } from './shown-page.ts';
 
 Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
-
-/** The page before, which would go on listening to the store. */
-let shown: Root | undefined;
 
 /** Puts an element on a page of its own, with store and addresses, and gives the page's box back. The page before is taken down. */
 export async function render(element: ReactNode, address = '/'): Promise<HTMLElement> {
   const box = document.createElement('div');
   document.body.replaceChildren(box);
   await act(async () => {
-    shown?.unmount();
-    shown = createRoot(box);
-    shown.render(
+    takeDown();
+    const page = createRoot(box);
+    remember(page);
+    page.render(
       <Provider store={store}>
         <MemoryRouter initialEntries={[address]}>{element}</MemoryRouter>
       </Provider>,
