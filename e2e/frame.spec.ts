@@ -98,6 +98,14 @@ test('a phone: a head of 96 pixels, load path or plan by a switch, panels that c
     await expect(page).toHaveURL(/show=site/);
     await page.getByRole('tab', { name: 'Site' }).press('Escape');
     await expect(page.locator(PANELS)).toHaveCount(0);
+    // The last tab lies beyond the edge until it is chosen, by an address too.
+    await page.getByRole('tab', { name: 'Record' }).click();
+    await expect(page.getByRole('tab', { name: 'Record' })).toBeInViewport({ ratio: 1 });
+    await page.reload();
+    await expect(page.locator(PANELS).first()).toBeVisible();
+    await expect(page.getByRole('tab', { name: 'Record' })).toBeInViewport({ ratio: 1 });
+    await page.getByRole('tab', { name: 'Record' }).press('Escape');
+    await expect(page.locator(PANELS)).toHaveCount(0);
     // What is touched on the load path is told in the panel that comes up.
     await page.getByRole('button', { name: 'Load path', exact: true }).click();
     await page.locator(`${PATH} li button`).nth(2).click();

@@ -1,7 +1,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Case, Edit, PlaceReport, Rig, ToldFinding, ToldReport } from '@wainrope/core';
 import { ChevronDown, ChevronUp, type LucideIcon } from 'lucide-react';
-import { type KeyboardEvent, lazy, type ReactNode, Suspense } from 'react';
+import { type KeyboardEvent, lazy, type ReactNode, Suspense, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { Loading } from '../shell/Loading.tsx';
 import { useAddress } from '../shell/use-address.ts';
@@ -74,6 +74,11 @@ export function SidePanels(props: SidePanelsProps) {
     TABS.findIndex(([id]) => id === tab),
   );
   const isOpen = !isSheet || tab !== undefined;
+  const tabs = useRef<HTMLDivElement>(null);
+  // On a phone the tabs are wider than the page, and an address may open the last of them.
+  useEffect(() => {
+    if (isOpen) tabs.current?.children[at]?.scrollIntoView?.({ block: 'nearest', inline: 'nearest' });
+  }, [isOpen, at]);
   const openAt = (index: number) => {
     const id = TABS[index]?.[0];
     open(id === 'findings' && !isSheet ? undefined : id);
@@ -91,7 +96,7 @@ export function SidePanels(props: SidePanelsProps) {
       }}
     >
       <div className="flex shrink-0 border-b border-rule">
-        <TabList aria-label="Plan" className="flex min-w-0 flex-1 overflow-x-auto px-1 min-[1100px]:pl-1.5">
+        <TabList ref={tabs} aria-label="Plan" className="flex min-w-0 flex-1 overflow-x-auto px-1 min-[1100px]:pl-1.5">
           {TABS.map(([id, label], index) => (
             <Tab
               key={id}
