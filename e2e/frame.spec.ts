@@ -102,7 +102,7 @@ test('a phone: a head of 96 pixels, load path or plan by a switch, panels that c
     await page.getByRole('tab', { name: 'Record' }).click();
     await expect(page.getByRole('tab', { name: 'Record' })).toBeInViewport({ ratio: 1 });
     await page.reload();
-    await expect(page.locator(PANELS).first()).toBeVisible();
+    await expect(page.getByRole('tabpanel', { name: 'Record' })).toBeVisible();
     await expect(page.getByRole('tab', { name: 'Record' })).toBeInViewport({ ratio: 1 });
     await page.getByRole('tab', { name: 'Record' }).press('Escape');
     await expect(page.locator(PANELS)).toHaveCount(0);
