@@ -98,7 +98,7 @@ test('a phone: a head of 96 pixels, load path or plan by a switch, panels that c
     await expect(page).toHaveURL(/show=site/);
     await page.getByRole('tab', { name: 'Site' }).press('Escape');
     await expect(page.locator(PANELS)).toHaveCount(0);
-    // The last tab lies beyond the edge until it is chosen, by an address too.
+    // The last tab lies beyond the edge until somebody chooses it, or an address does.
     await page.getByRole('tab', { name: 'Record' }).click();
     await expect(page.getByRole('tab', { name: 'Record' })).toBeInViewport({ ratio: 1 });
     await page.reload();

@@ -95,7 +95,7 @@ test('what one person confirmed without a signal is never sent under another’s
   await page.getByRole('button', { name: 'Confirm grade A' }).click();
   await expect(page.getByText('1 of 1 pieces confirmed')).toBeVisible();
   await expect(page.getByText('waits to be sent')).toBeVisible();
-  // Somebody else signs in on this device; the page left open knows nothing of it and sends, and the server takes it from nobody else.
+  // Somebody else signs in on this device. The page that was left open does not know it and tries to send; the server refuses.
   const other = await context.newPage();
   await signInAs(other.request, 'gear-keeper');
   const sends = (message: { method(): string; url(): string }) =>

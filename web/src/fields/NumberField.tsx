@@ -1,3 +1,4 @@
+import { FOOT_M } from '@wainrope/core';
 import { useEffect, useState } from 'react';
 import { useAppSelector } from '../store.ts';
 
@@ -20,7 +21,7 @@ interface NumberFieldProps {
 
 /** Units of lengths and masses as a reader of pounds and feet has them: their name, and how many of SI's they are. */
 const IMPERIAL: { readonly [unit: string]: readonly [name: string, si: number] | undefined } = {
-  m: ['ft', 0.3048],
+  m: ['ft', FOOT_M],
   kg: ['lb', 0.45359237],
 };
 

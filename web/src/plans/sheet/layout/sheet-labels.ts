@@ -52,17 +52,16 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
   const strands = report.strands.map(({ from, to }): Segment => ({ from: at(from), to: at(to) }));
   const sheet = { ...size, covered };
   const labelled = rig.bodies.filter((body) => !(body.kind === 'person' && body.inVehicleId !== undefined));
-  const bodies = labelled.map((body) =>
-    boxOf(standsAbout(body) ? [shownAt(body, view, sheet)] : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
+  const shown = labelled.map((body) => shownAt(body, view, sheet));
+  const bodies = labelled.map((body, index) =>
+    boxOf(standsAbout(body) ? shown.slice(index, index + 1) : bodyPoints(body).map(at), 'headingRad' in body ? 2 : 16),
   );
   const wishes = [
     ...report.strands.map((strand, index) =>
       strandWish(strand, strands[index] as Segment, { figure, id: `strand-${index}`, name: legCalled(rig, strand) }),
     ),
     ...report.pulleys.flatMap((pulley) => pulleyWish(pulley, at(pulley.at), figure)),
-    ...labelled.map((body, index) =>
-      bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shownAt(body, view, sheet).offM }),
-    ),
+    ...labelled.map((body, index) => bodyWish({ body, rig, report, box: bodies[index] as Box, figure, offM: shown[index]?.offM })),
     ...reaches.flatMap((reach) => reachWish(reach, at(reach), { view, size, figure })),
   ];
   const chains = report.pulleys.map(({ root, at: tip }): Segment => ({ from: at(root), to: at(tip) }));
@@ -80,7 +79,7 @@ export function sheetLabels({ rig, report, view, size, covered, figure, reaches 
       ...(size.width < COMPACT ? [] : [{ x: 0, y: size.height - 34, width: BAR_PX + longestBar(size) + KEY_PX, height: 34 }]),
       northBox(size),
     ],
-    segments: [...strands, ...chains, ...tiedBack(rig, at), ...labelled.flatMap((body) => beyondArrow(shownAt(body, view, sheet)))],
+    segments: [...strands, ...chains, ...tiedBack(rig, at), ...shown.flatMap(beyondArrow)],
     outlines: [
       ...rig.bodies.flatMap((body) => outlineOf(body, at)),
       ...[barBox(size), northBox(size)].flatMap((box) => amongThemselves(cornersOf(box))),
